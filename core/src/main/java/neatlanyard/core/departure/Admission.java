@@ -1,0 +1,252 @@
+package neatlanyard.core.departure;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import neatlanyard.core.fleet.CrewId;
+import neatlanyard.core.fleet.Rostered;
+import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.lanyard.Tag;
+import neatlanyard.core.sop.Card;
+import neatlanyard.core.sop.Card.Item;
+import neatlanyard.core.sop.Procedure;
+import neatlanyard.core.sop.StepId;
+
+/** Decides whether an event may enter the log of a departure, and says why not. */
+public final class Admission {
+  /** Longest reason or note, in characters. */
+  public static final int MOST_WORDS = 2_000;
+
+  private final Departure now;
+  private final CrewId by;
+
+  private Admission(Departure now, CrewId by) {
+    this.now = now;
+    this.by = by;
+  }
+
+  /** Why a person's event is not allowed as the departure stands; empty when it is. */
+  public static Optional<Refusal> refusal(Departure now, Proposal proposal) {
+    return new Admission(now, proposal.by()).of(proposal.event());
+  }
+
+  private Optional<Refusal> of(Event event) {
+    if (now.tiedOff().isPresent()) {
+      return no("tied-off", "This departure is tied off.", "Its record stands; open another departure.");
+    }
+    if (event instanceof Event.SeatTaken e) {
+      return seat(e.seat());
+    }
+    if (event instanceof Event.Opened) {
+      return no("not-yours", "A departure is opened once, by the server.", "Open it from the list of departures.");
+    }
+    if (now.seatOf(by).isEmpty()) {
+      return no("no-seat", "You have not taken a seat in this departure.", "Take your seat first.");
+    }
+    return switch (event) {
+      case Event.DaySet e -> Optional.empty();
+      case Event.StepDone e -> done(e.step());
+      case Event.StepNotToday e -> own(e.step()).or(() -> words("reason", e.reason())).or(() -> notStopped(e.step()));
+      case Event.StepUndone e -> undone(e.step());
+      case Event.FindRaised e -> onCard(e.step()).or(() -> words("note", e.note())).or(() -> newFind(e));
+      case Event.VerdictTaken e -> verdict(e);
+      case Event.ChecklistStopped e -> stop(e);
+      case Event.ChecklistResumed e -> now.stop(e.checklist()).isPresent()
+          ? Optional.empty()
+          : no("not-stopped", "That checklist is not stopped.", "Go on with its next item.");
+      case Event.ControlsChecked e -> Optional.empty();
+      case Event.TiedOff e -> tieOff(e);
+      case Event.SeatTaken e -> Optional.empty();
+      case Event.Opened e -> Optional.empty();
+    };
+  }
+
+  private Optional<Refusal> seat(Seat seat) {
+    Optional<Rostered> place = now.opened().flight().place(by);
+    if (place.isEmpty()) {
+      return no("not-rostered", "You are not on the crew of this flight.", "Ask whoever rosters the flight to put you on it.");
+    }
+    if (place.get().seat() != seat) {
+      return no("other-seat", "The roster has you in the %s seat.".formatted(name(place.get().seat())),
+          "Take the %s seat.".formatted(name(place.get().seat())));
+    }
+    return Optional.empty();
+  }
+
+  private Optional<Refusal> onCard(StepId step) {
+    Optional<Card> card = now.card();
+    if (card.isEmpty()) {
+      return no("no-card", "The card has not been cut yet.", "Enter the station report and the state of the day first.");
+    }
+    if (card.get().item(step).isPresent()) {
+      return Optional.empty();
+    }
+    return card.get().leftOut().stream().filter(l -> l.step().id().equals(step)).findFirst()
+        .map(l -> no("left-out", "%s is left out of today's card: %s.".formatted(l.step().challenge(), l.why()),
+            "If that is not so, correct the state of the day and the card is cut again."))
+        .orElseGet(() -> no("no-such-step", "The pack has no step '%s'.".formatted(step), "Reload the departure."));
+  }
+
+  private Optional<Refusal> own(StepId step) {
+    Optional<Refusal> missing = onCard(step);
+    if (missing.isPresent()) {
+      return missing;
+    }
+    Item item = item(step);
+    Seat seat = now.seatOf(by).orElseThrow();
+    if (item.seats().contains(seat)) {
+      return Optional.empty();
+    }
+    String whose = item.seats().stream().sorted().map(Admission::name).collect(Collectors.joining(" and "));
+    return no("other-seats-step", "%s belongs to the %s seat.".formatted(item.step().challenge(), whose),
+        "Leave it to the %s seat; if it is not as it should be, raise a find.".formatted(whose));
+  }
+
+  private Optional<Refusal> done(StepId step) {
+    return own(step).or(() -> needs(step)).or(() -> notStopped(step)).or(() -> inOrder(step)).or(() -> undecided(step));
+  }
+
+  private Optional<Refusal> needs(StepId step) {
+    return item(step).step().needs().stream()
+        .flatMap(n -> now.card().flatMap(c -> c.item(n)).stream())
+        .filter(needed -> now.said(needed) != Status.DONE)
+        .findFirst()
+        .flatMap(n -> no("needs", "%s comes first: %s.".formatted(n.step().challenge(), n.step().response()),
+            "Do that, then this."));
+  }
+
+  private Optional<Refusal> notStopped(StepId step) {
+    Procedure procedure = item(step).procedure();
+    return now.stop(procedure.id()).isPresent()
+        ? no("stopped", "%s is stopped.".formatted(procedure.title()), "Resume it first.")
+        : Optional.empty();
+  }
+
+  private Optional<Refusal> inOrder(StepId step) {
+    Procedure procedure = item(step).procedure();
+    if (procedure.kind() != Procedure.Kind.CHECKLIST) {
+      return Optional.empty();
+    }
+    Map<StepId, Status> statuses = now.statuses(now.tags());
+    return now.next(procedure, statuses)
+        .filter(next -> !next.step().id().equals(step))
+        .filter(next -> !statuses.getOrDefault(step, Status.OPEN).settled())
+        .flatMap(next -> no("out-of-order", "%s comes first.".formatted(next.step().challenge()),
+            "A checklist is answered in order, so that nothing is passed over."));
+  }
+
+  /** A find that nobody has decided is not talked away by the person who raised it pressing done. */
+  private Optional<Refusal> undecided(StepId step) {
+    return now.marks(step).stream()
+        .filter(m -> m.by().equals(by))
+        .flatMap(m -> m.find().stream())
+        .flatMap(f -> now.find(f).stream())
+        .filter(f -> f.decision().isEmpty())
+        .findFirst()
+        .flatMap(f -> no("undecided", "Your find here has no decision yet: %s".formatted(f.note()),
+            "The commander decides on it; then the step can be done."));
+  }
+
+  private Optional<Refusal> undone(StepId step) {
+    return onCard(step).or(() -> now.marks(step).stream().noneMatch(m -> m.by().equals(by))
+        ? no("nothing-to-undo", "You have said nothing of that step.", "Only what you said yourself can be taken back.")
+        : undecidedFind(step));
+  }
+
+  private Optional<Refusal> undecidedFind(StepId step) {
+    return now.marks(step).stream().filter(m -> m.by().equals(by)).anyMatch(m -> m.find().isPresent())
+        ? no("find-stands", "A find is not taken back once it is raised.", "The commander can decide: nothing to enter.")
+        : Optional.empty();
+  }
+
+  private Optional<Refusal> newFind(Event.FindRaised e) {
+    return now.find(e.find()).isPresent()
+        ? no("find-exists", "That find is already raised.", "Raise another for another thing.")
+        : Optional.empty();
+  }
+
+  private Optional<Refusal> verdict(Event.VerdictTaken e) {
+    return commander("decides on finds")
+        .or(() -> now.find(e.find()).isEmpty()
+            ? no("no-such-find", "There is no such find.", "Reload the departure.")
+            : Optional.empty())
+        .or(() -> e.verdict() == Verdict.NOTHING_TO_ENTER && e.words().isBlank()
+            ? Optional.empty()
+            : words("reason", e.words()));
+  }
+
+  private Optional<Refusal> stop(Event.ChecklistStopped e) {
+    Optional<Card.Part> part = now.part(e.checklist());
+    if (part.isEmpty() || part.get().procedure().kind() != Procedure.Kind.CHECKLIST) {
+      return no("no-such-checklist", "There is no such checklist on today's card.", "Reload the departure.");
+    }
+    List<Item> items = part.get().items();
+    if (items.stream().allMatch(i -> now.said(i).settled()) || items.stream().noneMatch(i -> now.said(i) != Status.OPEN)) {
+      return no("nothing-to-stop", "That checklist is not under way.", "There is nothing to stop.");
+    }
+    return now.stop(e.checklist()).isPresent()
+        ? no("stopped", "%s is stopped already.".formatted(part.get().procedure().title()), "Resume it when you are ready.")
+        : Optional.empty();
+  }
+
+  private Optional<Refusal> tieOff(Event.TiedOff e) {
+    Optional<Refusal> other = commander("ties off");
+    if (other.isPresent()) {
+      return other;
+    }
+    if (now.card().isEmpty()) {
+      return no("no-card", "The card has not been cut yet.", "Enter the station report and the state of the day first.");
+    }
+    Map<String, String> reasons =
+        e.accepted().stream().collect(Collectors.toMap(Event.Acceptance::tag, Event.Acceptance::reason, (a, b) -> b));
+    List<Tag> inTheWay = now.inTheWay();
+    List<Tag> never = inTheWay.stream().filter(t -> !t.kind().mayStay()).toList();
+    if (!never.isEmpty()) {
+      return no("may-not-stay", "This may not stay, whatever the reason: %s.".formatted(titles(never)),
+          "Close it, or leave the aircraft to maintenance.");
+    }
+    List<Tag> without = inTheWay.stream()
+        .filter(t -> Objects.requireNonNullElse(reasons.get(t.key()), "").isBlank()).toList();
+    if (!without.isEmpty()) {
+      return no("not-bare", "The cord is not bare: %s.".formatted(titles(without)),
+          "Close each, or give the commander's reason why it may stay.");
+    }
+    return reasons.values().stream().flatMap(r -> words("reason", r).stream()).findFirst();
+  }
+
+  private Optional<Refusal> commander(String does) {
+    return now.commands(by)
+        ? Optional.empty()
+        : no("commander-only", "Only the commander %s.".formatted(does), "Ask the commander.");
+  }
+
+  private static Optional<Refusal> words(String what, String words) {
+    if (words.isBlank()) {
+      return no("words-missing", "The %s is empty.".formatted(what), "Say it in a few words.");
+    }
+    return words.length() > MOST_WORDS
+        ? no("too-long", "The %s has %d characters; %d is the most.".formatted(what, words.length(), MOST_WORDS), "Shorten it.")
+        : Optional.empty();
+  }
+
+  private Item item(StepId step) {
+    return now.card().flatMap(c -> c.item(step)).orElseThrow();
+  }
+
+  private static String titles(List<Tag> tags) {
+    return tags.stream()
+        .map(t -> t.detail().isEmpty() ? t.title() : "%s (%s)".formatted(t.title(), t.detail()))
+        .collect(Collectors.joining("; "));
+  }
+
+  private static String name(Seat seat) {
+    return seat.name().toLowerCase(Locale.ROOT);
+  }
+
+  private static Optional<Refusal> no(String code, String what, String tryThis) {
+    return Optional.of(new Refusal(code, what, tryThis));
+  }
+}

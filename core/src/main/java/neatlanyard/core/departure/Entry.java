@@ -1,0 +1,20 @@
+package neatlanyard.core.departure;
+
+import java.time.Instant;
+import java.util.Optional;
+import java.util.UUID;
+import neatlanyard.core.fleet.CrewId;
+import neatlanyard.core.fleet.Seat;
+
+/**
+ * One line of the log.
+ *
+ * @param number from 1, without gaps, given by the server
+ * @param id named by the device (UUID version 7), so that sending it twice counts once
+ * @param at the server's time
+ * @param deviceAt the device's own time, which may be wrong
+ * @param by who did it
+ * @param seat the seat they held; empty before one is taken
+ */
+public record Entry(
+    long number, UUID id, Instant at, Instant deviceAt, CrewId by, Optional<Seat> seat, String device, Event event) {}

@@ -1,0 +1,74 @@
+package neatlanyard.core.departure;
+
+import java.util.List;
+import java.util.UUID;
+import neatlanyard.core.controls.Judgement;
+import neatlanyard.core.fleet.CrewMember;
+import neatlanyard.core.fleet.Flight;
+import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.fleet.Tail;
+import neatlanyard.core.sop.Day;
+import neatlanyard.core.sop.PackId;
+import neatlanyard.core.sop.ProcedureId;
+import neatlanyard.core.sop.StepId;
+
+/** What can happen in a departure. The log of these is the departure; everything else is worked out from it. */
+public sealed interface Event {
+
+  /**
+   * The departure is opened. Holds all that the record needs to be read without the product's database.
+   *
+   * @param packSha256 SHA-256 of the pack's text as it was brought in
+   */
+  record Opened(Flight flight, Tail tail, PackId pack, String revision, String packSha256, List<CrewMember> crew)
+      implements Event {
+    public Opened {
+      crew = List.copyOf(crew);
+    }
+  }
+
+  /** Somebody takes their seat. */
+  record SeatTaken(Seat seat) implements Event {}
+
+  /** The report and the state of the day are set; the card is cut, or cut again. */
+  record DaySet(Day day) implements Event {}
+
+  /** A step is done, or a checklist item answered. */
+  record StepDone(StepId step) implements Event {}
+
+  /** A step is not done today, for a reason. */
+  record StepNotToday(StepId step, String reason) implements Event {}
+
+  /** Somebody takes back what they said of a step. */
+  record StepUndone(StepId step) implements Event {}
+
+  /** Something is not as it should be. */
+  record FindRaised(UUID find, StepId step, String note) implements Event {}
+
+  /** The commander decides on a find. */
+  record VerdictTaken(UUID find, Verdict verdict, String words) implements Event {}
+
+  /** A checklist is stopped where it is. */
+  record ChecklistStopped(ProcedureId checklist) implements Event {}
+
+  /** A stopped checklist goes on. */
+  record ChecklistResumed(ProcedureId checklist) implements Event {}
+
+  /**
+   * The flight control check was made and judged. Only the aircraft's data makes this, never a press.
+   *
+   * @param source where the data came from, in words
+   * @param traceSha256 SHA-256 of the trace as CSV, as it can be downloaded
+   */
+  record ControlsChecked(String source, String traceSha256, Judgement judgement) implements Event {}
+
+  /** The commander ties off; nothing comes after. */
+  record TiedOff(List<Acceptance> accepted) implements Event {
+    public TiedOff {
+      accepted = List.copyOf(accepted);
+    }
+  }
+
+  /** Why a tag may stay. @param tag its key */
+  record Acceptance(String tag, String reason) {}
+}

@@ -1,0 +1,82 @@
+package neatlanyard.core.departure;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import neatlanyard.core.fleet.CrewId;
+import neatlanyard.core.lanyard.LooseEnd;
+import neatlanyard.core.sop.Card;
+import neatlanyard.core.sop.StepId;
+import neatlanyard.core.sop.TagKind.Trigger;
+
+/** What a departure has left open besides the openings of its steps. */
+final class LooseEnds {
+  private static final CrewId NOBODY = new CrewId("nobody");
+
+  private LooseEnds() {}
+
+  static List<LooseEnd> of(Departure d) {
+    List<LooseEnd> ends = new ArrayList<>();
+    for (Find f : d.finds()) {
+      Optional<Find.Decision> decision = f.decision();
+      if (decision.isEmpty()) {
+        ends.add(end(Trigger.FIND, f.id().toString(), f.note(), f.by(), f.at(), f.number(), List.of(f.step())));
+      } else if (!decision.get().verdict().mayGo()) {
+        Find.Decision v = decision.get();
+        String detail = "%s: %s".formatted(v.verdict().words(), f.note());
+        ends.add(end(Trigger.STANDING_VERDICT, f.id().toString(), detail, v.by(), v.at(), v.number(), List.of(f.step())));
+      }
+    }
+    for (Card.Item item : d.items()) {
+      StepId step = item.step().id();
+      if (d.disagreed(step)) {
+        d.marks(step).stream()
+            .max(Comparator.comparing(Mark::number))
+            .ifPresent(m -> ends.add(
+                end(Trigger.DISAGREEMENT, step.value(), item.step().challenge(), m.by(), m.at(), m.number(), List.of(step))));
+      }
+    }
+    for (Card.Part part : d.card().map(Card::parts).orElse(List.of())) {
+      d.stop(part.procedure().id()).ifPresent(s -> {
+        List<Card.Item> open = part.items().stream().filter(i -> !d.said(i).settled()).toList();
+        String at = open.isEmpty() ? "at its end" : "at " + open.getFirst().step().challenge();
+        ends.add(new LooseEnd(
+            Trigger.STOPPED_CHECKLIST, part.procedure().id().value(), "%s, %s".formatted(part.procedure().title(), at),
+            open.size(), part.items().size(), s.by(), s.at(), s.number(), ids(open)));
+      });
+    }
+    d.controls().filter(c -> !c.event().judgement().passed()).ifPresent(c -> ends.add(
+        end(Trigger.CONTROLS, "controls", c.event().judgement().summary(), c.by(), c.at(), c.number(), List.of())));
+    return ends;
+  }
+
+  /** The same, and every procedure with steps still open, and the control check if it was not made. */
+  static List<LooseEnd> withUnfinished(Departure d, Map<StepId, Status> statuses) {
+    List<LooseEnd> ends = new ArrayList<>(of(d));
+    for (Card.Part part : d.card().map(Card::parts).orElse(List.of())) {
+      List<Card.Item> open =
+          part.items().stream().filter(i -> !statuses.getOrDefault(i.step().id(), Status.OPEN).settled()).toList();
+      if (!open.isEmpty()) {
+        ends.add(new LooseEnd(
+            Trigger.UNFINISHED, part.procedure().id().value(), part.procedure().title(), open.size(), part.items().size(),
+            NOBODY, Instant.EPOCH, 0, ids(open)));
+      }
+    }
+    if (d.controls().isEmpty()) {
+      ends.add(end(Trigger.CONTROLS, "controls", "The flight control check has not been made", NOBODY, Instant.EPOCH, 0, List.of()));
+    }
+    return ends;
+  }
+
+  private static LooseEnd end(
+      Trigger trigger, String subject, String detail, CrewId by, Instant since, long number, List<StepId> steps) {
+    return new LooseEnd(trigger, subject, detail, 1, 1, by, since, number, steps);
+  }
+
+  private static List<StepId> ids(List<Card.Item> items) {
+    return items.stream().map(i -> i.step().id()).toList();
+  }
+}

@@ -1,0 +1,5 @@
+/** One departure as a log of small events, and the state that is a fold over them. */
+@NullMarked
+package neatlanyard.core.departure;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,4 @@
+package neatlanyard.core.fleet;
+
+/** Somebody who signs in. */
+public record CrewMember(CrewId id, String name, Role role) {}

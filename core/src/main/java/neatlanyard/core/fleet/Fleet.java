@@ -1,0 +1,27 @@
+package neatlanyard.core.fleet;
+
+import java.util.List;
+import java.util.Optional;
+
+/** An operator's airfields, tails and crew. */
+public record Fleet(String operator, List<Airfield> airfields, List<Tail> tails, List<CrewMember> crew) {
+  public static final Fleet NONE = new Fleet("", List.of(), List.of(), List.of());
+
+  public Fleet {
+    airfields = List.copyOf(airfields);
+    tails = List.copyOf(tails);
+    crew = List.copyOf(crew);
+  }
+
+  public Optional<Airfield> airfield(AirfieldId id) {
+    return airfields.stream().filter(a -> a.id().equals(id)).findFirst();
+  }
+
+  public Optional<Tail> tail(TailId id) {
+    return tails.stream().filter(t -> t.id().equals(id)).findFirst();
+  }
+
+  public Optional<CrewMember> member(CrewId id) {
+    return crew.stream().filter(c -> c.id().equals(id)).findFirst();
+  }
+}

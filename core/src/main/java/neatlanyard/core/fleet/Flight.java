@@ -1,0 +1,26 @@
+package neatlanyard.core.fleet;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+
+/** A flight of the day with its crew. */
+public record Flight(
+    FlightId id, String number, TailId tail, AirfieldId from, AirfieldId to, Instant departs, List<Rostered> crew) {
+  public Flight {
+    crew = List.copyOf(crew);
+  }
+
+  public Optional<Rostered> place(CrewId who) {
+    return crew.stream().filter(r -> r.who().equals(who)).findFirst();
+  }
+
+  /** The seat of the pilot flying; the left one where the roster does not say. */
+  public Seat flyingSeat() {
+    return crew.stream().filter(Rostered::flying).map(Rostered::seat).findFirst().orElse(Seat.LEFT);
+  }
+
+  public Optional<Rostered> commander() {
+    return crew.stream().filter(Rostered::commander).findFirst();
+  }
+}

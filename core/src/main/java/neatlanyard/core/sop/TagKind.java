@@ -1,0 +1,41 @@
+package neatlanyard.core.sop;
+
+import java.util.List;
+
+/**
+ * A kind of tag, as the pack declares it.
+ *
+ * @param title in words; {open} and {all} stand for the number of items
+ * @param hangsOn what hangs it
+ * @param due the stage at whose end it must be gone
+ * @param mayStay whether the commander may tie off with it hanging, given a reason
+ */
+public record TagKind(TagId id, String title, Trigger hangsOn, Stage due, boolean mayStay) {
+  /** What makes a tag of a kind hang. */
+  public enum Trigger {
+    /** A step opens it and a step closes it. */
+    STEP,
+    /** A find hangs it, the commander's verdict takes it off. */
+    FIND,
+    /** A verdict that the aircraft may not go; a new verdict takes it off. */
+    STANDING_VERDICT,
+    /** Two people said different things of one step. */
+    DISAGREEMENT,
+    /** A checklist was stopped; resuming it takes it off. */
+    STOPPED_CHECKLIST,
+    /** The last control check did not pass; one that passes takes it off. */
+    CONTROLS,
+    /** Steps of a procedure are still open when the crew wants to tie off. */
+    UNFINISHED
+  }
+
+  /** What holds where a pack is silent, so that no pack can lose these by leaving them out. */
+  public static final List<TagKind> DEFAULTS =
+      List.of(
+          new TagKind(new TagId("find"), "Find without a decision", Trigger.FIND, Stage.CONTROLS, true),
+          new TagKind(new TagId("verdict"), "Not fit to go", Trigger.STANDING_VERDICT, Stage.TIE_OFF, false),
+          new TagKind(new TagId("disagreement"), "Two answers to one step", Trigger.DISAGREEMENT, Stage.CONTROLS, true),
+          new TagKind(new TagId("stopped"), "Checklist stopped", Trigger.STOPPED_CHECKLIST, Stage.BEFORE_TAKEOFF, true),
+          new TagKind(new TagId("controls"), "Control check not passed", Trigger.CONTROLS, Stage.CONTROLS, false),
+          new TagKind(new TagId("unfinished"), "{open} of {all} steps open", Trigger.UNFINISHED, Stage.TIE_OFF, true));
+}

@@ -1,0 +1,30 @@
+package neatlanyard.core.units;
+
+/** Factors of NIST SP 811 (2008), appendix B, for the units crews mix. */
+public final class Units {
+  private static final double HPA_PER_INHG = 33.863_9;
+  private static final double KT_PER_MPS = 3_600.0 / 1_852.0;
+  private static final double M_PER_STATUTE_MILE = 1_609.344;
+
+  private Units() {}
+
+  /** Pressure in hectopascal of a pressure in inches of mercury. */
+  public static double hpaFromInHg(double inHg) {
+    return inHg * HPA_PER_INHG;
+  }
+
+  /** Pressure in inches of mercury of a pressure in hectopascal. */
+  public static double inHgFromHpa(double hpa) {
+    return hpa / HPA_PER_INHG;
+  }
+
+  /** Speed in knots of a speed in metres per second; one nautical mile is 1 852 m. */
+  public static double ktFromMps(double mps) {
+    return mps * KT_PER_MPS;
+  }
+
+  /** Length in metres of a length in statute miles. */
+  public static double metresFromStatuteMiles(double miles) {
+    return miles * M_PER_STATUTE_MILE;
+  }
+}

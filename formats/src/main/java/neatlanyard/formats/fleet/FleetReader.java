@@ -1,0 +1,71 @@
+package neatlanyard.formats.fleet;
+
+import java.time.ZoneId;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import neatlanyard.core.fleet.Airfield;
+import neatlanyard.core.fleet.AirfieldId;
+import neatlanyard.core.fleet.CrewId;
+import neatlanyard.core.fleet.CrewMember;
+import neatlanyard.core.fleet.Equipment;
+import neatlanyard.core.fleet.Fleet;
+import neatlanyard.core.fleet.Role;
+import neatlanyard.core.fleet.Tail;
+import neatlanyard.core.fleet.TailId;
+import neatlanyard.core.fleet.TypeId;
+import neatlanyard.formats.text.Doc;
+import neatlanyard.formats.text.Read;
+
+/** Reads a fleet; see docs/formats/fleet.md. */
+public final class FleetReader {
+  public static final String FORMAT = "neat-lanyard/fleet/1";
+
+  private FleetReader() {}
+
+  public static Read<Fleet> read(String text) {
+    return Doc.read(text, FleetReader::fleet);
+  }
+
+  private static Fleet fleet(Doc doc) {
+    String format = doc.text("format");
+    if (!format.isEmpty() && !format.equals(FORMAT)) {
+      doc.fault("format", "'format' is '%s'; '%s' is read here.".formatted(format, FORMAT));
+    }
+    Set<Object> seen = new HashSet<>();
+    return new Fleet(
+        doc.text("operator"),
+        doc.list("airfields", d -> once(d, seen, airfield(d))),
+        doc.list("tails", d -> once(d, seen, tail(d))),
+        doc.list("crew", d -> once(d, seen, member(d))));
+  }
+
+  private static <T> T once(Doc doc, Set<Object> seen, T value) {
+    Object id = switch (value) {
+      case Airfield a -> a.id();
+      case Tail t -> t.id();
+      case CrewMember c -> c.id();
+      default -> value;
+    };
+    if (!seen.add(id)) {
+      doc.fault("id", "'%s' stands twice.".formatted(id));
+    }
+    return value;
+  }
+
+  private static Airfield airfield(Doc doc) {
+    return new Airfield(
+        doc.of("id", AirfieldId::new, "QXXX"), doc.text("name"), doc.number("latitude-deg", -90, 90),
+        doc.number("longitude-deg", -180, 180), doc.whole("elevation-ft", -1_500, 20_000),
+        doc.of("zone", ZoneId::of, "UTC"));
+  }
+
+  private static Tail tail(Doc doc) {
+    List<Equipment> equipment = doc.values("equipment", Equipment::new, "x1");
+    return new Tail(doc.of("id", TailId::new, "XX"), doc.of("type", TypeId::new, "x1"), Set.copyOf(equipment));
+  }
+
+  private static CrewMember member(Doc doc) {
+    return new CrewMember(doc.of("id", CrewId::new, "xx"), doc.text("name"), doc.one("role", Role.class));
+  }
+}

@@ -1,0 +1,98 @@
+package neatlanyard.formats.fleet;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import neatlanyard.core.fleet.Airfield;
+import neatlanyard.core.fleet.AirfieldId;
+import neatlanyard.core.fleet.CrewId;
+import neatlanyard.core.fleet.Fleet;
+import neatlanyard.core.fleet.Flight;
+import neatlanyard.core.fleet.FlightId;
+import neatlanyard.core.fleet.Rostered;
+import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.fleet.TailId;
+import neatlanyard.formats.text.Doc;
+import neatlanyard.formats.text.Read;
+
+/** Reads flights with their crews; see docs/formats/flights.md. */
+public final class FlightsReader {
+  public static final String FORMAT = "neat-lanyard/flights/1";
+
+  private final Fleet fleet;
+  private final Instant now;
+  private final Set<FlightId> seen = new HashSet<>();
+
+  private FlightsReader(Fleet fleet, Instant now) {
+    this.fleet = fleet;
+    this.now = now;
+  }
+
+  /**
+   * Reads flights of a fleet.
+   *
+   * @param now what a departure given as "departs-in" counts from
+   */
+  public static Read<List<Flight>> read(String text, Fleet fleet, Instant now) {
+    return Doc.read(text, doc -> new FlightsReader(fleet, now).flights(doc));
+  }
+
+  private List<Flight> flights(Doc doc) {
+    String format = doc.text("format");
+    if (!format.isEmpty() && !format.equals(FORMAT)) {
+      doc.fault("format", "'format' is '%s'; '%s' is read here.".formatted(format, FORMAT));
+    }
+    return doc.list("flights", this::flight);
+  }
+
+  private Flight flight(Doc doc) {
+    FlightId id = doc.of("id", FlightId::new, "x");
+    if (!seen.add(id)) {
+      doc.fault("id", "A flight '%s' stands twice.".formatted(id));
+    }
+    TailId tail = doc.of("tail", TailId::new, "XX");
+    if (fleet.tail(tail).isEmpty()) {
+      doc.fault("tail", "The fleet has no tail '%s'.".formatted(tail));
+    }
+    List<Rostered> crew = doc.list("crew", this::rostered);
+    if (crew.stream().map(Rostered::seat).distinct().count() != Seat.values().length || crew.size() != Seat.values().length) {
+      doc.fault("crew", "A crew has one person in the left seat and one in the right.");
+    }
+    if (crew.stream().filter(Rostered::commander).count() != 1) {
+      doc.fault("crew", "Exactly one of the crew is the commander.");
+    }
+    if (crew.stream().filter(Rostered::flying).count() != 1) {
+      doc.fault("crew", "Exactly one of the crew is the pilot flying.");
+    }
+    return new Flight(id, doc.text("number"), tail, airfield(doc, "from"), airfield(doc, "to"), departs(doc), crew);
+  }
+
+  private Instant departs(Doc doc) {
+    if (doc.has("departs-in")) {
+      return now.plus(doc.of("departs-in", Duration::parse, "PT0S"));
+    }
+    return doc.of("departs", Instant::parse, "2000-01-01T00:00:00Z");
+  }
+
+  private AirfieldId airfield(Doc doc, String field) {
+    AirfieldId id = doc.of(field, AirfieldId::new, "QXXX");
+    if (fleet.airfield(id).map(Airfield::id).isEmpty()) {
+      doc.fault(field, "The fleet has no airfield '%s'.".formatted(id));
+    }
+    return id;
+  }
+
+  private Rostered rostered(Doc doc) {
+    CrewId who = doc.of("who", CrewId::new, "xx");
+    fleet.member(who).ifPresentOrElse(
+        m -> {
+          if (!m.role().flies()) {
+            doc.fault("who", "'%s' is %s and does not fly.".formatted(who, Doc.written(m.role())));
+          }
+        },
+        () -> doc.fault("who", "The fleet has no crew member '%s'.".formatted(who)));
+    return new Rostered(who, doc.one("seat", Seat.class), doc.yes("commander", false), doc.yes("flying", false));
+  }
+}

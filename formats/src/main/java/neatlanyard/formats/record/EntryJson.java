@@ -1,0 +1,166 @@
+package neatlanyard.formats.record;
+
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import neatlanyard.core.departure.Entry;
+import neatlanyard.core.departure.Event;
+import neatlanyard.core.record.Chain;
+import neatlanyard.core.fleet.AirfieldId;
+import neatlanyard.core.fleet.CrewId;
+import neatlanyard.core.fleet.Equipment;
+import neatlanyard.core.fleet.FlightId;
+import neatlanyard.core.fleet.TailId;
+import neatlanyard.core.fleet.TypeId;
+import neatlanyard.core.sop.PackId;
+import neatlanyard.core.sop.ProcedureId;
+import neatlanyard.core.sop.StepId;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.JsonGenerator;
+import tools.jackson.core.JsonParser;
+import tools.jackson.core.StreamReadFeature;
+import tools.jackson.databind.DeserializationContext;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.PropertyNamingStrategies;
+import tools.jackson.databind.SerializationContext;
+import tools.jackson.databind.ValueDeserializer;
+import tools.jackson.databind.ValueSerializer;
+import tools.jackson.databind.cfg.EnumFeature;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.module.SimpleModule;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Log entries as canonical JSON, each with its hash and that of the entry before it; see docs/formats/record.md. */
+public final class EntryJson {
+  private static final Map<String, Class<? extends Event>> KINDS =
+      Arrays.stream(Event.class.getPermittedSubclasses())
+          .collect(Collectors.toMap(c -> kind(c.getSimpleName()), c -> c.asSubclass(Event.class)));
+
+  private static final JsonMapper MAPPER = mapper();
+
+  private EntryJson() {}
+
+  private static String kind(String simpleName) {
+    return simpleName.replaceAll("(?<=[a-z])(?=[A-Z])", "-").toLowerCase(Locale.ROOT);
+  }
+
+  /** The mapper that writes core's types for the record: kebab-case names, identifiers as plain text. */
+  private static JsonMapper mapper() {
+    SimpleModule ids = new SimpleModule("identifiers");
+    id(ids, AirfieldId.class, AirfieldId::new);
+    id(ids, CrewId.class, CrewId::new);
+    id(ids, Equipment.class, Equipment::new);
+    id(ids, FlightId.class, FlightId::new);
+    id(ids, PackId.class, PackId::new);
+    id(ids, ProcedureId.class, ProcedureId::new);
+    id(ids, StepId.class, StepId::new);
+    id(ids, TailId.class, TailId::new);
+    id(ids, TypeId.class, TypeId::new);
+    return JsonMapper.builder()
+        .addModule(ids)
+        .propertyNamingStrategy(PropertyNamingStrategies.KEBAB_CASE)
+        .enable(EnumFeature.WRITE_ENUMS_TO_LOWERCASE)
+        .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+        .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+        .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+        .enable(DeserializationFeature.FAIL_ON_MISSING_CREATOR_PROPERTIES)
+        .enable(DeserializationFeature.FAIL_ON_NULL_CREATOR_PROPERTIES)
+        .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+        .enable(tools.jackson.databind.MapperFeature.ACCEPT_CASE_INSENSITIVE_ENUMS)
+        .build();
+  }
+
+  private static <T extends Record> void id(SimpleModule module, Class<T> type, Function<String, T> of) {
+    module.addSerializer(type, new ValueSerializer<T>() {
+      @Override
+      public void serialize(T value, JsonGenerator out, SerializationContext context) {
+        out.writeString(value.toString());
+      }
+    });
+    module.addDeserializer(type, new ValueDeserializer<T>() {
+      @Override
+      public T deserialize(JsonParser in, DeserializationContext context) {
+        try {
+          return of.apply(in.getString());
+        } catch (IllegalArgumentException e) {
+          return context.reportInputMismatch(type, "%s", e.getMessage());
+        }
+      }
+    });
+  }
+
+  /** An entry as it is kept. @param json canonical, with hash and previous hash in it */
+  public record Kept(String json, String hash) {}
+
+  /** Writes an entry behind the one with the hash {@code previous}. */
+  public static Kept write(Entry entry, String previous) {
+    ObjectNode node = MAPPER.createObjectNode();
+    node.put("number", entry.number());
+    node.put("id", entry.id().toString());
+    node.put("at", entry.at().toString());
+    node.put("device-at", entry.deviceAt().toString());
+    node.put("by", entry.by().value());
+    entry.seat().ifPresent(s -> node.put("seat", s.name().toLowerCase(Locale.ROOT)));
+    node.put("device", entry.device());
+    node.put("kind", kind(entry.event().getClass().getSimpleName()));
+    node.set("body", MAPPER.valueToTree(entry.event()));
+    node.put("previous", previous);
+    String hash = Chain.sha256(Canonical.of(node.toString()));
+    node.put("hash", hash);
+    return new Kept(Canonical.of(node.toString()), hash);
+  }
+
+  /** Reads an entry as it was written. @throws IllegalArgumentException if it is not one */
+  public static Entry read(String json) {
+    try {
+      JsonNode node = MAPPER.readTree(json);
+      return new Entry(
+          node.required("number").longValue(),
+          java.util.UUID.fromString(node.required("id").stringValue()),
+          java.time.Instant.parse(node.required("at").stringValue()),
+          java.time.Instant.parse(node.required("device-at").stringValue()),
+          new CrewId(node.required("by").stringValue()),
+          Optional.ofNullable(node.get("seat"))
+              .map(s -> neatlanyard.core.fleet.Seat.valueOf(s.stringValue().toUpperCase(Locale.ROOT))),
+          node.required("device").stringValue(),
+          event(node.required("kind").stringValue(), node.required("body")));
+    } catch (JacksonException e) {
+      throw new IllegalArgumentException(e.getOriginalMessage(), e);
+    }
+  }
+
+  /** Reads an event by its kind. @throws IllegalArgumentException if the kind is unknown or the body does not fit it */
+  public static Event event(String kind, JsonNode body) {
+    Class<? extends Event> type = KINDS.get(kind);
+    if (type == null) {
+      String known = KINDS.keySet().stream().sorted().collect(Collectors.joining(", "));
+      throw new IllegalArgumentException("'%s' is not a kind of event; known are: %s.".formatted(kind, known));
+    }
+    try {
+      return MAPPER.treeToValue(body, type);
+    } catch (JacksonException e) {
+      throw new IllegalArgumentException(
+          "The body of '%s' does not fit: %s".formatted(kind, e.getOriginalMessage()), e);
+    }
+  }
+
+  /** A tree of a JSON text, refusing names that stand twice. @throws IllegalArgumentException if it is not JSON */
+  static JsonNode tree(String json) {
+    try {
+      return MAPPER.readTree(json);
+    } catch (JacksonException e) {
+      throw new IllegalArgumentException("It is not JSON: " + e.getOriginalMessage(), e);
+    }
+  }
+
+  /** The canonical form of one entry without its own hash: what the hash is of. */
+  static String hashed(ObjectNode entry) {
+    ObjectNode bare = entry.deepCopy();
+    bare.remove("hash");
+    return Canonical.of(bare.toString());
+  }
+}

@@ -1,0 +1,322 @@
+package neatlanyard.formats.text;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.snakeyaml.engine.v2.api.LoadSettings;
+import org.snakeyaml.engine.v2.api.lowlevel.Parse;
+import org.snakeyaml.engine.v2.api.lowlevel.Compose;
+import org.snakeyaml.engine.v2.common.ScalarStyle;
+import org.snakeyaml.engine.v2.events.AliasEvent;
+import org.snakeyaml.engine.v2.events.CollectionEndEvent;
+import org.snakeyaml.engine.v2.events.CollectionStartEvent;
+import org.snakeyaml.engine.v2.events.Event;
+import org.snakeyaml.engine.v2.exceptions.Mark;
+import org.snakeyaml.engine.v2.exceptions.MarkedYamlEngineException;
+import org.snakeyaml.engine.v2.exceptions.YamlEngineException;
+import org.snakeyaml.engine.v2.nodes.MappingNode;
+import org.snakeyaml.engine.v2.nodes.Node;
+import org.snakeyaml.engine.v2.nodes.NodeTuple;
+import org.snakeyaml.engine.v2.nodes.ScalarNode;
+import org.snakeyaml.engine.v2.nodes.SequenceNode;
+
+/**
+ * A YAML (or JSON) document read field by field, collecting every fault with its place.
+ *
+ * <p>A getter that finds a fault notes it and gives a harmless stand-in, so that reading goes on to the next fault;
+ * {@link #read} hands out a value only when no fault was noted. Fields nobody asked for are faults too.
+ */
+public final class Doc {
+  /** Larger documents are refused before they are parsed. */
+  public static final int MOST_CHARACTERS = 8_000_000;
+
+  private static final int DEEPEST = 40;
+
+  private final Node node;
+  private final List<Fault> faults;
+  private final Map<String, Node> fields = new HashMap<>();
+  private final Set<String> asked = new HashSet<>();
+
+  private Doc(Node node, List<Fault> faults) {
+    this.node = node;
+    this.faults = faults;
+    if (node instanceof MappingNode map) {
+      for (NodeTuple tuple : map.getValue()) {
+        String key = tuple.getKeyNode() instanceof ScalarNode s ? s.getValue() : "?";
+        if (fields.put(key, tuple.getValueNode()) != null) {
+          fault(tuple.getKeyNode(), "'%s' stands twice.".formatted(key));
+        }
+      }
+    } else {
+      fault(node, "Fields are wanted here, such as 'id: …'.");
+    }
+  }
+
+  /** Reads a whole document. The reader asks for every field it knows; what is left over is a fault. */
+  public static <T> Read<T> read(String text, Function<Doc, T> reader) {
+    List<Fault> faults = new ArrayList<>();
+    if (text.length() > MOST_CHARACTERS) {
+      return new Read.Bad<>(List.of(new Fault(0, 0, "It has %d characters; %d is the most.".formatted(text.length(), MOST_CHARACTERS))));
+    }
+    try {
+      LoadSettings settings = LoadSettings.builder().setCodePointLimit(MOST_CHARACTERS).build();
+      guard(text, settings, faults);
+      Optional<Node> root = faults.isEmpty() ? new Compose(settings).composeString(text) : Optional.empty();
+      if (root.isPresent()) {
+        Doc doc = new Doc(root.get(), faults);
+        T value = reader.apply(doc);
+        doc.leftOver();
+        if (faults.isEmpty()) {
+          return new Read.Good<>(value);
+        }
+      } else if (faults.isEmpty()) {
+        faults.add(new Fault(0, 0, "It is empty."));
+      }
+    } catch (MarkedYamlEngineException e) {
+      Optional<Mark> mark = e.getProblemMark();
+      faults.add(new Fault(
+          mark.map(m -> m.getLine() + 1).orElse(0), mark.map(m -> m.getColumn() + 1).orElse(0),
+          "It is not YAML or JSON: %s.".formatted(e.getProblem())));
+    } catch (YamlEngineException e) {
+      faults.add(new Fault(0, 0, "It is not YAML or JSON: %s".formatted(e.getMessage())));
+    }
+    faults.sort(Comparator.comparingInt(Fault::line).thenComparingInt(Fault::column));
+    return new Read.Bad<>(faults);
+  }
+
+  /** Aliases can blow a small file up to anything, and deep nesting can exhaust the stack: both are refused first. */
+  private static void guard(String text, LoadSettings settings, List<Fault> faults) {
+    int depth = 0;
+    for (Event event : new Parse(settings).parseString(text)) {
+      if (event instanceof AliasEvent) {
+        faults.add(at(event.getStartMark(), "Aliases (*) are not allowed; write it out."));
+      }
+      depth += event instanceof CollectionStartEvent ? 1 : event instanceof CollectionEndEvent ? -1 : 0;
+      if (depth > DEEPEST) {
+        faults.add(at(event.getStartMark(), "It is nested deeper than %d levels.".formatted(DEEPEST)));
+      }
+      if (!faults.isEmpty()) {
+        return;
+      }
+    }
+  }
+
+  private static Fault at(Optional<Mark> mark, String what) {
+    return new Fault(mark.map(m -> m.getLine() + 1).orElse(0), mark.map(m -> m.getColumn() + 1).orElse(0), what);
+  }
+
+  private void fault(Node where, String what) {
+    faults.add(at(where.getStartMark(), what));
+  }
+
+  /** Notes a fault at a field, or at the whole where the field is missing. */
+  public void fault(String field, String what) {
+    fault(fields.getOrDefault(field, node), what);
+  }
+
+  private void leftOver() {
+    fields.forEach((name, value) -> {
+      if (!asked.contains(name)) {
+        fault(value, "'%s' is not a field here; known are: %s.".formatted(name, asked.stream().sorted().collect(Collectors.joining(", "))));
+      }
+    });
+  }
+
+  public boolean has(String field) {
+    asked.add(field);
+    return fields.containsKey(field);
+  }
+
+  private Optional<Node> wanted(String field) {
+    asked.add(field);
+    Node value = fields.get(field);
+    if (value == null) {
+      fault(node, "'%s' is missing.".formatted(field));
+    }
+    return Optional.ofNullable(value);
+  }
+
+  private Optional<String> scalar(Node value, String field) {
+    if (value instanceof ScalarNode s && !(s.getScalarStyle() == ScalarStyle.PLAIN && (s.getValue().isEmpty() || s.getValue().equals("null")))) {
+      return Optional.of(s.getValue());
+    }
+    fault(value, "'%s' wants a single value.".formatted(field));
+    return Optional.empty();
+  }
+
+  /** A text that must be there and not blank. */
+  public String text(String field) {
+    Optional<Node> value = wanted(field);
+    String text = value.flatMap(v -> scalar(v, field)).orElse("");
+    if (value.isPresent() && text.isBlank()) {
+      fault(field, "'%s' is blank.".formatted(field));
+    }
+    return text.strip();
+  }
+
+  /** A text that may be left out. */
+  public String text(String field, String otherwise) {
+    return has(field) ? text(field) : otherwise;
+  }
+
+  /** A text turned into a small checked type. @param standIn a text that the type accepts */
+  public <T> T of(String field, Function<String, T> type, String standIn) {
+    return checked(field, text(field), type, standIn);
+  }
+
+  private <T> T checked(String field, String text, Function<String, T> type, String standIn) {
+    if (text.isEmpty()) {
+      return type.apply(standIn);
+    }
+    try {
+      return type.apply(text);
+    } catch (IllegalArgumentException | java.time.DateTimeException e) {
+      fault(field, "'%s': %s.".formatted(field, e.getMessage()));
+      return type.apply(standIn);
+    }
+  }
+
+  /** A number within bounds. */
+  public double number(String field, double least, double most) {
+    String text = text(field);
+    try {
+      double v = text.isEmpty() ? least : Double.parseDouble(text);
+      if (v >= least && v <= most) {
+        return v;
+      }
+      fault(field, "'%s' is %s; %s to %s is allowed.".formatted(field, text, least, most));
+    } catch (NumberFormatException e) {
+      fault(field, "'%s' is '%s', not a number.".formatted(field, text));
+    }
+    return least;
+  }
+
+  public double number(String field, double least, double most, double otherwise) {
+    return has(field) ? number(field, least, most) : otherwise;
+  }
+
+  /** A whole number within bounds. */
+  public int whole(String field, int least, int most) {
+    double v = number(field, least, most);
+    if (v != Math.rint(v)) {
+      fault(field, "'%s' is %s, not a whole number.".formatted(field, v));
+    }
+    return (int) v;
+  }
+
+  /** true or false. */
+  public boolean yes(String field, boolean otherwise) {
+    if (!has(field)) {
+      return otherwise;
+    }
+    String text = text(field);
+    if (!text.equals("true") && !text.equals("false")) {
+      fault(field, "'%s' is '%s'; true or false is allowed.".formatted(field, text));
+    }
+    return text.equals("true");
+  }
+
+  /** One of an enum's names, written in lower case with hyphens. */
+  public <E extends Enum<E>> E one(String field, Class<E> of) {
+    return oneOf(field, text(field), of);
+  }
+
+  public <E extends Enum<E>> E one(String field, Class<E> of, E otherwise) {
+    return has(field) ? one(field, of) : otherwise;
+  }
+
+  private <E extends Enum<E>> E oneOf(String field, String text, Class<E> of) {
+    E[] all = of.getEnumConstants();
+    for (E e : all) {
+      if (written(e).equals(text)) {
+        return e;
+      }
+    }
+    if (!text.isEmpty()) {
+      String known = Arrays.stream(all).map(Doc::written).collect(Collectors.joining(", "));
+      fault(field, "'%s' is '%s'; known are: %s.".formatted(field, text, known));
+    }
+    return all[0];
+  }
+
+  /** How an enum's constant is written in a document. */
+  public static String written(Enum<?> e) {
+    return e.name().toLowerCase(Locale.ROOT).replace('_', '-');
+  }
+
+  /** The names of the fields that are there. */
+  public Set<String> names() {
+    asked.addAll(fields.keySet());
+    return Set.copyOf(fields.keySet());
+  }
+
+  /** Fields below a field. */
+  public <T> Optional<T> inner(String field, Function<Doc, T> reader) {
+    return wanted(field).map(n -> within(n, reader));
+  }
+
+  /** A list of things with fields; empty when the field is not there. */
+  public <T> List<T> list(String field, Function<Doc, T> reader) {
+    return nodes(field).stream().map(n -> within(n, reader)).toList();
+  }
+
+  /** A list of single values; empty when the field is not there. */
+  public <T> List<T> values(String field, Function<String, T> type, String standIn) {
+    return nodes(field).stream()
+        .flatMap(n -> scalar(n, field).stream().map(s -> checked(field, s, type, standIn)))
+        .toList();
+  }
+
+  /** A list whose members are single values or things with fields. */
+  public <T> List<T> either(String field, Function<String, T> single, Function<Doc, T> reader) {
+    return nodes(field).stream().map(n -> n instanceof ScalarNode s ? single.apply(s.getValue()) : within(n, reader)).toList();
+  }
+
+  private List<Node> nodes(String field) {
+    if (!has(field)) {
+      return List.of();
+    }
+    Node value = fields.get(field);
+    if (value instanceof SequenceNode list) {
+      return list.getValue();
+    }
+    if (value != null) {
+      fault(value, "'%s' wants a list.".formatted(field));
+    }
+    return List.of();
+  }
+
+  private <T> T within(Node inner, Function<Doc, T> reader) {
+    Doc doc = new Doc(inner, faults);
+    T value = reader.apply(doc);
+    doc.leftOver();
+    return value;
+  }
+
+  /** A note to come back to: where this thing stands, for faults found only when all has been read. */
+  public Place place() {
+    return new Place(this);
+  }
+
+  /** Where something stood in the document. */
+  public static final class Place {
+    private final Doc doc;
+
+    private Place(Doc doc) {
+      this.doc = doc;
+    }
+
+    public void fault(String field, String what) {
+      doc.fault(field, what);
+    }
+  }
+}

@@ -1,0 +1,296 @@
+package neatlanyard.formats.weather;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.YearMonth;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import neatlanyard.core.units.Units;
+import neatlanyard.core.weather.Cloud;
+import neatlanyard.core.weather.Phenomenon;
+import neatlanyard.core.weather.StationReport;
+import neatlanyard.core.weather.Wind;
+import neatlanyard.formats.text.Fault;
+import neatlanyard.formats.text.Read;
+
+/**
+ * Reads a METAR or SPECI (WMO No. 306 volume I.1 FM 15/FM 16; ICAO Annex 3 appendix 3), group by group in the order of
+ * the code form, and names each group that does not belong. Trend and remarks are kept in the text but not decoded.
+ *
+ * <p>Our own because the libraries pass over what they do not know; here every such group is a fault with its place.
+ */
+public final class StationReportReader {
+  private static final String WEATHER =
+      "(?<strength>[-+])?(?<near>VC)?(?<how>MI|PR|BC|DR|BL|SH|TS|FZ)?"
+          + "(?<what>(?:DZ|RA|SN|SG|IC|PL|GR|GS|UP|BR|FG|FU|VA|DU|SA|HZ|PO|SQ|FC|SS|DS){0,3})";
+
+  /** The groups in the order of the code form. */
+  private enum Group {
+    KIND("METAR|SPECI", false),
+    CORRECTED("COR", false),
+    STATION("(?<station>[A-Z][A-Z0-9]{3})", false),
+    TIME("(?<day>\\d{2})(?<hour>\\d{2})(?<minute>\\d{2})Z", false),
+    AUTOMATIC("AUTO|COR", false),
+    WIND("(?<from>\\d{3}|VRB|///)(?<speed>P?\\d{2,3}|//)(?:G(?<gust>P?\\d{2,3}))?(?<unit>KT|MPS)", false),
+    WIND_SECTOR("(?<least>\\d{3})V(?<most>\\d{3})", false),
+    VISIBILITY("CAVOK|(?<metres>\\d{4}|////)(?:NDV)?|(?:[MP])?(?<miles>\\d{1,2})?(?<part>\\d/\\d{1,2})?SM", false),
+    VISIBILITY_SECTOR("\\d{4}(?:N|NE|E|SE|S|SW|W|NW)", true),
+    RUNWAY_RANGE("R\\d{2}[LCR]?/(?:[PM]?\\d{4}|////)(?:V[PM]?\\d{4})?(?:FT)?/?[UDN]?", true),
+    PRESENT(WEATHER, true),
+    CLOUD("(?<amount>FEW|SCT|BKN|OVC|VV|///)(?<base>\\d{3}|///)(?<kind>CB|TCU|///)?|NSC|NCD|SKC|CLR", true),
+    TEMPERATURE("(?<air>M?\\d{2}|//)/(?<dew>M?\\d{2}|//)?", false),
+    PRESSURE("Q(?<hpa>\\d{4}|////)|A(?<inhg>\\d{4}|////)", true),
+    RECENT("RE[A-Z]{2,6}", true),
+    SHEAR("WS|ALL|RWY|R\\d{2}[LCR]?|RWY\\d{2}[LCR]?", true),
+    SEA("W(?:M?\\d{2}|//)/[SH][\\d/]{1,3}", false),
+    RUNWAY_STATE("R\\d{2}[LCR]?/[\\dCLRDNOS/]{6,8}", true),
+    TREND("NOSIG|TEMPO|BECMG", false);
+
+    final Pattern pattern;
+    final boolean repeats;
+
+    Group(String regex, boolean repeats) {
+      this.pattern = Pattern.compile(regex);
+      this.repeats = repeats;
+    }
+
+    String words() {
+      return name().toLowerCase(Locale.ROOT).replace('_', ' ');
+    }
+  }
+
+  private record Found(Group group, Matcher match, int column, String token) {}
+
+  private final String text;
+  private final Instant now;
+  private final List<Fault> faults = new ArrayList<>();
+  private final List<Found> found = new ArrayList<>();
+
+  private StationReportReader(String text, Instant now) {
+    this.text = text;
+    this.now = now;
+  }
+
+  /**
+   * Reads a report.
+   *
+   * @param now the report carries only a day of the month; it is taken as the one nearest to this
+   */
+  public static Read<StationReport> read(String text, Instant now) {
+    if (text.length() > 1_000) {
+      return new Read.Bad<>(List.of(new Fault(0, 0, "A report has at most 1 000 characters; this has %d.".formatted(text.length()))));
+    }
+    return new StationReportReader(text, now).read();
+  }
+
+  private Read<StationReport> read() {
+    tokens();
+    require(Group.STATION, "the station, four letters");
+    require(Group.TIME, "the time, such as 240650Z");
+    require(Group.WIND, "the wind, such as 24008KT");
+    require(Group.VISIBILITY, "the visibility, such as 9999 or CAVOK");
+    require(Group.TEMPERATURE, "temperature and dew point, such as M02/M04");
+    require(Group.PRESSURE, "the pressure setting, such as Q1003");
+    Optional<Instant> observed = first(Group.TIME).flatMap(this::observed);
+    Optional<Wind> wind = first(Group.WIND).flatMap(this::wind);
+    first(Group.WIND_SECTOR).ifPresent(f ->
+        Stream.of("least", "most").forEach(n -> within(f, n, number(f, n), 360, "degrees")));
+    StationReport report = new StationReport(
+        text.strip(),
+        first(Group.STATION).map(f -> f.match.group("station")).orElse(""),
+        observed.orElse(now),
+        wind,
+        first(Group.VISIBILITY).map(this::visibility).orElse(OptionalInt.empty()),
+        all(Group.PRESENT).map(StationReportReader::phenomenon).toList(),
+        all(Group.CLOUD).filter(f -> f.match.group("amount") != null).map(StationReportReader::cloud).toList(),
+        first(Group.TEMPERATURE).map(f -> celsius(f.match.group("air"))).orElse(OptionalInt.empty()),
+        first(Group.TEMPERATURE).map(f -> celsius(f.match.group("dew"))).orElse(OptionalInt.empty()),
+        first(Group.PRESSURE).map(this::hpa).orElse(OptionalDouble.empty()));
+    faults.sort(Comparator.comparingInt(Fault::column));
+    return faults.isEmpty() ? new Read.Good<>(report) : new Read.Bad<>(faults);
+  }
+
+  private void tokens() {
+    Matcher token = Pattern.compile("\\S+").matcher(text);
+    int at = 0;
+    while (token.find()) {
+      String word = token.group().replaceAll("=$", "");
+      if (word.equals("RMK") || (!found.isEmpty() && found.getLast().group == Group.TREND)) {
+        return;
+      }
+      if (word.isEmpty()) {
+        continue;
+      }
+      // Whole statute miles and a fraction stand as two words: 1 1/2SM.
+      if (word.matches("\\d") && text.substring(token.end()).matches("(?s) \\d/\\d{1,2}SM.*")) {
+        continue;
+      }
+      at = place(word, token.start() + 1, at);
+    }
+  }
+
+  /** Takes a word as the first group, from where the last one stood onward, that it fits. @return where it stands */
+  private int place(String word, int column, int from) {
+    for (int g = from; g < Group.values().length; g++) {
+      Group group = Group.values()[g];
+      Matcher match = group.pattern.matcher(word);
+      if (match.matches() && !word.isEmpty() && !(group == Group.PRESENT && bare(match))) {
+        found.add(new Found(group, match, column, word));
+        return group.repeats ? g : g + 1;
+      }
+    }
+    Optional<Group> earlier = Arrays.stream(Group.values(), 0, from)
+        .filter(g -> g.pattern.matcher(word).matches() && g != Group.STATION)
+        .reduce((a, b) -> b);
+    faults.add(new Fault(1, column, earlier
+        .map(g -> "'%s' looks like %s, which stands earlier in a report or stands there already.".formatted(word, g.words()))
+        .orElse("'%s' is not a group of the code form.".formatted(word))));
+    return from;
+  }
+
+  /** A strength or a descriptor alone is no weather, but for showers and thunderstorm. */
+  private static boolean bare(Matcher m) {
+    String how = m.group("how");
+    boolean alone = how != null && (how.equals("TS") || how.equals("SH"));
+    return m.group("what").isEmpty() && !alone;
+  }
+
+  private Optional<Found> first(Group group) {
+    return all(group).findFirst();
+  }
+
+  private Stream<Found> all(Group group) {
+    return found.stream().filter(f -> f.group == group);
+  }
+
+  private void require(Group group, String what) {
+    if (first(group).isEmpty()) {
+      faults.add(new Fault(1, text.length() + 1, "It lacks %s.".formatted(what)));
+    }
+  }
+
+  private static int number(Found f, String name) {
+    return Integer.parseInt(f.match.group(name).replace("P", ""));
+  }
+
+  private boolean within(Found f, String name, int value, int most, String unit) {
+    if (value <= most) {
+      return true;
+    }
+    faults.add(new Fault(1, f.column + f.match.start(name), "'%s': %d is more than %d %s.".formatted(f.token, value, most, unit)));
+    return false;
+  }
+
+  private Optional<Instant> observed(Found f) {
+    int day = number(f, "day");
+    boolean good = within(f, "day", day, 31, "days") & within(f, "hour", number(f, "hour"), 23, "hours")
+        & within(f, "minute", number(f, "minute"), 59, "minutes");
+    if (day == 0) {
+      faults.add(new Fault(1, f.column, "'%s': there is no day 00.".formatted(f.token)));
+    }
+    if (!good || day == 0) {
+      return Optional.empty();
+    }
+    LocalDate today = LocalDate.ofInstant(now, ZoneOffset.UTC);
+    return Stream.of(-1, 0, 1)
+        .map(m -> YearMonth.from(today).plusMonths(m))
+        .filter(m -> day <= m.lengthOfMonth())
+        .map(m -> m.atDay(day).atTime(number(f, "hour"), number(f, "minute")).toInstant(ZoneOffset.UTC))
+        .min(Comparator.comparing(t -> Duration.between(t, now).abs()));
+  }
+
+  private Optional<Wind> wind(Found f) {
+    String from = f.match.group("from");
+    if (from.equals("///") || f.match.group("speed").equals("//")) {
+      return Optional.empty();
+    }
+    double toKt = f.match.group("unit").equals("MPS") ? Units.ktFromMps(1) : 1;
+    OptionalInt direction = from.equals("VRB") ? OptionalInt.empty() : OptionalInt.of(number(f, "from"));
+    direction.ifPresent(d -> within(f, "from", d, 360, "degrees"));
+    OptionalInt gust = f.match.group("gust") == null
+        ? OptionalInt.empty()
+        : OptionalInt.of((int) Math.round(number(f, "gust") * toKt));
+    return Optional.of(new Wind(direction, (int) Math.round(number(f, "speed") * toKt), gust));
+  }
+
+  private OptionalInt visibility(Found f) {
+    String metres = f.match.group("metres");
+    if (f.token.equals("CAVOK")) {
+      return OptionalInt.of(10_000);
+    }
+    if (metres != null) {
+      return metres.equals("////") ? OptionalInt.empty() : OptionalInt.of(metres.equals("9999") ? 10_000 : Integer.parseInt(metres));
+    }
+    Matcher whole = Pattern.compile("(\\d) " + Pattern.quote(f.token)).matcher(text);
+    double miles = whole.find() && f.match.group("miles") == null ? Integer.parseInt(whole.group(1)) : 0;
+    miles += f.match.group("miles") == null ? 0 : Integer.parseInt(f.match.group("miles"));
+    String part = f.match.group("part");
+    if (part != null) {
+      String[] halves = part.split("/");
+      int below = Integer.parseInt(halves[1]);
+      if (below == 0) {
+        faults.add(new Fault(1, f.column, "'%s': nothing can be divided by 0.".formatted(f.token)));
+        return OptionalInt.empty();
+      }
+      miles += Integer.parseInt(halves[0]) / (double) below;
+    }
+    return OptionalInt.of((int) Math.round(Units.metresFromStatuteMiles(miles)));
+  }
+
+  private static Phenomenon phenomenon(Found f) {
+    String strength = f.match.group("strength");
+    String how = f.match.group("how");
+    List<Phenomenon.Kind> kinds = new ArrayList<>();
+    String what = f.match.group("what");
+    for (int i = 0; i < what.length(); i += 2) {
+      kinds.add(Phenomenon.Kind.valueOf(what.substring(i, i + 2)));
+    }
+    return new Phenomenon(
+        strength == null ? Phenomenon.Intensity.MODERATE
+            : strength.equals("-") ? Phenomenon.Intensity.LIGHT : Phenomenon.Intensity.HEAVY,
+        f.match.group("near") != null,
+        how == null ? Phenomenon.Descriptor.NONE : Phenomenon.Descriptor.valueOf(how),
+        kinds);
+  }
+
+  private static Cloud cloud(Found f) {
+    String base = f.match.group("base");
+    String kind = f.match.group("kind");
+    return new Cloud(
+        f.match.group("amount"),
+        base.equals("///") ? OptionalInt.empty() : OptionalInt.of(Integer.parseInt(base) * 100),
+        kind == null ? "" : kind);
+  }
+
+  private static OptionalInt celsius(@org.jspecify.annotations.Nullable String group) {
+    if (group == null || group.equals("//")) {
+      return OptionalInt.empty();
+    }
+    int degrees = Integer.parseInt(group.replace("M", ""));
+    return OptionalInt.of(group.startsWith("M") ? -degrees : degrees);
+  }
+
+  private OptionalDouble hpa(Found f) {
+    String hpa = f.match.group("hpa");
+    String group = hpa != null ? hpa : f.match.group("inhg");
+    if (group.equals("////")) {
+      return OptionalDouble.empty();
+    }
+    double value = hpa != null ? Integer.parseInt(hpa) : Units.hpaFromInHg(Integer.parseInt(group) / 100.0);
+    if (value < 850 || value > 1_100) {
+      faults.add(new Fault(1, f.column, "'%s': a pressure setting lies between 850 and 1 100 hPa.".formatted(f.token)));
+    }
+    return OptionalDouble.of(value);
+  }
+}

@@ -1,0 +1,14 @@
+package neatlanyard.server;
+
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.boot.context.properties.EnableConfigurationProperties;
+
+/** Starts the application. */
+@SpringBootApplication
+@EnableConfigurationProperties(Settings.class)
+public class LanyardApplication {
+  public static void main(String[] args) {
+    SpringApplication.run(LanyardApplication.class, args);
+  }
+}

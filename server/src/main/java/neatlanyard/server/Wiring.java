@@ -1,0 +1,65 @@
+package neatlanyard.server;
+
+import java.security.SecureRandom;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.InstantSource;
+import java.util.HexFormat;
+import neatlanyard.core.departure.DepartureLog;
+import neatlanyard.core.fleet.Accounts;
+import neatlanyard.core.fleet.Flights;
+import neatlanyard.core.sop.Library;
+import neatlanyard.store.db.Database;
+import neatlanyard.store.db.OwnSettings;
+import neatlanyard.store.departure.StoredDepartureLog;
+import neatlanyard.store.fleet.StoredAccounts;
+import neatlanyard.store.fleet.StoredFlights;
+import neatlanyard.store.sop.StoredLibrary;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+/** Gives core's ports their implementations. */
+@Configuration
+class Wiring {
+  @Bean
+  InstantSource clock(Settings settings) {
+    Instant real = Instant.now();
+    Duration shift = settings.beginAt().map(b -> Duration.between(real, b)).orElse(Duration.ZERO);
+    return InstantSource.offset(InstantSource.system(), shift);
+  }
+
+  @Bean
+  Database database(Settings settings) {
+    return Database.open(settings.database());
+  }
+
+  @Bean
+  Accounts accounts(Database db) {
+    return new StoredAccounts(db);
+  }
+
+  @Bean
+  Flights flights(Database db) {
+    return new StoredFlights(db);
+  }
+
+  @Bean
+  Library library(Database db) {
+    return new StoredLibrary(db);
+  }
+
+  @Bean
+  DepartureLog departureLog(Database db) {
+    return new StoredDepartureLog(db);
+  }
+
+  /** Signs the cookies that keep a crew signed in over a restart. */
+  @Bean
+  String rememberKey(Database db) {
+    return new OwnSettings(db).of("remember-key", () -> {
+      byte[] key = new byte[32];
+      new SecureRandom().nextBytes(key);
+      return HexFormat.of().formatHex(key);
+    });
+  }
+}

@@ -1,0 +1,5 @@
+/** One desk for each departure: takes events in, keeps them, tells everybody. */
+@NullMarked
+package neatlanyard.server.departure;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,46 @@
+package neatlanyard.server.web;
+
+import io.swagger.v3.oas.models.media.Schema;
+import java.lang.reflect.RecordComponent;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import neatlanyard.server.controls.ControlViews;
+import neatlanyard.server.departure.DepartureViews;
+import neatlanyard.server.fleet.FleetViews;
+import neatlanyard.server.record.RecordViews;
+import neatlanyard.server.sop.SopViews;
+import neatlanyard.server.weather.WeatherViews;
+import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+/** Says in the OpenAPI description which fields are always there: all but the optional ones. */
+@Configuration
+class ApiDescription {
+  private static final List<Class<?>> VIEWS = List.of(
+      ControlViews.class, DepartureViews.class, FleetViews.class, RecordViews.class, SopViews.class, WeatherViews.class);
+
+  @Bean
+  OpenApiCustomizer requiredFields() {
+    Map<String, Class<?>> records = VIEWS.stream()
+        .flatMap(v -> Stream.of(v.getDeclaredClasses()))
+        .filter(Class::isRecord)
+        .collect(Collectors.toMap(Class::getSimpleName, c -> c));
+    return api -> {
+      api.setServers(List.of());
+      api.getComponents().getSchemas().forEach((name, schema) ->
+          Optional.ofNullable(records.get(name)).ifPresent(type -> require(schema, type)));
+    };
+  }
+
+  private static void require(Schema<?> schema, Class<?> type) {
+    schema.setRequired(Arrays.stream(type.getRecordComponents())
+        .filter(c -> c.getType() != Optional.class)
+        .map(RecordComponent::getName)
+        .toList());
+  }
+}

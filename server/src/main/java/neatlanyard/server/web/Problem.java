@@ -1,0 +1,49 @@
+package neatlanyard.server.web;
+
+import java.util.List;
+import neatlanyard.core.departure.Refusal;
+import neatlanyard.formats.text.Fault;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ProblemDetail;
+
+/** An answer that is not what was asked for, as problem details (RFC 9457) with a stable code and what to do. */
+public final class Problem extends RuntimeException {
+  private final ProblemDetail detail;
+
+  private Problem(HttpStatus status, String code, String what, String tryThis, List<String> faults) {
+    super(what);
+    detail = ProblemDetail.forStatusAndDetail(status, what);
+    detail.setTitle(status.getReasonPhrase());
+    detail.setProperty("code", code);
+    detail.setProperty("tryThis", tryThis);
+    detail.setProperty("faults", faults);
+  }
+
+  public ProblemDetail detail() {
+    return detail;
+  }
+
+  public static Problem of(HttpStatus status, String code, String what, String tryThis) {
+    return new Problem(status, code, what, tryThis, List.of());
+  }
+
+  public static Problem notFound(String what) {
+    return of(HttpStatus.NOT_FOUND, "not-found", what, "Go back to the list and choose again.");
+  }
+
+  /** Something not allowed as things stand. */
+  public static Problem refused(Refusal r) {
+    return of(HttpStatus.CONFLICT, r.code(), r.what(), r.tryThis());
+  }
+
+  /** An input with faults, each named. */
+  public static Problem faulty(String what, List<Fault> faults) {
+    return new Problem(
+        HttpStatus.UNPROCESSABLE_CONTENT, "faulty", what, "Mend what is named; nothing was changed.",
+        faults.stream().map(Fault::words).toList());
+  }
+
+  public static Problem bad(String code, String what) {
+    return of(HttpStatus.UNPROCESSABLE_CONTENT, code, what, "Nothing was changed; mend it and send it again.");
+  }
+}

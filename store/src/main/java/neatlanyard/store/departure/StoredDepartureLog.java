@@ -1,0 +1,106 @@
+package neatlanyard.store.departure;
+
+import static neatlanyard.store.generated.Tables.ENTRY;
+import static neatlanyard.store.generated.Tables.TRACE;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionStage;
+import java.util.concurrent.LinkedBlockingQueue;
+import neatlanyard.core.departure.DepartureLog;
+import neatlanyard.core.fleet.FlightId;
+import neatlanyard.store.db.Database;
+import neatlanyard.store.generated.tables.records.EntryRecord;
+import neatlanyard.store.generated.tables.records.TraceRecord;
+
+/**
+ * Logs in the database. Entries that arrive while the disk is busy are written together in the next transaction, so
+ * that many crews share one disk sync; each is acknowledged only after it.
+ */
+public final class StoredDepartureLog implements DepartureLog, AutoCloseable {
+  private static final int MOST_AT_ONCE = 512;
+
+  private record Waiting(EntryRecord row, CompletableFuture<Void> done) {}
+
+  private final Database db;
+  private final BlockingQueue<Waiting> queue = new LinkedBlockingQueue<>();
+  private final Thread writer;
+
+  public StoredDepartureLog(Database db) {
+    this.db = db;
+    this.writer = Thread.ofPlatform().name("log-writer").daemon().start(this::writeAsTheyCome);
+  }
+
+  @Override
+  public CompletionStage<Void> append(FlightId departure, Kept entry) {
+    CompletableFuture<Void> done = new CompletableFuture<>();
+    queue.add(new Waiting(
+        new EntryRecord(departure.value(), entry.number(), entry.event().toString(), entry.hash(), entry.json()), done));
+    return done;
+  }
+
+  private void writeAsTheyCome() {
+    List<Waiting> batch = new ArrayList<>();
+    try {
+      while (true) {
+        batch.add(queue.take());
+        queue.drainTo(batch, MOST_AT_ONCE - 1);
+        write(batch);
+        batch.clear();
+      }
+    } catch (InterruptedException e) {
+      queue.drainTo(batch);
+      batch.forEach(w -> w.done.completeExceptionally(new IllegalStateException("The application is stopping")));
+    }
+  }
+
+  /** All in one transaction; if that fails, one by one, so that one bad entry does not take the others with it. */
+  private void write(List<Waiting> batch) {
+    try {
+      db.write(sql -> sql.batchInsert(batch.stream().map(Waiting::row).toList()).execute());
+      batch.forEach(w -> w.done.complete(null));
+    } catch (RuntimeException together) {
+      for (Waiting w : batch) {
+        try {
+          db.write(sql -> sql.insertInto(ENTRY).set(w.row).execute());
+          w.done.complete(null);
+        } catch (RuntimeException alone) {
+          w.done.completeExceptionally(alone);
+        }
+      }
+    }
+  }
+
+  @Override
+  public List<Kept> read(FlightId departure) {
+    return db.read(sql -> sql.selectFrom(ENTRY)
+        .where(ENTRY.FLIGHT_ID.eq(departure.value()))
+        .orderBy(ENTRY.NUMBER)
+        .fetch(r -> new Kept(r.getNumber(), UUID.fromString(r.getEventId()), r.getJson(), r.getHash())));
+  }
+
+  @Override
+  public void keepTrace(FlightId departure, String sha256, String csv) {
+    db.write(sql -> sql.insertInto(TRACE)
+        .set(new TraceRecord(departure.value(), sha256, csv))
+        .onDuplicateKeyIgnore()
+        .execute());
+  }
+
+  @Override
+  public Optional<String> trace(FlightId departure, String sha256) {
+    return db.read(sql -> sql.selectFrom(TRACE)
+        .where(TRACE.FLIGHT_ID.eq(departure.value()), TRACE.SHA256.eq(sha256))
+        .fetchOptional(TRACE.CSV));
+  }
+
+  @Override
+  public void close() throws InterruptedException {
+    writer.interrupt();
+    writer.join();
+  }
+}

@@ -1,0 +1,75 @@
+package neatlanyard.store.fleet;
+
+import static neatlanyard.store.generated.Tables.FLIGHT;
+import static neatlanyard.store.generated.Tables.ROSTERED;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import neatlanyard.core.fleet.AirfieldId;
+import neatlanyard.core.fleet.CrewId;
+import neatlanyard.core.fleet.Flight;
+import neatlanyard.core.fleet.FlightId;
+import neatlanyard.core.fleet.Flights;
+import neatlanyard.core.fleet.Rostered;
+import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.fleet.TailId;
+import neatlanyard.store.db.Database;
+import neatlanyard.store.generated.tables.records.FlightRecord;
+import neatlanyard.store.generated.tables.records.RosteredRecord;
+import org.jooq.DSLContext;
+
+/** Flights in the database. */
+public final class StoredFlights implements Flights {
+  private final Database db;
+
+  public StoredFlights(Database db) {
+    this.db = db;
+  }
+
+  @Override
+  public Optional<Flight> find(FlightId id) {
+    return db.read(sql -> sql.selectFrom(FLIGHT).where(FLIGHT.ID.eq(id.value())).fetchOptional()
+        .map(f -> of(f, crews(sql).getOrDefault(f.getId(), List.of()))));
+  }
+
+  @Override
+  public List<Flight> all() {
+    return db.read(sql -> {
+      Map<String, List<Rostered>> crews = crews(sql);
+      return sql.selectFrom(FLIGHT).orderBy(FLIGHT.DEPARTS_AT, FLIGHT.ID)
+          .fetch(f -> of(f, crews.getOrDefault(f.getId(), List.of())));
+    });
+  }
+
+  @Override
+  public void add(List<Flight> flights) {
+    flights.stream().filter(f -> find(f.id()).isPresent()).findFirst().ifPresent(f -> {
+      throw new IllegalArgumentException("The flight '%s' is there already.".formatted(f.id()));
+    });
+    db.write(sql -> {
+      for (Flight f : flights) {
+        sql.insertInto(FLIGHT).set(new FlightRecord(
+            f.id().value(), f.number(), f.tail().value(), f.from().value(), f.to().value(), f.departs().toEpochMilli())).execute();
+        f.crew().forEach(r -> sql.insertInto(ROSTERED).set(new RosteredRecord(
+            f.id().value(), r.seat().name(), r.who().value(), r.commander(), r.flying())).execute());
+      }
+    });
+  }
+
+  private static Map<String, List<Rostered>> crews(DSLContext sql) {
+    return sql.selectFrom(ROSTERED).orderBy(ROSTERED.SEAT)
+        .fetchGroups(ROSTERED.FLIGHT_ID, StoredFlights::of);
+  }
+
+  private static Rostered of(RosteredRecord r) {
+    return new Rostered(new CrewId(r.getWho()), Seat.valueOf(r.getSeat()), r.getCommander(), r.getFlying());
+  }
+
+  private static Flight of(FlightRecord f, List<Rostered> crew) {
+    return new Flight(
+        new FlightId(f.getId()), f.getNumber(), new TailId(f.getTail()), new AirfieldId(f.getFromAirfield()),
+        new AirfieldId(f.getToAirfield()), Instant.ofEpochMilli(f.getDepartsAt()), crew);
+  }
+}
