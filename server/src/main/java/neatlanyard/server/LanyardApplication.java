@@ -9,6 +9,8 @@ import org.springframework.boot.context.properties.EnableConfigurationProperties
 @EnableConfigurationProperties(Settings.class)
 public class LanyardApplication {
   public static void main(String[] args) {
+    System.setProperty("org.jooq.no-logo", "true");
+    System.setProperty("org.jooq.no-tips", "true");
     SpringApplication.run(LanyardApplication.class, args);
   }
 }

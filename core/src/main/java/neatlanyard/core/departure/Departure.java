@@ -40,6 +40,7 @@ public final class Departure {
   private final Opened opened;
   private long lastNumber;
   private Optional<Card> card = Optional.empty();
+  private long cardNumber;
   private final Map<Seat, CrewId> seats;
   private final Map<StepId, List<Mark>> marks;
   private final Map<UUID, Find> finds;
@@ -62,6 +63,7 @@ public final class Departure {
     this.opened = before.opened;
     this.lastNumber = before.lastNumber;
     this.card = before.card;
+    this.cardNumber = before.cardNumber;
     this.seats = new EnumMap<>(before.seats);
     this.marks = new HashMap<>(before.marks);
     this.finds = new LinkedHashMap<>(before.finds);
@@ -106,7 +108,10 @@ public final class Departure {
     switch (entry.event()) {
       case Opened again -> throw new IllegalArgumentException("Opened twice: " + again.flight().number());
       case Event.SeatTaken e -> seats.put(e.seat(), entry.by());
-      case Event.DaySet e -> card = Optional.of(Card.cut(pack, opened.tail(), opened.flight().flyingSeat(), e.day()));
+      case Event.DaySet e -> {
+        card = Optional.of(Card.cut(pack, opened.tail(), opened.flight().flyingSeat(), e.day()));
+        cardNumber = entry.number();
+      }
       case Event.StepDone e -> mark(e.step(), markOf(entry, Mark.Outcome.DONE, "", Optional.empty()));
       case Event.StepNotToday e -> mark(e.step(), markOf(entry, Mark.Outcome.NOT_TODAY, e.reason(), Optional.empty()));
       case Event.StepUndone e -> unmark(e.step(), m -> m.by().equals(entry.by()));
@@ -162,6 +167,11 @@ public final class Departure {
 
   public Optional<Card> card() {
     return card;
+  }
+
+  /** Number of the entry that the card was cut by; 0 before there is one. */
+  public long cardNumber() {
+    return cardNumber;
   }
 
   public Map<Seat, CrewId> seats() {

@@ -1,4 +1,4 @@
-package neatlanyard.server.web;
+package neatlanyard.server.problem;
 
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;

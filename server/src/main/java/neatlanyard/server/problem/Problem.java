@@ -1,4 +1,4 @@
-package neatlanyard.server.web;
+package neatlanyard.server.problem;
 
 import java.util.List;
 import neatlanyard.core.departure.Refusal;

@@ -1,0 +1,81 @@
+package neatlanyard.server;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
+import neatlanyard.core.fleet.Accounts;
+import neatlanyard.core.fleet.CrewId;
+import neatlanyard.core.fleet.Fleet;
+import neatlanyard.core.fleet.Flights;
+import neatlanyard.core.fleet.Role;
+import neatlanyard.server.fleet.DemoSignIns;
+import neatlanyard.server.fleet.FleetDesk;
+import neatlanyard.server.fleet.SignIns;
+import neatlanyard.server.sop.PackDesk;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.web.server.context.WebServerApplicationContext;
+import org.springframework.stereotype.Component;
+
+/** What happens once at the start: the first administrator, or the demo's data, and the address on the terminal. */
+@Component
+class FirstStart implements ApplicationRunner {
+  private static final CrewId DEMO = new CrewId("demo-loader");
+
+  private final Settings settings;
+  private final Accounts accounts;
+  private final Flights flights;
+  private final FleetDesk fleet;
+  private final PackDesk packs;
+  private final SignIns signIns;
+  private final DemoSignIns demo;
+  private final WebServerApplicationContext server;
+
+  FirstStart(
+      Settings settings, Accounts accounts, Flights flights, FleetDesk fleet, PackDesk packs, SignIns signIns,
+      DemoSignIns demo, WebServerApplicationContext server) {
+    this.settings = settings;
+    this.accounts = accounts;
+    this.flights = flights;
+    this.fleet = fleet;
+    this.packs = packs;
+    this.signIns = signIns;
+    this.demo = demo;
+    this.server = server;
+  }
+
+  @Override
+  public void run(ApplicationArguments args) throws IOException {
+    StringBuilder says = new StringBuilder();
+    if (settings.demo()) {
+      loadDemo();
+      says.append("Demo data is loaded; the demo's sign-ins stand on the sign-in page.%n".formatted());
+    } else if (accounts.all().isEmpty()) {
+      String password = signIns.oneTime(new CrewId("administrator"), "Administrator", Role.ADMINISTRATOR);
+      says.append("First start. Sign in as 'administrator' with the one-time password %s%n".formatted(password));
+    }
+    int port = server.getWebServer() == null ? 0 : server.getWebServer().getPort();
+    says.append("Neat Lanyard is ready at http://localhost:%d".formatted(port));
+    System.out.println(says);
+  }
+
+  /** Through the same importers a user has; what is there already stays. */
+  private void loadDemo() throws IOException {
+    Path folder = settings.demoFolder();
+    if (fleet.fleet().equals(Fleet.NONE)) {
+      fleet.bringInFleet(Files.readString(folder.resolve("fleet.yaml")), DEMO);
+    }
+    try (Stream<Path> files = Files.list(folder.resolve("packs"))) {
+      List<Path> sorted = files.filter(f -> f.toString().endsWith(".yaml")).sorted().toList();
+      for (Path pack : sorted) {
+        packs.bringIn(Files.readString(pack), DEMO);
+      }
+    }
+    if (flights.all().isEmpty()) {
+      fleet.bringInFlights(Files.readString(folder.resolve("flights.yaml")));
+    }
+    demo.load();
+  }
+}

@@ -1,0 +1,140 @@
+package neatlanyard.server.departure;
+
+import java.time.InstantSource;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.concurrent.locks.LockSupport;
+import java.util.stream.Stream;
+import neatlanyard.core.controls.ControlCheck;
+import neatlanyard.core.controls.ControlSpec;
+import neatlanyard.core.controls.Trace;
+import neatlanyard.core.controls.Trace.Sample;
+import neatlanyard.core.departure.Event;
+import neatlanyard.core.departure.Proposal;
+import neatlanyard.core.departure.Refusal;
+import neatlanyard.core.record.Chain;
+import neatlanyard.formats.controls.TraceCsv;
+import neatlanyard.formats.text.Doc;
+import neatlanyard.formats.text.Read;
+import neatlanyard.server.Settings;
+import neatlanyard.server.controls.ControlViews.Behaviour;
+import neatlanyard.server.controls.ControlViews.JudgementView;
+import neatlanyard.server.controls.ControlViews.Samples;
+import neatlanyard.server.controls.JudgementWords;
+import neatlanyard.server.controls.SimulatedAircraft;
+import neatlanyard.server.departure.DepartureViews.ControlsForm;
+import neatlanyard.server.fleet.SignedIn;
+import neatlanyard.server.problem.Problem;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The flight control check: the simulated aircraft's data as it comes, and recorded traces. */
+@RestController
+class ControlsController {
+  private static final Logger LOG = LoggerFactory.getLogger(ControlsController.class);
+  private static final String SOURCE = "simulated aircraft";
+  /** Samples sent together: ten pictures a second. */
+  private static final int TOGETHER = SimulatedAircraft.RATE_HZ / 10;
+
+  private final Departures departures;
+  private final InstantSource clock;
+  private final JsonMapper json;
+  private final double pace;
+  private final Set<DepartureDesk> running = ConcurrentHashMap.newKeySet();
+  private final AtomicLong checks = new AtomicLong();
+
+  ControlsController(Departures departures, InstantSource clock, JsonMapper json, Settings settings) {
+    this.departures = departures;
+    this.clock = clock;
+    this.json = json;
+    this.pace = settings.simulatedPace();
+  }
+
+  @GetMapping("/api/simulated-aircraft")
+  List<Behaviour> behaviours() {
+    return Arrays.stream(SimulatedAircraft.Behaviour.values()).map(b -> new Behaviour(Doc.written(b), b.words())).toList();
+  }
+
+  /** Starts a check; its samples come on the departure's stream, its judgement in the log when it ends. */
+  @PostMapping("/api/departures/{id}/controls")
+  @ResponseStatus(HttpStatus.ACCEPTED)
+  void start(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @RequestBody ControlsForm form) {
+    DepartureDesk desk = departures.require(id);
+    String device = DepartureController.device(form.device() == null ? "" : form.device());
+    SimulatedAircraft.Behaviour behaviour = Stream.of(SimulatedAircraft.Behaviour.values())
+        .filter(b -> Doc.written(b).equals(form.behaviour()))
+        .findFirst()
+        .orElseThrow(() -> Problem.bad("no-such-behaviour", "The simulated aircraft does not know '%s'.".formatted(form.behaviour())));
+    if (desk.state().seatOf(who.id()).isEmpty()) {
+      throw Problem.refused(new Refusal("no-seat", "You have not taken a seat in this departure.", "Take your seat first."));
+    }
+    if (desk.state().tiedOff().isPresent()) {
+      throw Problem.refused(new Refusal("tied-off", "This departure is tied off.", "Its record stands."));
+    }
+    if (!running.add(desk)) {
+      throw Problem.refused(new Refusal("under-way", "A control check is under way.", "Watch it to its end."));
+    }
+    Thread.ofVirtual().start(() -> run(desk, who, device, behaviour));
+  }
+
+  private void run(DepartureDesk desk, SignedIn who, String device, SimulatedAircraft.Behaviour behaviour) {
+    try {
+      ControlSpec spec = desk.state().pack().controls();
+      List<Sample> samples = SimulatedAircraft.check(spec, behaviour);
+      long check = checks.incrementAndGet();
+      for (int i = 0; i < samples.size(); i += TOGETHER) {
+        List<Sample> some = samples.subList(i, Math.min(samples.size(), i + TOGETHER));
+        Samples frame = new Samples(check, i == 0, some.stream().map(ControlsController::values).toList());
+        desk.tell(new Subscriber.Message("samples", "", json.writeValueAsString(frame)));
+        LockSupport.parkNanos((long) (TOGETHER * 1e9 / SimulatedAircraft.RATE_HZ / pace));
+      }
+      String csv = TraceCsv.write(samples, spec);
+      String sha = Chain.sha256(csv);
+      departures.keepTrace(desk.state().opened().flight().id(), sha, csv);
+      desk.take(new Proposal(UUID.randomUUID(), clock.instant(), who.id(), device,
+          new Event.ControlsChecked(SOURCE, sha, ControlCheck.judge(spec, Trace.of(spec.channels(), samples)))));
+    } catch (RuntimeException e) {
+      LOG.warn("The control check of {} ended without a judgement: {}", desk.state().opened().flight().id(), e.getMessage());
+      desk.tell(new Subscriber.Message("samples-lost", "", "{}"));
+    } finally {
+      running.remove(desk);
+    }
+  }
+
+  private static List<Double> values(Sample s) {
+    List<Double> values = new ArrayList<>(List.of(s.seconds(), s.pitchPct(), s.rollPct(), s.yawPct()));
+    values.addAll(s.surfacesDeg());
+    return values;
+  }
+
+  /** Judges a recorded trace by this type's limits. It is shown, not logged: it is not this aircraft now. */
+  @PostMapping(path = "/api/departures/{id}/recorded-controls", consumes = MediaType.TEXT_PLAIN_VALUE)
+  JudgementView recorded(@PathVariable String id, @RequestBody String csv) {
+    ControlSpec spec = departures.state(id).pack().controls();
+    return switch (TraceCsv.read(csv, spec)) {
+      case Read.Good<Trace> good -> JudgementWords.view(ControlCheck.judge(spec, good.value()));
+      case Read.Bad<Trace> bad -> throw Problem.faulty("The trace has faults.", bad.faults());
+    };
+  }
+
+  /** A trace of this departure as CSV. */
+  @GetMapping(path = "/api/departures/{id}/traces/{sha256}", produces = "text/csv")
+  String trace(@PathVariable String id, @PathVariable String sha256) {
+    return departures.trace(id, sha256);
+  }
+}

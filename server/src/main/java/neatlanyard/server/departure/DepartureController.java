@@ -1,0 +1,158 @@
+package neatlanyard.server.departure;
+
+import java.time.InstantSource;
+import java.util.List;
+import java.util.UUID;
+import neatlanyard.core.departure.Departure;
+import neatlanyard.core.departure.Event;
+import neatlanyard.core.departure.Proposal;
+import neatlanyard.core.fleet.Airfield;
+import neatlanyard.core.fleet.AirfieldId;
+import neatlanyard.core.sop.Day;
+import neatlanyard.core.weather.StationReport;
+import neatlanyard.core.weather.Sun;
+import neatlanyard.formats.record.EntryJson;
+import neatlanyard.server.departure.DepartureViews.Accepted;
+import neatlanyard.server.departure.DepartureViews.DayForm;
+import neatlanyard.server.departure.DepartureViews.DepartureLine;
+import neatlanyard.server.departure.DepartureViews.DepartureView;
+import neatlanyard.server.departure.DepartureViews.EventForm;
+import neatlanyard.server.fleet.FleetDesk;
+import neatlanyard.server.fleet.SignedIn;
+import neatlanyard.server.problem.Problem;
+import neatlanyard.server.weather.Reports;
+import neatlanyard.server.weather.StationService;
+import neatlanyard.server.weather.WeatherViews.ReportView;
+import org.springframework.http.MediaType;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Departures: the list, one of them, its live stream, and the events that devices send. */
+@RestController
+class DepartureController {
+  private static final int LONGEST_DEVICE = 60;
+
+  private final Departures departures;
+  private final DepartureViewer viewer;
+  private final FleetDesk fleet;
+  private final StationService stations;
+  private final Reports reports;
+  private final InstantSource clock;
+  private final JsonMapper json;
+
+  DepartureController(
+      Departures departures, DepartureViewer viewer, FleetDesk fleet, StationService stations, Reports reports,
+      InstantSource clock, JsonMapper json) {
+    this.departures = departures;
+    this.viewer = viewer;
+    this.fleet = fleet;
+    this.stations = stations;
+    this.reports = reports;
+    this.clock = clock;
+    this.json = json;
+  }
+
+  @GetMapping("/api/departures")
+  List<DepartureLine> all(@AuthenticationPrincipal SignedIn who) {
+    return departures.flights().stream()
+        .map(f -> viewer.line(f, departures.find(f.id()).map(DepartureDesk::state), who))
+        .toList();
+  }
+
+  @PostMapping("/api/departures/{id}/open")
+  DepartureView open(@AuthenticationPrincipal SignedIn who, @PathVariable String id) {
+    return viewer.view(departures.open(id, who, "server").state());
+  }
+
+  @GetMapping("/api/departures/{id}")
+  DepartureView one(@PathVariable String id) {
+    return viewer.view(departures.state(id));
+  }
+
+  @GetMapping(path = "/api/departures/{id}/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+  SseEmitter stream(@PathVariable String id) {
+    return departures.require(id).subscribe().emitter();
+  }
+
+  /** The latest report of the airfield of departure from the station service, read. */
+  @GetMapping("/api/departures/{id}/report")
+  ReportView report(@PathVariable String id) {
+    AirfieldId from = departures.state(id).opened().flight().from();
+    String text = stations.latest(from).orElseThrow(() -> Problem.notFound(
+        "The %s has no report of %s; type it over.".formatted(stations.name(), from)));
+    return view(text, stations.name(), stations.simulated());
+  }
+
+  /** A report as typed over, read. */
+  @PostMapping(path = "/api/station-reports/reading", consumes = MediaType.TEXT_PLAIN_VALUE)
+  ReportView reading(@RequestBody String text) {
+    return view(text, "typed over", false);
+  }
+
+  private ReportView view(String text, String source, boolean simulated) {
+    StationReport report = reports.read(text);
+    return new ReportView(report.text(), source, simulated, reports.facts(report));
+  }
+
+  @PostMapping("/api/departures/{id}/events")
+  Accepted event(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @RequestBody EventForm form) {
+    DepartureDesk desk = departures.require(id);
+    String kind = form.kind().orElseThrow(() -> Problem.bad("bad-event", "The event has no kind."));
+    JsonNode body = form.body().orElseThrow(() -> Problem.bad("bad-event", "The event has no body."));
+    return new Accepted(desk.take(new Proposal(
+        eventId(form), form.deviceAt().orElse(clock.instant()), who.id(), device(form.device().orElse("")),
+        event(kind, body, desk.state()))));
+  }
+
+  private static UUID eventId(EventForm form) {
+    try {
+      UUID id = UUID.fromString(form.id().orElse(""));
+      if (id.version() == 7) {
+        return id;
+      }
+    } catch (IllegalArgumentException e) {
+      // Said below, together with a wrong version.
+    }
+    throw Problem.bad("bad-event", "The event's id is not a UUID of version 7.");
+  }
+
+  static String device(String device) {
+    if (!device.matches("[A-Za-z0-9-]{1," + LONGEST_DEVICE + "}")) {
+      throw Problem.bad("bad-event", "The device's name is 1 to %d letters, digits or hyphens.".formatted(LONGEST_DEVICE));
+    }
+    return device;
+  }
+
+  private Event event(String kind, JsonNode body, Departure now) {
+    try {
+      return switch (kind) {
+        case "day-set" -> new Event.DaySet(day(json.treeToValue(body, DayForm.class), now));
+        case "controls-checked" -> throw Problem.bad("bad-event", "A control check comes from the aircraft's data, not from a device.");
+        default -> EntryJson.event(kind, body);
+      };
+    } catch (JacksonException e) {
+      throw Problem.bad("bad-event", "The body of '%s' does not fit: %s".formatted(kind, e.getOriginalMessage()));
+    } catch (IllegalArgumentException e) {
+      throw Problem.bad("bad-event", String.valueOf(e.getMessage()));
+    }
+  }
+
+  private Day day(DayForm form, Departure now) {
+    StationReport report = reports.read(form.report() == null ? "" : form.report());
+    AirfieldId from = now.opened().flight().from();
+    if (!report.station().equals(from.value())) {
+      throw Problem.bad("other-station", "The report is of %s; the flight departs from %s.".formatted(report.station(), from));
+    }
+    Airfield airfield = fleet.fleet().airfield(from).orElseThrow(() -> Problem.notFound("The fleet has no airfield " + from));
+    boolean dark = Sun.dark(clock.instant(), airfield);
+    return new Day(report, form.simulated(), dark, form.firstFlight(), form.fuelling(), form.afterMaintenance());
+  }
+}

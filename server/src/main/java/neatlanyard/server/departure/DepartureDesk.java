@@ -1,0 +1,167 @@
+package neatlanyard.server.departure;
+
+import java.time.Instant;
+import java.time.InstantSource;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.concurrent.CompletionException;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.locks.ReentrantLock;
+import java.util.function.Function;
+import neatlanyard.core.departure.Admission;
+import neatlanyard.core.departure.Departure;
+import neatlanyard.core.departure.DepartureLog;
+import neatlanyard.core.departure.DepartureLog.Kept;
+import neatlanyard.core.departure.Entry;
+import neatlanyard.core.departure.Event;
+import neatlanyard.core.departure.Proposal;
+import neatlanyard.core.departure.Refusal;
+import neatlanyard.core.fleet.FlightId;
+import neatlanyard.core.record.Chain;
+import neatlanyard.core.sop.Pack;
+import neatlanyard.formats.record.EntryJson;
+import neatlanyard.server.problem.Problem;
+
+/** The one place through which a departure changes: one event at a time, on the disk before anybody is told. */
+final class DepartureDesk {
+  private record Seen(long number, Proposal proposal) {}
+
+  private final FlightId id;
+  private final DepartureLog log;
+  private final InstantSource clock;
+  private final Function<Departure, Subscriber.Message> news;
+  private final ReentrantLock lock = new ReentrantLock(true);
+  private final Map<UUID, Seen> seen = new HashMap<>();
+  private final Set<Subscriber> subscribers = ConcurrentHashMap.newKeySet();
+  private volatile Departure state;
+  private String head;
+
+  private DepartureDesk(
+      FlightId id, DepartureLog log, InstantSource clock, Function<Departure, Subscriber.Message> news, Departure state) {
+    this.id = id;
+    this.log = log;
+    this.clock = clock;
+    this.news = news;
+    this.state = state;
+    this.head = Chain.GENESIS;
+  }
+
+  /** A desk for a departure whose log is kept already. @param kept at least its opening */
+  static DepartureDesk resume(
+      FlightId id, DepartureLog log, InstantSource clock, Function<Departure, Subscriber.Message> news,
+      Function<Event.Opened, Pack> packs, List<Kept> kept) {
+    List<Entry> entries = kept.stream().map(k -> EntryJson.read(k.json())).toList();
+    if (!(entries.getFirst().event() instanceof Event.Opened opened)) {
+      throw new IllegalStateException("The log of %s does not begin with its opening".formatted(id));
+    }
+    DepartureDesk desk = new DepartureDesk(id, log, clock, news, Departure.fold(packs.apply(opened), entries));
+    entries.forEach(e -> desk.seen.put(e.id(), new Seen(e.number(), proposal(e))));
+    desk.head = kept.getLast().hash();
+    return desk;
+  }
+
+  /** A desk for a departure that is opened now. */
+  static DepartureDesk open(
+      FlightId id, DepartureLog log, InstantSource clock, Function<Departure, Subscriber.Message> news, Pack pack, Proposal opening) {
+    if (!(opening.event() instanceof Event.Opened opened)) {
+      throw new IllegalArgumentException("A departure is opened by its opening");
+    }
+    DepartureDesk desk = new DepartureDesk(id, log, clock, news, Departure.open(pack, opened));
+    Entry entry = new Entry(1, opening.id(), clock.instant(), opening.deviceAt(), opening.by(), Optional.empty(), opening.device(), opened);
+    desk.write(entry);
+    desk.seen.put(entry.id(), new Seen(1, opening));
+    return desk;
+  }
+
+  private static Proposal proposal(Entry e) {
+    return new Proposal(e.id(), e.deviceAt(), e.by(), e.device(), e.event());
+  }
+
+  Departure state() {
+    return state;
+  }
+
+  String head() {
+    lock.lock();
+    try {
+      return head;
+    } finally {
+      lock.unlock();
+    }
+  }
+
+  /**
+   * Takes an event in.
+   *
+   * @return the number of the entry; for an event that was taken before, the number it got then
+   * @throws Problem saying why it is refused
+   */
+  long take(Proposal proposal) {
+    lock.lock();
+    try {
+      Seen before = seen.get(proposal.id());
+      if (before != null) {
+        return again(before, proposal);
+      }
+      Admission.refusal(state, proposal).ifPresent(r -> {
+        throw Problem.refused(r);
+      });
+      Instant now = clock.instant();
+      Entry entry = new Entry(
+          state.lastNumber() + 1, proposal.id(), now, proposal.deviceAt(), proposal.by(), state.seatOf(proposal.by()),
+          proposal.device(), proposal.event());
+      Departure next = state.apply(entry);
+      write(entry);
+      seen.put(entry.id(), new Seen(entry.number(), proposal));
+      state = next;
+      tell(news.apply(next));
+      return entry.number();
+    } finally {
+      lock.unlock();
+    }
+  }
+
+  private static long again(Seen before, Proposal proposal) {
+    boolean same = before.proposal.by().equals(proposal.by()) && before.proposal.event().equals(proposal.event());
+    if (!same) {
+      throw Problem.refused(new Refusal("id-used", "That event's id was used for another event.", "Send it under a new id."));
+    }
+    return before.number;
+  }
+
+  private void write(Entry entry) {
+    EntryJson.Kept kept = EntryJson.write(entry, head);
+    try {
+      log.append(id, new Kept(entry.number(), entry.id(), kept.json(), kept.hash())).toCompletableFuture().join();
+    } catch (CompletionException e) {
+      throw Problem.of(org.springframework.http.HttpStatus.SERVICE_UNAVAILABLE, "not-kept",
+          "It could not be written to the disk, and was not taken.", "Your device keeps it and tries again; tell maintenance control if it goes on.");
+    }
+    head = kept.hash();
+  }
+
+  /** Adds a listener, who is told at once how things stand. */
+  Subscriber subscribe() {
+    List<Subscriber> self = new ArrayList<>();
+    Subscriber subscriber = new Subscriber(() -> subscribers.removeAll(self));
+    self.add(subscriber);
+    lock.lock();
+    try {
+      subscriber.tell(news.apply(state));
+      subscribers.add(subscriber);
+    } finally {
+      lock.unlock();
+    }
+    subscriber.start();
+    return subscriber;
+  }
+
+  void tell(Subscriber.Message message) {
+    subscribers.forEach(s -> s.tell(message));
+  }
+}

@@ -1,0 +1,185 @@
+package neatlanyard.server.departure;
+
+import java.time.Instant;
+import java.time.InstantSource;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import neatlanyard.core.controls.Axis;
+import neatlanyard.core.controls.ControlSpec;
+import neatlanyard.core.departure.Departure;
+import neatlanyard.core.departure.Event;
+import neatlanyard.core.fleet.Airfield;
+import neatlanyard.core.fleet.AirfieldId;
+import neatlanyard.core.fleet.Flight;
+import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.sop.Card;
+import neatlanyard.core.sop.Day;
+import neatlanyard.core.sop.Planform;
+import neatlanyard.core.weather.Phenomenon;
+import neatlanyard.core.weather.Sun;
+import neatlanyard.formats.text.Doc;
+import neatlanyard.server.departure.DepartureViews.AerofoilView;
+import neatlanyard.server.departure.DepartureViews.AxisView;
+import neatlanyard.server.departure.DepartureViews.CardView;
+import neatlanyard.server.departure.DepartureViews.ChannelView;
+import neatlanyard.server.departure.DepartureViews.CrewView;
+import neatlanyard.server.departure.DepartureViews.DayView;
+import neatlanyard.server.departure.DepartureViews.DepartureLine;
+import neatlanyard.server.departure.DepartureViews.DepartureView;
+import neatlanyard.server.departure.DepartureViews.DiscView;
+import neatlanyard.server.departure.DepartureViews.Header;
+import neatlanyard.server.departure.DepartureViews.ItemView;
+import neatlanyard.server.departure.DepartureViews.LeftOutView;
+import neatlanyard.server.departure.DepartureViews.PartView;
+import neatlanyard.server.departure.DepartureViews.PlaceName;
+import neatlanyard.server.departure.DepartureViews.PlaceView;
+import neatlanyard.server.departure.DepartureViews.PlanformView;
+import neatlanyard.server.fleet.FleetDesk;
+import neatlanyard.server.fleet.SignedIn;
+import neatlanyard.server.weather.Reports;
+import org.springframework.stereotype.Component;
+
+/** Puts a departure's flight and card into what the screens show. */
+@Component
+class DepartureViewer {
+  /** Inputs stand before the surfaces in a sample: time and three axes. */
+  private static final int FIRST_SURFACE = 1 + Axis.values().length;
+
+  private final FleetDesk fleet;
+  private final Reports reports;
+  private final ProgressViewer progress;
+  private final InstantSource clock;
+
+  DepartureViewer(FleetDesk fleet, Reports reports, ProgressViewer progress, InstantSource clock) {
+    this.fleet = fleet;
+    this.reports = reports;
+    this.progress = progress;
+    this.clock = clock;
+  }
+
+  DepartureView view(Departure d) {
+    return new DepartureView(header(d), d.card().map(c -> card(d, c)), progress.progress(d));
+  }
+
+  DepartureLine line(Flight flight, Optional<Departure> opened, SignedIn who) {
+    String note = opened.flatMap(Departure::tiedOff)
+        .map(t -> "tied off " + time(t.at(), flight.from()))
+        .orElseGet(() -> opened.map(d -> progress.progress(d).beads().stream()
+            .filter(b -> b.state().equals("current")).map(DepartureViews.BeadView::title).findFirst().orElse(""))
+            .orElse(""));
+    return new DepartureLine(
+        flight.id().value(), flight.number(), flight.tail().value(),
+        fleet.fleet().tail(flight.tail()).map(t -> t.type().value()).orElse(""), place(flight.from()), place(flight.to()),
+        flight.departs(), zone(flight.from()).getId(), crew(flight), flight.place(who.id()).isPresent(),
+        opened.isPresent(), opened.flatMap(Departure::tiedOff).isPresent(), opened.map(d -> d.tags().size()).orElse(0), note);
+  }
+
+  private Header header(Departure d) {
+    Event.Opened o = d.opened();
+    Flight f = o.flight();
+    Seat reader = d.pack().policy().checklistVoice().reader().seats(f.flyingSeat()).iterator().next();
+    return new Header(
+        f.id().value(), f.number(), f.tail().value(), o.tail().type().value(), place(f.from()), place(f.to()), f.departs(),
+        zone(f.from()).getId(), d.pack().title(), o.revision(), crew(f), d.pack().policy().checklistVoice().words(),
+        Doc.written(reader), d.pack().policy().controlCheckWhen().words(), axes(d.pack().controls()));
+  }
+
+  private static List<AxisView> axes(ControlSpec spec) {
+    List<AxisView> axes = new ArrayList<>();
+    List<String> channels = spec.channels();
+    for (Axis axis : Axis.values()) {
+      Stream<ChannelView> surfaces = spec.surfaces().stream()
+          .filter(s -> s.axis() == axis)
+          .map(s -> new ChannelView(
+              FIRST_SURFACE + channels.indexOf(s.id()), s.name(),
+              Math.min(s.positiveDeg(), s.negativeDeg()), Math.max(s.positiveDeg(), s.negativeDeg())));
+      Stream<ChannelView> spoilers = spec.spoilers().stream()
+          .filter(s -> axis == Axis.ROLL)
+          .map(s -> new ChannelView(FIRST_SURFACE + channels.indexOf(s.id()), s.name(), 0, s.outDeg()));
+      axes.add(new AxisView(axis.title(), axis.toward(1), axis.toward(-1), Stream.concat(surfaces, spoilers).toList()));
+    }
+    return axes;
+  }
+
+  private CardView card(Departure d, Card card) {
+    return new CardView(
+        d.cardNumber(),
+        day(d, card.day()),
+        card.parts().stream().map(DepartureViewer::part).toList(),
+        card.leftOut().stream()
+            .map(l -> new LeftOutView(Doc.written(l.procedure().stage()), l.step().challenge(), l.why())).toList(),
+        d.pack().places().stream()
+            .map(p -> new PlaceView(p.id().value(), p.name(), p.x(), p.y(), p.width(), p.height())).toList(),
+        planform(d.pack().planform()));
+  }
+
+  private static PartView part(Card.Part p) {
+    List<String> seats = Stream.of(Seat.values())
+        .filter(s -> p.items().stream().allMatch(i -> i.seats().contains(s)))
+        .map(Doc::written)
+        .toList();
+    return new PartView(
+        p.procedure().id().value(), p.procedure().title(), Doc.written(p.procedure().stage()),
+        Doc.written(p.procedure().kind()), seats, p.items().stream().map(DepartureViewer::item).toList());
+  }
+
+  private static ItemView item(Card.Item i) {
+    return new ItemView(
+        i.step().id().value(), i.step().challenge(), i.step().response(), i.step().caution(), i.step().place().value(),
+        i.seats().stream().sorted().map(Doc::written).toList(), i.added(), i.step().belowLine());
+  }
+
+  private DayView day(Departure d, Day day) {
+    String weather = Stream.concat(
+            day.report().weather().stream().map(Phenomenon::words),
+            day.report().temperatureC().stream().mapToObj(Reports::degrees))
+        .collect(java.util.stream.Collectors.joining(", "));
+    return new DayView(
+        day.report().text(), day.simulatedReport(), reports.facts(day.report()), day.dark(), light(d, day), weather,
+        day.firstFlight(), day.fuelling(), day.afterMaintenance());
+  }
+
+  /** "dark until 08:52" or "light until 15:31", in the airfield's own time. */
+  private String light(Departure d, Day day) {
+    String now = day.dark() ? "dark" : "light";
+    AirfieldId from = d.opened().flight().from();
+    return fleet.fleet().airfield(from)
+        .flatMap(a -> Sun.nextPassing(clock.instant(), a, Sun.DARK_BELOW_DEG))
+        .map(t -> "%s until %s".formatted(now, time(t, from)))
+        .orElse(now);
+  }
+
+  private static PlanformView planform(Planform p) {
+    return new PlanformView(
+        p.lengthM(), p.fuselageWidthM(), aerofoil(p.wing()), aerofoil(p.tailplane()),
+        p.propellers().stream().map(x -> new DiscView(x.x(), x.y(), x.diameterM())).toList());
+  }
+
+  private static AerofoilView aerofoil(Planform.Aerofoil a) {
+    return new AerofoilView(a.spanM(), a.rootY(), a.rootChordM(), a.tipY(), a.tipChordM());
+  }
+
+  private List<CrewView> crew(Flight f) {
+    return f.crew().stream()
+        .map(r -> new CrewView(
+            r.who().value(), fleet.fleet().member(r.who()).map(m -> m.name()).orElse(r.who().value()),
+            Doc.written(r.seat()), r.commander(), r.flying()))
+        .toList();
+  }
+
+  private PlaceName place(AirfieldId id) {
+    return new PlaceName(id.value(), fleet.fleet().airfield(id).map(Airfield::name).orElse(id.value()));
+  }
+
+  private ZoneId zone(AirfieldId id) {
+    return fleet.fleet().airfield(id).map(Airfield::zone).orElse(java.time.ZoneOffset.UTC);
+  }
+
+  private String time(Instant at, AirfieldId where) {
+    return DateTimeFormatter.ofPattern("HH:mm").format(at.atZone(zone(where)));
+  }
+}

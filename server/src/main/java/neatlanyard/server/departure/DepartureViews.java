@@ -1,0 +1,122 @@
+package neatlanyard.server.departure;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import neatlanyard.server.controls.ControlViews.JudgementView;
+import tools.jackson.databind.JsonNode;
+
+/** What the interface is told of departures. All rules have been applied: it shows these and works nothing out. */
+public final class DepartureViews {
+  private DepartureViews() {}
+
+  /** One line of the list. @param yours whether the one who asks is on the crew */
+  public record DepartureLine(
+      String id, String number, String tail, String type, PlaceName from, PlaceName to, Instant departs, String zone,
+      List<CrewView> crew, boolean yours, boolean opened, boolean tiedOff, int tags, String note) {}
+
+  public record PlaceName(String id, String name) {}
+
+  public record CrewView(String id, String name, String seat, boolean commander, boolean flying) {}
+
+  public record DepartureView(Header header, Optional<CardView> card, Progress progress) {}
+
+  /** What does not change while a departure lasts. */
+  public record Header(
+      String id, String number, String tail, String type, PlaceName from, PlaceName to, Instant departs, String zone,
+      String pack, String revision, List<CrewView> crew, String checklistVoice, String reader, String controlCheckWhen,
+      List<AxisView> axes) {}
+
+  /** One axis of the control check as it is drawn. @param channels surfaces and spoilers with their full deflections */
+  public record AxisView(String name, String positive, String negative, List<ChannelView> channels) {}
+
+  /** @param column where its values stand in a sample @param least and @param most in degrees */
+  public record ChannelView(int column, String name, double least, double most) {}
+
+  /** @param key changes when the card is cut again */
+  public record CardView(
+      long key, DayView day, List<PartView> parts, List<LeftOutView> leftOut, List<PlaceView> places, PlanformView planform) {}
+
+  public record DayView(
+      String report, boolean simulated, List<String> facts, boolean dark, String light, String weather,
+      boolean firstFlight, boolean fuelling, boolean afterMaintenance) {}
+
+  public record PartView(String id, String title, String stage, String kind, List<String> seats, List<ItemView> items) {}
+
+  public record ItemView(
+      String id, String challenge, String response, String caution, String place, List<String> seats, String added,
+      boolean belowLine) {}
+
+  public record LeftOutView(String stage, String challenge, String why) {}
+
+  public record PlaceView(String id, String name, double x, double y, double width, double height) {}
+
+  public record AerofoilView(double spanM, double rootY, double rootChordM, double tipY, double tipChordM) {}
+
+  public record DiscView(double x, double y, double diameterM) {}
+
+  public record PlanformView(
+      double lengthM, double fuselageWidthM, AerofoilView wing, AerofoilView tailplane, List<DiscView> propellers) {}
+
+  /** How a departure stands. @param number of its last log entry @param cardKey see {@link CardView#key} */
+  public record Progress(
+      long number, long cardKey, List<BeadView> beads, Map<String, StepView> steps, Map<String, PartProgress> parts,
+      List<TagView> tags, List<TagView> inTheWay, List<SeatView> seats, List<FindView> finds,
+      Optional<ControlsView> controls, Optional<TiedOffView> tiedOff) {}
+
+  /** @param state done, current or ahead */
+  public record BeadView(String stage, String title, int done, int all, String state, Optional<Instant> due) {}
+
+  /** A step of which something was said. @param status open, part, done, again, not-today or find */
+  public record StepView(String status, boolean disagreed, List<MarkView> marks) {}
+
+  public record MarkView(String outcome, String by, String seat, Instant at, String words) {}
+
+  /** @param next the step asked for now; empty when nothing is @param stopped where the checklist was stopped, in words */
+  public record PartProgress(int done, int all, String next, String stopped, Optional<Instant> finished) {}
+
+  /**
+   * A tag.
+   *
+   * @param due title of the stage by whose end it must be gone
+   * @param stage the bead it hangs at
+   * @param go the stage in which it can be closed
+   * @param steps the steps that close it
+   * @param closes in words, what closes it
+   * @param late whether that stage is over
+   */
+  public record TagView(
+      String key, String title, String detail, String by, Optional<Instant> since, String stage, String due, String go,
+      List<String> steps, String closes, boolean mayStay, boolean late) {}
+
+  public record SeatView(String seat, String name, String id, boolean taken, String doing, int done, int all) {}
+
+  public record FindView(
+      String id, String step, String challenge, String note, String by, Instant at, String verdict, String words,
+      String decidedBy) {}
+
+  public record ControlsView(String source, Instant at, String by, String trace, JudgementView judgement) {}
+
+  public record TiedOffView(Instant at, String by, List<AcceptedView> accepted) {}
+
+  public record AcceptedView(String tag, String reason) {}
+
+  /**
+   * An event as a device sends it.
+   *
+   * @param id UUID version 7, the device's name for it
+   */
+  public record EventForm(
+      Optional<String> id, Optional<Instant> deviceAt, Optional<String> device, Optional<String> kind,
+      Optional<JsonNode> body) {}
+
+  /** @param number of the entry it became; the same when it is sent again */
+  public record Accepted(long number) {}
+
+  /** The state of the day as a device sends it; the rest is worked out. */
+  public record DayForm(
+      String report, boolean simulated, boolean firstFlight, boolean fuelling, boolean afterMaintenance) {}
+
+  public record ControlsForm(String device, String behaviour) {}
+}

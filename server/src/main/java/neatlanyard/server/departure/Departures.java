@@ -1,0 +1,136 @@
+package neatlanyard.server.departure;
+
+import java.time.InstantSource;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import neatlanyard.core.departure.Departure;
+import neatlanyard.core.departure.DepartureLog;
+import neatlanyard.core.departure.DepartureLog.Kept;
+import neatlanyard.core.departure.Event;
+import neatlanyard.core.departure.Proposal;
+import neatlanyard.core.departure.Refusal;
+import neatlanyard.core.fleet.CrewId;
+import neatlanyard.core.fleet.CrewMember;
+import neatlanyard.core.fleet.Flight;
+import neatlanyard.core.fleet.FlightId;
+import neatlanyard.core.fleet.Flights;
+import neatlanyard.core.fleet.Tail;
+import neatlanyard.server.fleet.FleetDesk;
+import neatlanyard.server.fleet.SignedIn;
+import neatlanyard.server.problem.Problem;
+import neatlanyard.server.sop.PackDesk;
+import org.springframework.stereotype.Service;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The departures: those under way each at its own desk, opened when first asked for. */
+@Service
+public class Departures {
+  private final Flights flights;
+  private final DepartureLog log;
+  private final PackDesk packs;
+  private final FleetDesk fleet;
+  private final InstantSource clock;
+  private final ProgressViewer progress;
+  private final JsonMapper json;
+  private final Map<FlightId, DepartureDesk> desks = new ConcurrentHashMap<>();
+
+  Departures(
+      Flights flights, DepartureLog log, PackDesk packs, FleetDesk fleet, InstantSource clock, ProgressViewer progress,
+      JsonMapper json) {
+    this.flights = flights;
+    this.log = log;
+    this.packs = packs;
+    this.fleet = fleet;
+    this.clock = clock;
+    this.progress = progress;
+    this.json = json;
+  }
+
+  List<Flight> flights() {
+    return flights.all();
+  }
+
+  /** A departure that was opened; empty when it was not. */
+  Optional<DepartureDesk> find(FlightId id) {
+    DepartureDesk known = desks.get(id);
+    if (known != null) {
+      return Optional.of(known);
+    }
+    List<Kept> kept = log.read(id);
+    return kept.isEmpty() ? Optional.empty() : Optional.of(desks.computeIfAbsent(id, i -> resume(i, log.read(i))));
+  }
+
+  private DepartureDesk resume(FlightId id, List<Kept> kept) {
+    return DepartureDesk.resume(id, log, clock, d -> news(id, d), o -> packs.exactly(o.pack(), o.revision()), kept);
+  }
+
+  /** A departure that somebody may look at. @throws Problem if there is none */
+  DepartureDesk require(String id) {
+    return find(flight(id).id()).orElseThrow(() -> Problem.notFound("This departure has not been opened."));
+  }
+
+  private Flight flight(String id) {
+    try {
+      return flights.find(new FlightId(id)).orElseThrow(() -> Problem.notFound("There is no flight '%s'.".formatted(id)));
+    } catch (IllegalArgumentException e) {
+      throw Problem.notFound("There is no flight of that name.");
+    }
+  }
+
+  /** Opens a departure on the newest pack of its type, or finds it opened already. @throws Problem unless a crew member asks */
+  DepartureDesk open(String id, SignedIn who, String device) {
+    Flight flight = flight(id);
+    Optional<DepartureDesk> there = find(flight.id());
+    if (there.isPresent()) {
+      return there.get();
+    }
+    if (flight.place(who.id()).isEmpty()) {
+      throw Problem.refused(new Refusal("not-rostered", "You are not on the crew of this flight.",
+          "One of its crew opens it; then you can look on."));
+    }
+    return desks.computeIfAbsent(flight.id(), i -> {
+      List<Kept> kept = log.read(i);
+      return kept.isEmpty() ? opened(flight, who.id(), device) : resume(i, kept);
+    });
+  }
+
+  private DepartureDesk opened(Flight flight, CrewId by, String device) {
+    Tail tail = fleet.fleet().tail(flight.tail()).orElseThrow(() ->
+        Problem.notFound("The fleet has no tail %s any more.".formatted(flight.tail())));
+    PackDesk.Known pack = packs.latest(tail.type()).orElseThrow(() ->
+        Problem.notFound("There is no pack for the type %s yet; fleet standards bring one in.".formatted(tail.type())));
+    List<CrewMember> crew = flight.crew().stream().flatMap(r -> fleet.fleet().member(r.who()).stream()).toList();
+    Event.Opened opening =
+        new Event.Opened(flight, tail, pack.pack().id(), pack.pack().revision(), pack.document().sha256(), crew);
+    return DepartureDesk.open(
+        flight.id(), log, clock, d -> news(flight.id(), d), pack.pack(),
+        new Proposal(UUID.randomUUID(), clock.instant(), by, device, opening));
+  }
+
+  private Subscriber.Message news(FlightId id, Departure state) {
+    return new Subscriber.Message(
+        "progress", Long.toString(state.lastNumber()), json.writeValueAsString(progress.progress(state)));
+  }
+
+  /** The kept entries of a departure. */
+  public List<Kept> entries(String id) {
+    return log.read(flight(id).id());
+  }
+
+  /** How a departure stands. @throws Problem if it was not opened */
+  public Departure state(String id) {
+    return require(id).state();
+  }
+
+  /** Keeps a trace and gives it back by its hash. */
+  void keepTrace(FlightId id, String sha256, String csv) {
+    log.keepTrace(id, sha256, csv);
+  }
+
+  String trace(String id, String sha256) {
+    return log.trace(flight(id).id(), sha256).orElseThrow(() -> Problem.notFound("There is no such trace."));
+  }
+}

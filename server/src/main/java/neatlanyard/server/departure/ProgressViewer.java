@@ -1,0 +1,220 @@
+package neatlanyard.server.departure;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import neatlanyard.core.departure.Departure;
+import neatlanyard.core.departure.Departure.Said;
+import neatlanyard.core.departure.Event;
+import neatlanyard.core.departure.Find;
+import neatlanyard.core.departure.Mark;
+import neatlanyard.core.departure.Status;
+import neatlanyard.core.fleet.CrewId;
+import neatlanyard.core.fleet.CrewMember;
+import neatlanyard.core.fleet.Rostered;
+import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.lanyard.Tag;
+import neatlanyard.core.sop.Card.Item;
+import neatlanyard.core.sop.Card.Part;
+import neatlanyard.core.sop.Procedure;
+import neatlanyard.core.sop.Stage;
+import neatlanyard.core.sop.StepId;
+import neatlanyard.formats.text.Doc;
+import neatlanyard.server.controls.JudgementWords;
+import neatlanyard.server.departure.DepartureViews.BeadView;
+import neatlanyard.server.departure.DepartureViews.ControlsView;
+import neatlanyard.server.departure.DepartureViews.FindView;
+import neatlanyard.server.departure.DepartureViews.MarkView;
+import neatlanyard.server.departure.DepartureViews.PartProgress;
+import neatlanyard.server.departure.DepartureViews.Progress;
+import neatlanyard.server.departure.DepartureViews.SeatView;
+import neatlanyard.server.departure.DepartureViews.StepView;
+import neatlanyard.server.departure.DepartureViews.TagView;
+import neatlanyard.server.departure.DepartureViews.TiedOffView;
+import org.springframework.stereotype.Component;
+
+/** Puts a departure's state into what the screens show. */
+@Component
+class ProgressViewer {
+
+  Progress progress(Departure d) {
+    List<Tag> tags = d.tags();
+    Map<StepId, Status> statuses = d.statuses(tags);
+    List<BeadView> beads = beads(d, statuses);
+    Stage current = beads.stream()
+        .filter(b -> b.state().equals("current"))
+        .map(b -> Stage.valueOf(b.stage().toUpperCase(java.util.Locale.ROOT).replace('-', '_')))
+        .findFirst()
+        .orElse(Stage.TIE_OFF);
+    return new Progress(
+        d.lastNumber(),
+        d.cardNumber(),
+        beads,
+        steps(d, statuses),
+        parts(d, statuses),
+        tags.stream().map(t -> tag(d, t, current)).toList(),
+        d.inTheWay().stream().map(t -> tag(d, t, current)).toList(),
+        seats(d, statuses, current),
+        d.finds().stream().map(f -> find(d, f)).toList(),
+        d.controls().map(c -> controls(d, c)),
+        d.tiedOff().map(t -> tiedOff(d, t)));
+  }
+
+  static String name(Departure d, CrewId who) {
+    return d.opened().crew().stream().filter(m -> m.id().equals(who)).map(CrewMember::name).findFirst().orElse(who.value());
+  }
+
+  /** The family name, which is what one reads fastest on a tag. */
+  private static String shortName(Departure d, CrewId who) {
+    String name = name(d, who);
+    return name.substring(name.lastIndexOf(' ') + 1);
+  }
+
+  private static List<BeadView> beads(Departure d, Map<StepId, Status> statuses) {
+    List<Stage> stages = Stream.of(Stage.values())
+        .filter(s -> s == Stage.DAY || s == Stage.CONTROLS || s == Stage.TIE_OFF
+            || d.pack().procedures().stream().anyMatch(p -> p.stage() == s))
+        .toList();
+    List<BeadView> beads = new ArrayList<>();
+    boolean currentGiven = false;
+    for (Stage stage : stages) {
+      int[] count = count(d, statuses, stage);
+      boolean done = count[1] > 0 && count[0] == count[1];
+      String state = done ? "done" : currentGiven ? "ahead" : "current";
+      currentGiven |= !done;
+      Optional<Instant> due = Optional.ofNullable(d.pack().due().get(stage)).map(d.opened().flight().departs()::minus);
+      beads.add(new BeadView(Doc.written(stage), stage.title(), count[0], count[1], state, due));
+    }
+    return beads;
+  }
+
+  /** Done, and all. */
+  private static int[] count(Departure d, Map<StepId, Status> statuses, Stage stage) {
+    return switch (stage) {
+      case DAY -> new int[] {d.seats().size() + (d.card().isPresent() ? 1 : 0), Seat.values().length + 1};
+      case CONTROLS -> new int[] {d.controls().filter(c -> c.event().judgement().passed()).isPresent() ? 1 : 0, 1};
+      case TIE_OFF -> new int[] {d.tiedOff().isPresent() ? 1 : 0, 1};
+      default -> {
+        List<Item> items = parts(d).filter(p -> p.procedure().stage() == stage).flatMap(p -> p.items().stream()).toList();
+        yield new int[] {settled(items, statuses), items.size()};
+      }
+    };
+  }
+
+  private static Stream<Part> parts(Departure d) {
+    return d.card().stream().flatMap(c -> c.parts().stream());
+  }
+
+  private static int settled(List<Item> items, Map<StepId, Status> statuses) {
+    return (int) items.stream().filter(i -> statuses.getOrDefault(i.step().id(), Status.OPEN).settled()).count();
+  }
+
+  private static Map<String, StepView> steps(Departure d, Map<StepId, Status> statuses) {
+    Map<String, StepView> steps = new LinkedHashMap<>();
+    statuses.forEach((id, status) -> {
+      if (status != Status.OPEN) {
+        List<MarkView> marks = d.marks(id).stream().map(m -> mark(d, m)).toList();
+        steps.put(id.value(), new StepView(Doc.written(status), d.disagreed(id), marks));
+      }
+    });
+    return steps;
+  }
+
+  private static MarkView mark(Departure d, Mark m) {
+    return new MarkView(
+        Doc.written(m.outcome()), shortName(d, m.by()), m.seat().map(Doc::written).orElse(""), m.at(), m.words());
+  }
+
+  private static Map<String, PartProgress> parts(Departure d, Map<StepId, Status> statuses) {
+    Map<String, PartProgress> parts = new LinkedHashMap<>();
+    parts(d).forEach(p -> {
+      Procedure procedure = p.procedure();
+      Optional<Item> next = d.next(procedure, statuses);
+      String stopped = d.stop(procedure.id())
+          .map(s -> "Stopped by %s%s".formatted(shortName(d, s.by()), next.map(n -> " at " + n.step().challenge()).orElse("")))
+          .orElse("");
+      Optional<Instant> finished = next.isPresent() ? Optional.empty() : lastWord(d, p);
+      parts.put(procedure.id().value(), new PartProgress(
+          settled(p.items(), statuses), p.items().size(), next.map(n -> n.step().id().value()).orElse(""), stopped, finished));
+    });
+    return parts;
+  }
+
+  private static Optional<Instant> lastWord(Departure d, Part p) {
+    return p.items().stream().flatMap(i -> d.marks(i.step().id()).stream()).map(Mark::at).max(Instant::compareTo);
+  }
+
+  private static TagView tag(Departure d, Tag t, Stage current) {
+    List<Item> closers = t.closedBy().stream().flatMap(s -> d.card().flatMap(c -> c.item(s)).stream()).toList();
+    Stage go = closers.stream().findFirst().map(i -> i.procedure().stage()).orElse(t.kind().due());
+    return new TagView(
+        t.key(), t.title(), t.detail(), t.sinceNumber() == 0 ? "" : shortName(d, t.hungBy()),
+        t.sinceNumber() == 0 ? Optional.empty() : Optional.of(t.since()),
+        Doc.written(t.kind().due()), t.kind().due().title(), Doc.written(go),
+        t.closedBy().stream().map(StepId::value).toList(), closes(t, closers), t.kind().mayStay(),
+        current.compareTo(t.kind().due()) > 0);
+  }
+
+  private static String closes(Tag t, List<Item> closers) {
+    return switch (t.kind().hangsOn()) {
+      case STEP -> closers.isEmpty()
+          ? "Nothing on today's card closes it; the commander gives a reason."
+          : closers.stream().map(i -> "%s: %s".formatted(i.step().challenge(), i.step().response())).collect(Collectors.joining("; "));
+      case FIND -> "The commander decides on it.";
+      case STANDING_VERDICT -> "Maintenance mends it, and the commander decides again.";
+      case DISAGREEMENT -> "Both look again and say the same, or the commander decides on the find.";
+      case STOPPED_CHECKLIST -> "Resume it.";
+      case CONTROLS -> "A control check that passes.";
+      case UNFINISHED -> "Do the open steps, or say of each why not today.";
+    };
+  }
+
+  private static List<SeatView> seats(Departure d, Map<StepId, Status> statuses, Stage current) {
+    List<SeatView> seats = new ArrayList<>();
+    for (Seat seat : Seat.values()) {
+      Optional<CrewId> rostered =
+          d.opened().flight().crew().stream().filter(r -> r.seat() == seat).map(Rostered::who).findFirst();
+      Optional<Part> part = parts(d)
+          .filter(p -> p.items().stream().allMatch(i -> i.seats().contains(seat)) && d.next(p.procedure(), statuses).isPresent())
+          .findFirst()
+          .or(() -> parts(d).filter(p -> p.procedure().stage() == current).findFirst());
+      String doing = part.map(p -> doing(d, p, statuses)).orElse(d.card().isPresent() ? current.title() : "Status and day");
+      seats.add(new SeatView(
+          Doc.written(seat), rostered.map(r -> name(d, r)).orElse(""), rostered.map(CrewId::value).orElse(""),
+          d.seats().containsKey(seat), doing, part.map(p -> settled(p.items(), statuses)).orElse(0),
+          part.map(p -> p.items().size()).orElse(0)));
+    }
+    return seats;
+  }
+
+  private static String doing(Departure d, Part p, Map<StepId, Status> statuses) {
+    String where = d.next(p.procedure(), statuses)
+        .flatMap(i -> d.pack().place(i.step().place()))
+        .map(place -> ", " + place.name())
+        .orElse("");
+    return p.procedure().title() + where;
+  }
+
+  private static FindView find(Departure d, Find f) {
+    String challenge = d.card().flatMap(c -> c.item(f.step())).map(i -> i.step().challenge()).orElse(f.step().value());
+    return new FindView(
+        f.id().toString(), f.step().value(), challenge, f.note(), shortName(d, f.by()), f.at(),
+        f.decision().map(v -> v.verdict().words()).orElse(""), f.decision().map(Find.Decision::words).orElse(""),
+        f.decision().map(v -> shortName(d, v.by())).orElse(""));
+  }
+
+  private static ControlsView controls(Departure d, Said<Event.ControlsChecked> c) {
+    return new ControlsView(
+        c.event().source(), c.at(), shortName(d, c.by()), c.event().traceSha256(), JudgementWords.view(c.event().judgement()));
+  }
+
+  private static TiedOffView tiedOff(Departure d, Said<Event.TiedOff> t) {
+    return new TiedOffView(t.at(), name(d, t.by()), t.event().accepted().stream()
+        .map(a -> new DepartureViews.AcceptedView(a.tag(), a.reason())).toList());
+  }
+}

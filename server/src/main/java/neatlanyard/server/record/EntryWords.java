@@ -1,0 +1,59 @@
+package neatlanyard.server.record;
+
+import java.util.Map;
+import java.util.stream.Collectors;
+import neatlanyard.core.departure.Entry;
+import neatlanyard.core.departure.Event;
+import neatlanyard.core.sop.Pack;
+import neatlanyard.core.sop.Procedure;
+import neatlanyard.core.sop.ProcedureId;
+import neatlanyard.core.sop.Step;
+import neatlanyard.core.sop.StepId;
+import neatlanyard.formats.text.Doc;
+
+/** Says each entry of a log in words. */
+final class EntryWords {
+  private final Map<StepId, Step> steps;
+  private final Map<ProcedureId, String> procedures;
+
+  EntryWords(Pack pack) {
+    steps = pack.procedures().stream().flatMap(p -> p.steps().stream()).collect(Collectors.toMap(Step::id, s -> s));
+    procedures = pack.procedures().stream().collect(Collectors.toMap(Procedure::id, Procedure::title));
+  }
+
+  String of(Entry entry) {
+    return switch (entry.event()) {
+      case Event.Opened e -> "Opened %s, %s, on %s revision %s".formatted(
+          e.flight().number(), e.tail().id(), e.pack(), e.revision());
+      case Event.SeatTaken e -> "Took the %s seat".formatted(Doc.written(e.seat()));
+      case Event.DaySet e -> "Card cut: %s".formatted(e.day().report().text());
+      case Event.StepDone e -> "%s: %s".formatted(challenge(e.step()), response(e.step()));
+      case Event.StepNotToday e -> "%s: not today, %s".formatted(challenge(e.step()), e.reason());
+      case Event.StepUndone e -> "%s: taken back".formatted(challenge(e.step()));
+      case Event.FindRaised e -> "Find at %s: %s".formatted(challenge(e.step()), e.note());
+      case Event.VerdictTaken e -> "Verdict: %s%s".formatted(
+          e.verdict().words(), e.words().isBlank() ? "" : ", " + e.words());
+      case Event.ChecklistStopped e -> "%s stopped".formatted(title(e.checklist()));
+      case Event.ChecklistResumed e -> "%s resumed".formatted(title(e.checklist()));
+      case Event.ControlsChecked e -> "Control check (%s): %s".formatted(e.source(), e.judgement().summary());
+      case Event.TiedOff e -> e.accepted().isEmpty()
+          ? "Tied off, cord bare"
+          : "Tied off; " + e.accepted().stream()
+              .map(a -> "%s may stay: %s".formatted(a.tag(), a.reason())).collect(Collectors.joining("; "));
+    };
+  }
+
+  private String challenge(StepId id) {
+    Step step = steps.get(id);
+    return step == null ? id.value() : step.challenge();
+  }
+
+  private String response(StepId id) {
+    Step step = steps.get(id);
+    return step == null ? "done" : step.response();
+  }
+
+  private String title(ProcedureId id) {
+    return procedures.getOrDefault(id, id.value());
+  }
+}

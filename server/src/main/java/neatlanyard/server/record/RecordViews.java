@@ -1,0 +1,14 @@
+package neatlanyard.server.record;
+
+import java.time.Instant;
+import java.util.List;
+
+/** What the interface is told of the record. */
+public final class RecordViews {
+  private RecordViews() {}
+
+  /** @param head the last hash of the chain @param whole whether the chain was found whole just now */
+  public record RecordView(List<LineView> lines, String head, boolean tiedOff, boolean whole, String check) {}
+
+  public record LineView(long number, Instant at, String by, String seat, String words, String hash) {}
+}

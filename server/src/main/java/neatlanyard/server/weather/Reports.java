@@ -1,0 +1,65 @@
+package neatlanyard.server.weather;
+
+import java.time.Duration;
+import java.time.InstantSource;
+import java.util.ArrayList;
+import java.util.List;
+import neatlanyard.core.units.Units;
+import neatlanyard.core.weather.Phenomenon;
+import neatlanyard.core.weather.StationReport;
+import neatlanyard.core.weather.Wind;
+import neatlanyard.formats.text.Read;
+import neatlanyard.formats.weather.StationReportReader;
+import neatlanyard.server.problem.Problem;
+import org.springframework.stereotype.Service;
+
+/** Reads reports and puts them into words. */
+@Service
+public class Reports {
+  private static final Duration OLD = Duration.ofMinutes(75);
+
+  private final InstantSource clock;
+
+  Reports(InstantSource clock) {
+    this.clock = clock;
+  }
+
+  /** Reads a report. @throws Problem naming every group that does not belong */
+  public StationReport read(String text) {
+    return switch (StationReportReader.read(text, clock.instant())) {
+      case Read.Good<StationReport> good -> good.value();
+      case Read.Bad<StationReport> bad -> throw Problem.faulty("The station report cannot be read.", bad.faults());
+    };
+  }
+
+  /** The report in words: wind, visibility, weather, cloud, temperature, pressure in both units, age. */
+  public List<String> facts(StationReport r) {
+    List<String> facts = new ArrayList<>();
+    facts.add("wind " + r.wind().map(Wind::words).orElse("not reported"));
+    r.visibilityM().ifPresent(v -> facts.add(v >= 10_000 ? "visibility 10 km or more" : "visibility %d m".formatted(v)));
+    r.weather().stream().map(Phenomenon::words).forEach(facts::add);
+    r.clouds().forEach(c -> c.baseFt().ifPresent(b -> facts.add("%s %d ft%s".formatted(
+        cover(c.amount()), b, c.kind().isEmpty() || c.kind().equals("///") ? "" : " " + c.kind()))));
+    r.temperatureC().ifPresent(t -> facts.add(degrees(t)));
+    r.dewPointC().ifPresent(t -> facts.add("dew point " + degrees(t)));
+    r.qnhHpa().ifPresent(q -> facts.add("%.0f hPa, %.2f inHg".formatted(q, Units.inHgFromHpa(q))));
+    Duration age = r.age(clock.instant());
+    facts.add(age.isNegative() ? "dated in the future" : age.toMinutes() + " min old" + (age.compareTo(OLD) > 0 ? ": ask for a newer one" : ""));
+    return facts;
+  }
+
+  /** Degrees Celsius as crews read them. */
+  public static String degrees(int c) {
+    return (c < 0 ? "−" : "") + Math.abs(c) + " °C";
+  }
+
+  private static String cover(String amount) {
+    return switch (amount) {
+      case "FEW" -> "few at";
+      case "SCT" -> "scattered at";
+      case "BKN" -> "broken at";
+      case "OVC" -> "overcast at";
+      default -> "vertical visibility";
+    };
+  }
+}

@@ -1,0 +1,40 @@
+import { useQueryClient } from '@tanstack/react-query'
+import { Link, useNavigate } from '@tanstack/react-router'
+import type { Me } from '../api.gen'
+import { ask } from './api'
+import { DayNight } from './Switch'
+import classes from './TopBar.module.css'
+
+/** The bar of the screens outside a departure. */
+export const TopBar = ({ me }: { me: Me }) => {
+  const client = useQueryClient()
+  const navigate = useNavigate()
+  const signOut = async () => {
+    await ask('DELETE', '/api/session')
+    client.clear()
+    void navigate({ to: '/' })
+    window.location.assign('/')
+  }
+  return (
+    <header className={classes.bar}>
+      <Link to="/" className={classes.name}>
+        Neat Lanyard
+      </Link>
+      {me.bringsIn && (
+        <Link to="/desk" className={classes.link}>
+          Desk
+        </Link>
+      )}
+      <span className={classes.me}>
+        {me.name}, {me.role}
+      </span>
+      <Link to="/password" className={classes.link}>
+        Password
+      </Link>
+      <DayNight />
+      <button type="button" className={classes.link} onClick={() => void signOut()}>
+        Sign out
+      </button>
+    </header>
+  )
+}

@@ -1,0 +1,48 @@
+import { Textarea } from '@mantine/core'
+import { getHotkeyHandler } from '@mantine/hooks'
+import classes from './WordsForm.module.css'
+import { useDraft } from './useDraft'
+
+interface WordsFormProps {
+  /** Where the text is kept until it is sent. */
+  draft: string
+  label: string
+  action: string
+  onSay: (words: string) => void
+  onCancel: () => void
+}
+
+/** A few words, in the place of the buttons that asked for them. */
+export const WordsForm = ({ draft, label, action, onSay, onCancel }: WordsFormProps) => {
+  const [words, setWords, drop] = useDraft(draft)
+  const say = () => {
+    if (words.trim() === '') return
+    onSay(words.trim())
+    drop()
+  }
+  return (
+    <form
+      className={classes.form}
+      onSubmit={(e) => {
+        e.preventDefault()
+        say()
+      }}
+    >
+      <Textarea
+        label={label} value={words} onChange={(e) => setWords(e.currentTarget.value)} autosize minRows={2} maxLength={2000} data-autofocus autoFocus
+        onKeyDown={getHotkeyHandler([
+          ['mod+Enter', say],
+          ['Escape', onCancel],
+        ])}
+      />
+      <div className={classes.buttons}>
+        <button type="submit" className={classes.main} disabled={words.trim() === ''}>
+          {action} <kbd>ctrl enter</kbd>
+        </button>
+        <button type="button" onClick={onCancel}>
+          Back <kbd>esc</kbd>
+        </button>
+      </div>
+    </form>
+  )
+}

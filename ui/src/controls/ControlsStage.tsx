@@ -1,0 +1,122 @@
+import { FileButton, NativeSelect } from '@mantine/core'
+import { useMutation, useQuery } from '@tanstack/react-query'
+import { useRef, useState, useSyncExternalStore } from 'react'
+import type { Behaviour, JudgementView } from '../api.gen'
+import { ask, asProblem, type Problem } from '../app/api'
+import { Action } from '../app/Action'
+import { clockTime } from '../app/clock'
+import { Caution, ProblemNotice } from '../app/Notice'
+import { deviceName } from '../departure/outbox'
+import type { Live } from '../departure/useDeparture'
+import { AxisPlot } from './AxisPlot'
+import classes from './ControlsStage.module.css'
+import { onSamples, samplesOf } from './samples'
+
+/** The flight control check: what the controls asked for and what the surfaces did, drawn as it happens, then judged. */
+export const ControlsStage = ({ live, onGo }: { live: Live; onGo: (stage: string) => void }) => {
+  const { view, seat } = live
+  const id = view.header.id
+  const samples = useSyncExternalStore(onSamples, () => samplesOf(id))
+  const [behaviour, setBehaviour] = useState('sound')
+  const [startedAfter, setStartedAfter] = useState(-1)
+  const behaviours = useQuery<Behaviour[], Problem>({ queryKey: ['behaviours'], queryFn: () => ask('GET', '/api/simulated-aircraft'), staleTime: Infinity })
+  const start = useMutation<void, Problem>({
+    mutationFn: () => ask('POST', `/api/departures/${id}/controls`, { device: deviceName(), behaviour }),
+    onMutate: () => setStartedAfter(view.progress.number),
+  })
+  const recorded = useMutation<{ name: string; judgement: JudgementView }, Problem, File>({
+    mutationFn: async (file) => ({ name: file.name, judgement: await ask('POST', `/api/departures/${id}/recorded-controls`, await file.text()) }),
+  })
+  const openFile = useRef<HTMLButtonElement>(null)
+  const done = view.progress.controls
+  const last = samples.values.at(-1)
+  // The judgement of the check under way is in once the log has gone on since it was started.
+  const running = start.isPending || (start.isSuccess && !samples.lost && (!done || view.progress.number === startedAfter))
+  const shown = recorded.data?.judgement ?? (running ? undefined : done?.judgement)
+  const current = view.progress.beads.find((b) => b.state === 'current')
+  return (
+    <div>
+      <p className={classes.where}>Control check · {view.header.controlCheckWhen}</p>
+      <h1 className={classes.h1}>
+        {recorded.data ? `Recorded trace ${recorded.data.name}: ${passed(recorded.data.judgement)}` : running ? 'Follow the controls: pitch, roll, yaw' : done ? verdict(done.judgement) : 'Full, free, correct sense, back to neutral'}
+      </h1>
+      {shown ? (
+        <p className={classes.summary}>{shown.summary}</p>
+      ) : (
+        <Caution>Look outside first: nobody near a surface. Not while anything else needs eyes outside.</Caution>
+      )}
+      <div className={classes.plots}>
+        {view.header.axes.map((axis, n) => (
+          <AxisPlot key={axis.name} axis={axis} input={n + 1} values={samples.values} failed={(shown?.findings ?? []).some((f) => !f.passed && f.axis === axis.name.toLowerCase())} />
+        ))}
+      </div>
+      <p className={classes.source}>
+        Data: simulated aircraft{last ? `, ${last[0]?.toFixed(1)} s` : ''}. The upright scale is each surface's own travel, the level one the control's.
+      </p>
+      <div className={classes.actions}>
+        <Action hotkey="c" main={!done?.judgement.passed} disabled={!seat || running || view.progress.tiedOff !== undefined} onAct={() => {
+          recorded.reset()
+          start.mutate()
+        }}>
+          {running ? 'Check under way' : done ? 'Check again' : 'Start the check'}
+        </Action>
+        {done?.judgement.passed && current && current.stage !== 'controls' && (
+          <Action hotkey="g" main onAct={() => onGo(current.stage)}>
+            Go to {current.title.toLowerCase()}
+          </Action>
+        )}
+        <FileButton accept=".csv,text/csv" onChange={(f) => f && recorded.mutate(f)}>
+          {(props) => (
+            <>
+              <button {...props} ref={openFile} type="button" hidden aria-hidden="true" tabIndex={-1} />
+              <Action hotkey="o" onAct={() => openFile.current?.click()}>
+                Judge a recorded trace
+              </Action>
+            </>
+          )}
+        </FileButton>
+        <NativeSelect
+          aria-label="Simulated aircraft" value={behaviour} onChange={(e) => setBehaviour(e.currentTarget.value)} className={classes.behaviour}
+          data={(behaviours.data ?? []).map((b) => ({ value: b.name, label: `Simulated: ${b.words.toLowerCase()}` }))}
+        />
+      </div>
+      {start.isError && <ProblemNotice problem={asProblem(start.error)} />}
+      {recorded.isError && <ProblemNotice problem={asProblem(recorded.error)} />}
+      {recorded.data && <p className={classes.source}>A recorded trace is judged and shown; it does not count for this departure.</p>}
+      {shown && <Findings judgement={shown} />}
+      {done && !recorded.data && !running && (
+        <p className={classes.source}>
+          Made by {done.by} at {clockTime(done.at, view.header.zone)} with the {done.source}.{' '}
+          <a href={`/api/departures/${id}/traces/${done.trace}`} download={`${view.header.tail}-controls.csv`}>
+            The trace as CSV
+          </a>
+        </p>
+      )}
+    </div>
+  )
+}
+
+const passed = (j: JudgementView) => (j.passed ? 'passed' : `${j.findings.filter((f) => !f.passed).length} not as it should be`)
+const verdict = (j: JudgementView) => (j.passed ? 'Control check passed' : 'Control check not passed')
+
+const Findings = ({ judgement }: { judgement: JudgementView }) => {
+  const failed = judgement.findings.filter((f) => !f.passed)
+  const fine = judgement.findings.filter((f) => f.passed)
+  return (
+    <>
+      <ul className={classes.failed}>
+        {failed.map((f) => (
+          <li key={f.words}>{f.words}</li>
+        ))}
+      </ul>
+      <details className={classes.fine}>
+        <summary>{fine.length} found as they should be, with their numbers</summary>
+        <ul>
+          {fine.map((f) => (
+            <li key={f.words}>{f.words}</li>
+          ))}
+        </ul>
+      </details>
+    </>
+  )
+}

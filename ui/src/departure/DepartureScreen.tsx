@@ -1,0 +1,90 @@
+import { useHotkeys } from '@mantine/hooks'
+import { getRouteApi, useNavigate } from '@tanstack/react-router'
+import { useEffect, useState } from 'react'
+import type { Me, TagView } from '../api.gen'
+import { ProblemNotice } from '../app/Notice'
+import { Problem } from '../app/api'
+import { ChecklistStage } from '../checklist/ChecklistStage'
+import { ControlsStage } from '../controls/ControlsStage'
+import { FindsStage } from '../dispatch/FindsStage'
+import { StepStage } from '../flow/StepStage'
+import { Cord } from '../lanyard/Cord'
+import { TieOffStage } from '../record/TieOffStage'
+import { DayStage } from '../sop/DayStage'
+import classes from './DepartureScreen.module.css'
+import { Header } from './Header'
+import { RefusedList } from './RefusedList'
+import { useDeparture, type Live } from './useDeparture'
+
+const route = getRouteApi('/departures/$id')
+
+/** One departure: the cord at the left, the stage at hand in the middle. */
+export const DepartureScreen = ({ me }: { me: Me }) => {
+  const { id } = route.useParams()
+  const { stage } = route.useSearch()
+  const navigate = useNavigate()
+  const { live, problem } = useDeparture(id, me)
+  const [wanted, setWanted] = useState('')
+  const current = live?.view.progress.beads.find((b) => b.state === 'current')?.stage ?? 'tie-off'
+  // The stage is chosen once, on arrival; afterwards the crew moves, not the program.
+  const shown = stage ?? current
+  const go = (to: string) => void navigate({ to: '/departures/$id', params: { id }, search: { stage: to } })
+
+  useEffect(() => {
+    if (live && !stage) void navigate({ to: '/departures/$id', params: { id }, search: { stage: current }, replace: true })
+  })
+  useHotkeys((live?.view.progress.beads ?? []).map((b, i) => [String(i + 1), () => go(b.stage)]))
+
+  if (problem && problem.status > 0) {
+    return (
+      <main className={classes.alone}>
+        <ProblemNotice problem={problem} />
+      </main>
+    )
+  }
+  if (!live) return <main className={classes.alone}>{problem ? <ProblemNotice problem={problem} /> : <p>Fetching the departure.</p>}</main>
+
+  const onTag = (tag: TagView) => {
+    setWanted(tag.steps[0] ?? '')
+    go(tag.key.startsWith('find/') || tag.key.startsWith('verdict/') ? 'finds' : tag.go)
+  }
+  return (
+    <div className={classes.screen}>
+      <Header view={live.view} connected={live.connected} waiting={live.out.waiting.length} />
+      <Cord
+        beads={live.view.progress.beads} tags={live.view.progress.tags} shown={shown} zone={live.view.header.zone}
+        onGo={(s) => {
+          setWanted('')
+          go(s)
+        }}
+        onTag={onTag}
+      />
+      <main className={classes.main}>
+        <RefusedList outbox={live.outbox} refused={live.out.refused} />
+        <Stage live={live} stage={shown} wanted={wanted} onGo={go} />
+      </main>
+    </div>
+  )
+}
+
+interface StageProps {
+  live: Live
+  stage: string
+  /** A step to go to, when one came by a tag. */
+  wanted: string
+  onGo: (stage: string) => void
+}
+
+const Stage = ({ live, stage, wanted, onGo }: StageProps) => {
+  const { view } = live
+  if (stage === 'day') return <DayStage live={live} onGo={onGo} />
+  if (!view.card) {
+    return <ProblemNotice problem={new Problem(409, 'no-card', 'The card has not been cut yet.', 'Take your seat, then enter the report and the day under "Status and day".')} />
+  }
+  if (stage === 'controls') return <ControlsStage live={live} onGo={onGo} />
+  if (stage === 'tie-off') return <TieOffStage live={live} onGo={onGo} />
+  if (stage === 'finds') return <FindsStage live={live} />
+  const parts = view.card.parts.filter((p) => p.stage === stage)
+  if (parts.some((p) => p.kind === 'checklist')) return <ChecklistStage live={live} part={parts[0]!} onGo={onGo} />
+  return <StepStage key={`${stage}/${wanted}`} live={live} parts={parts} wanted={wanted} onGo={onGo} />
+}

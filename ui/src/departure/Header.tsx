@@ -1,0 +1,42 @@
+import { Link } from '@tanstack/react-router'
+import type { DepartureView } from '../api.gen'
+import { span, useNow } from '../app/clock'
+import { DayNight } from '../app/Switch'
+import classes from './Header.module.css'
+
+/** The tail, the route, the day in three words, and the time to go. */
+export const Header = ({ view, connected, waiting }: { view: DepartureView; connected: boolean; waiting: number }) => {
+  const { header, card, progress } = view
+  const left = Date.parse(header.departs) - useNow()
+  const day = card?.day
+  const chips = day
+    ? [day.light, day.weather, day.firstFlight && 'first flight today', day.fuelling && 'fuelling', day.afterMaintenance && 'after maintenance'].filter(Boolean)
+    : []
+  return (
+    <header className={classes.header}>
+      <Link to="/" className={classes.tail} title="All departures">
+        {header.tail}
+      </Link>
+      <span className={classes.route}>
+        {header.from.name} – {header.to.name}
+        <span className={classes.number}>, {header.number.toLowerCase()}</span>
+      </span>
+      <span className={classes.chips}>
+        {chips.map((c) => (
+          <span key={String(c)} className={classes.chip}>
+            {c}
+          </span>
+        ))}
+      </span>
+      {!connected && (
+        <span className={classes.away} role="status">
+          Not connected{waiting > 0 ? `, ${waiting} kept here` : ''}
+        </span>
+      )}
+      <DayNight />
+      <span className={classes.clock}>
+        {progress.tiedOff ? 'tied off' : left < 0 ? `${span(left)} past` : `${span(left)} to go`}
+      </span>
+    </header>
+  )
+}

@@ -1,0 +1,20 @@
+import { Problem } from '../app/api'
+import { ProblemNotice } from '../app/Notice'
+import { Action } from '../app/Action'
+import type { Outbox, Refused } from './outbox'
+
+/** What the server did not take: it stays in sight until somebody has read it. */
+export const RefusedList = ({ outbox, refused }: { outbox: Outbox; refused: readonly Refused[] }) => {
+  const first = refused[0]
+  if (!first) return null
+  const more = refused.length > 1 ? ` ${refused.length - 1} more after this.` : ''
+  return (
+    <ProblemNotice problem={new Problem(409, 'refused', `Not taken: ${first.event.label}. ${first.what}`, first.tryThis + more, first.faults)}>
+      <div style={{ display: 'flex', marginTop: '0.5rem' }}>
+        <Action hotkey="x" onAct={() => outbox.dismiss(first.event.id)}>
+          Read
+        </Action>
+      </div>
+    </ProblemNotice>
+  )
+}

@@ -1,0 +1,146 @@
+import { v7 } from 'uuid'
+import { ask, asProblem, type Problem } from '../app/api'
+import { serverNow } from '../app/clock'
+import { stored } from '../app/stored'
+
+/** An event on its way: named here, kept here until the server has it on its disk. */
+export interface Outgoing {
+  id: string
+  deviceAt: string
+  device: string
+  kind: string
+  body: Record<string, unknown>
+  /** What it is about, for a crew member to read if it is refused. */
+  label: string
+}
+
+export interface Refused {
+  event: Outgoing
+  what: string
+  tryThis: string
+  faults: string[]
+}
+
+export interface OutboxState {
+  waiting: readonly Outgoing[]
+  refused: readonly Refused[]
+  /** Whether the last try found the server. */
+  reached: boolean
+}
+
+type OutboxEvent =
+  | { type: 'put'; event: Outgoing }
+  | { type: 'accepted'; id: string }
+  | { type: 'refused'; id: string; problem: Problem }
+  | { type: 'notReached' }
+  | { type: 'dismissed'; id: string }
+
+export const reduceOutbox = (s: OutboxState, e: OutboxEvent): OutboxState => {
+  switch (e.type) {
+    case 'put':
+      return { ...s, waiting: [...s.waiting, e.event] }
+    case 'accepted':
+      return { ...s, reached: true, waiting: s.waiting.filter((w) => w.id !== e.id) }
+    case 'refused': {
+      const event = s.waiting.find((w) => w.id === e.id)
+      const { what, tryThis, faults } = e.problem
+      return {
+        reached: true,
+        waiting: s.waiting.filter((w) => w.id !== e.id),
+        refused: event ? [...s.refused, { event, what, tryThis, faults }] : s.refused,
+      }
+    }
+    case 'notReached':
+      return { ...s, reached: false }
+    case 'dismissed':
+      return { ...s, refused: s.refused.filter((r) => r.event.id !== e.id) }
+  }
+}
+
+/** Answers after which sending the same again could help: nobody there, signed out, or the server in trouble. */
+const worthTryingAgain = (p: Problem): boolean => p.status === 0 || p.status === 401 || p.status === 429 || p.status >= 500
+
+export const deviceName = (): string => {
+  const known = stored.get<string>('device', '')
+  if (known) return known
+  const made = `d-${v7().slice(-12)}`
+  stored.set('device', made)
+  return made
+}
+
+/** The events of one person in one departure that the server has not acknowledged yet, in order. */
+export class Outbox {
+  private state: OutboxState
+  private readonly listeners = new Set<() => void>()
+  private sending = false
+  private tries = 0
+  private timer: ReturnType<typeof setTimeout> | undefined
+
+  constructor(
+    private readonly departure: string,
+    private readonly key = `outbox/${departure}`,
+  ) {
+    this.state = stored.get<OutboxState>(key, { waiting: [], refused: [], reached: true })
+    window.addEventListener('online', () => this.send())
+    void this.send()
+  }
+
+  readonly snapshot = (): OutboxState => this.state
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener)
+    return () => this.listeners.delete(listener)
+  }
+
+  put(kind: string, body: Record<string, unknown>, label: string): void {
+    const event = { id: v7(), deviceAt: new Date(serverNow()).toISOString(), device: deviceName(), kind, body, label }
+    this.take({ type: 'put', event })
+    void this.send()
+  }
+
+  dismiss(id: string): void {
+    this.take({ type: 'dismissed', id })
+  }
+
+  private take(event: OutboxEvent): void {
+    this.state = reduceOutbox(this.state, event)
+    stored.set(this.key, this.state)
+    this.listeners.forEach((l) => l())
+  }
+
+  /** One at a time, in order: a later event may rest on an earlier one. */
+  async send(): Promise<void> {
+    if (this.sending) return
+    this.sending = true
+    clearTimeout(this.timer)
+    for (let next = this.state.waiting[0]; next; next = this.state.waiting[0]) {
+      const { label: _, ...event } = next
+      try {
+        await ask('POST', `/api/departures/${this.departure}/events`, event)
+        this.tries = 0
+        this.take({ type: 'accepted', id: next.id })
+      } catch (thrown) {
+        const problem = asProblem(thrown)
+        if (worthTryingAgain(problem)) {
+          this.take({ type: 'notReached' })
+          this.timer = setTimeout(() => void this.send(), Math.min(15_000, 500 * 2 ** this.tries++))
+          break
+        }
+        this.take({ type: 'refused', id: next.id, problem })
+      }
+    }
+    this.sending = false
+  }
+}
+
+const outboxes = new Map<string, Outbox>()
+
+/** The outbox of a person in a departure; the same one each time. */
+export const outboxOf = (departure: string, who: string): Outbox => {
+  const key = `outbox/${who}/${departure}`
+  const known = outboxes.get(key)
+  if (known) return known
+  const made = new Outbox(departure, key)
+  outboxes.set(key, made)
+  return made
+}

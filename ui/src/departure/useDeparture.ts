@@ -1,0 +1,79 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useEffect, useState, useSyncExternalStore } from 'react'
+import type { DepartureView, Me, Progress } from '../api.gen'
+import { ask, type Problem } from '../app/api'
+import { addSamples, samplesLost } from '../controls/samples'
+import { outboxOf, type Outbox, type OutboxState } from './outbox'
+
+export interface Live {
+  view: DepartureView
+  me: Me
+  /** The seat this person has taken; empty before. */
+  seat: string
+  outbox: Outbox
+  out: OutboxState
+  /** Whether the live stream stands. */
+  connected: boolean
+}
+
+/** Steps this person has just marked and the server does not know of yet. */
+export const pendingSteps = (out: OutboxState): Set<string> =>
+  new Set(out.waiting.filter((w) => w.kind === 'step-done').map((w) => String(w.body.step)))
+
+/** One departure, live: its view, kept fresh by its stream, and this person's outbox. */
+export const useDeparture = (id: string, me: Me): { live?: Live; problem?: Problem } => {
+  const client = useQueryClient()
+  const query = useQuery<DepartureView, Problem>({
+    queryKey: ['departure', id],
+    queryFn: () => ask<DepartureView>('GET', `/api/departures/${id}`),
+    retry: (n, p) => p.status === 0 || (p.status >= 500 && n < 20),
+    retryDelay: 1500,
+    staleTime: Infinity,
+  })
+  const outbox = outboxOf(id, me.id)
+  const out = useSyncExternalStore(outbox.subscribe, outbox.snapshot)
+  const [connected, setConnected] = useState(false)
+  const there = query.data !== undefined
+
+  useEffect(() => {
+    if (!there) return
+    let closed = false
+    let source: EventSource | undefined
+    let timer: ReturnType<typeof setTimeout> | undefined
+    const connect = () => {
+      source = new EventSource(`/api/departures/${id}/stream`)
+      source.onopen = () => {
+        setConnected(true)
+        void outbox.send()
+      }
+      source.addEventListener('progress', (e) => {
+        const progress = JSON.parse((e as MessageEvent<string>).data) as Progress
+        const before = client.getQueryData<DepartureView>(['departure', id])
+        if (before && (before.card?.key ?? 0) === progress.cardKey) {
+          if (progress.number >= before.progress.number) client.setQueryData(['departure', id], { ...before, progress })
+        } else {
+          void client.invalidateQueries({ queryKey: ['departure', id] })
+        }
+      })
+      source.addEventListener('samples', (e) => addSamples(id, JSON.parse((e as MessageEvent<string>).data)))
+      source.addEventListener('samples-lost', () => samplesLost(id))
+      source.onerror = () => {
+        setConnected(false)
+        if (source?.readyState === EventSource.CLOSED && !closed) {
+          clearTimeout(timer)
+          timer = setTimeout(connect, 2000)
+        }
+      }
+    }
+    connect()
+    return () => {
+      closed = true
+      clearTimeout(timer)
+      source?.close()
+    }
+  }, [id, there, client, outbox])
+
+  if (!query.data) return { problem: query.error ?? undefined }
+  const seat = query.data.progress.seats.find((s) => s.id === me.id && s.taken)?.seat ?? ''
+  return { live: { view: query.data, me, seat, outbox, out, connected } }
+}

@@ -1,0 +1,79 @@
+import { useState } from 'react'
+import type { FindView } from '../api.gen'
+import { Action } from '../app/Action'
+import { clockTime } from '../app/clock'
+import { WordsForm } from '../app/WordsForm'
+import type { Live } from '../departure/useDeparture'
+import classes from './FindsStage.module.css'
+
+const VERDICTS = [
+  { name: 'nothing_to_enter', words: 'Nothing to enter', hotkey: 'q' },
+  { name: 'fly_with_entry', words: 'Fly with an entry', hotkey: 'w' },
+  { name: 'maintenance_first', words: 'Maintenance first', hotkey: 'e' },
+  { name: 'stops_the_flight', words: 'Stops the flight', hotkey: 'r' },
+]
+
+/** Finds and the commander's decision on each. */
+export const FindsStage = ({ live }: { live: Live }) => {
+  const { view, me, outbox } = live
+  const [verdict, setVerdict] = useState('')
+  const [again, setAgain] = useState('')
+  const finds = view.progress.finds
+  const find = finds.find((f) => f.id === again) ?? finds.find((f) => f.verdict === '')
+  const commander = view.header.crew.some((c) => c.id === me.id && c.commander)
+  const chosen = VERDICTS.find((v) => v.name === verdict)
+  const decide = (f: FindView, name: string, words: string) => {
+    outbox.put('verdict-taken', { find: f.id, verdict: name, words }, `the decision on ${f.challenge}`)
+    setVerdict('')
+    setAgain('')
+  }
+  return (
+    <div>
+      <p className={classes.where}>Finds · {finds.filter((f) => f.verdict === '').length} without a decision</p>
+      {find ? (
+        <>
+          <h1 className={classes.note}>{find.note}</h1>
+          <p className={classes.facts}>
+            {find.challenge} · {find.by}, {clockTime(find.at, view.header.zone)}
+          </p>
+          <p>The operator's manuals and licensed maintenance say what may go; the commander decides.</p>
+          {!commander ? (
+            <p className={classes.facts}>The commander decides on it.</p>
+          ) : chosen ? (
+            <WordsForm
+              key={find.id + verdict} draft={`${view.header.id}/${find.id}/${verdict}`} label={`${chosen.words}: why, and what is entered?`} action={chosen.words}
+              onCancel={() => setVerdict('')} onSay={(words) => decide(find, verdict, words)}
+            />
+          ) : (
+            <div className={classes.actions}>
+              {VERDICTS.map((v) => (
+                <Action key={v.name} hotkey={v.hotkey} disabled={view.progress.tiedOff !== undefined} onAct={() => (v.name === 'nothing_to_enter' ? decide(find, v.name, '') : setVerdict(v.name))}>
+                  {v.words}
+                </Action>
+              ))}
+            </div>
+          )}
+        </>
+      ) : (
+        <h1 className={classes.note}>{finds.length === 0 ? 'No finds' : 'Every find has its decision'}</h1>
+      )}
+      <ul className={classes.list}>
+        {finds
+          .filter((f) => f.id !== find?.id)
+          .map((f) => (
+            <li key={f.id}>
+              <b>{f.challenge}</b>: {f.note}
+              <span>
+                {f.verdict ? `${f.verdict}${f.words ? `, ${f.words}` : ''} (${f.decidedBy})` : 'no decision yet'}{' '}
+                {commander && f.verdict && !view.progress.tiedOff && (
+                  <button type="button" className={classes.again} onClick={() => setAgain(f.id)}>
+                    Decide again
+                  </button>
+                )}
+              </span>
+            </li>
+          ))}
+      </ul>
+    </div>
+  )
+}

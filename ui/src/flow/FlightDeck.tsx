@@ -1,0 +1,41 @@
+import type { PlaceView } from '../api.gen'
+import classes from './FlightDeck.module.css'
+
+interface FlightDeckProps {
+  places: PlaceView[]
+  /** Panels in the order they are scanned. */
+  path: string[]
+  here: string
+  /** Panels with something open. */
+  left: Set<string>
+}
+
+const middle = (p: PlaceView): [number, number] => [p.x + p.width / 2, p.y + p.height / 2]
+
+/** The flight deck as blocks with the scan path over them. */
+export const FlightDeck = ({ places, path, here, left }: FlightDeckProps) => {
+  const panels = places.filter((p) => p.width > 0)
+  const scanned = path.map((id) => panels.find((p) => p.id === id)).filter((p): p is PlaceView => p !== undefined)
+  const right = Math.max(...panels.map((p) => p.x + p.width))
+  const bottom = Math.max(...panels.map((p) => p.y + p.height))
+  const at = scanned.findIndex((p) => p.id === here)
+  const gone = at < 0 ? scanned : scanned.slice(0, at + 1)
+  const line = (of: PlaceView[]) => of.map((p, i) => `${i ? 'L' : 'M'}${middle(p).join(' ')}`).join('')
+  const hereName = scanned[at]?.name
+  return (
+    <figure className={classes.deck}>
+      <svg viewBox={`-0.3 -0.3 ${right + 0.6} ${bottom + 0.6}`} role="img" aria-label={`The scan: ${left.size} panels to go${hereName ? `, now ${hereName}` : ''}`}>
+        {panels.map((p) => (
+          <rect
+            key={p.id} x={p.x} y={p.y} width={p.width} height={p.height} rx={0.2}
+            className={p.id === here ? classes.here : path.includes(p.id) ? (left.has(p.id) ? classes.open : classes.closed) : classes.other}
+          />
+        ))}
+        <path d={line(scanned)} className={classes.way} />
+        {gone.length > 1 && <path d={line(gone)} className={classes.gone} />}
+        {at >= 0 && <circle cx={middle(scanned[at]!)[0]} cy={middle(scanned[at]!)[1]} r={0.26} className={classes.dot} />}
+      </svg>
+      <figcaption>{hereName ?? 'All panels scanned'}</figcaption>
+    </figure>
+  )
+}

@@ -1,0 +1,165 @@
+import { useHotkeys } from '@mantine/hooks'
+import { useState } from 'react'
+import type { ItemView, PartView } from '../api.gen'
+import { Action } from '../app/Action'
+import { Added, Caution } from '../app/Notice'
+import { Pennant } from '../app/Pennant'
+import { Slot } from '../app/Slot'
+import { WordsForm } from '../app/WordsForm'
+import { pendingSteps, type Live } from '../departure/useDeparture'
+import { Walk } from '../walkaround/Walk'
+import { FlightDeck } from './FlightDeck'
+import { OtherSeat } from './OtherSeat'
+import classes from './StepStage.module.css'
+import { Marks } from './Marks'
+import { v7 } from 'uuid'
+
+interface StepStageProps {
+  live: Live
+  /** The procedures of this stage; a seat works its own. */
+  parts: PartView[]
+  /** A step to begin at; the next open one when empty. */
+  wanted: string
+  onGo: (stage: string) => void
+}
+
+/** A walkaround or a flow: the step at hand at arm's length, the rest of its place below, the map beside it. */
+export const StepStage = ({ live, parts, wanted, onGo }: StepStageProps) => {
+  const { view, seat, outbox } = live
+  const part = parts.find((p) => p.items.some((i) => i.id === wanted)) ?? parts.find((p) => seat !== '' && p.seats.includes(seat)) ?? parts[0]!
+  const [chosen, setChosen] = useState(wanted)
+  const [saying, setSaying] = useState<'' | 'find' | 'not-today'>('')
+  const pending = pendingSteps(live.out)
+  const steps = view.progress.steps
+  const statusOf = (i: ItemView): string => (pending.has(i.id) ? 'sending' : (steps[i.id]?.status ?? 'open'))
+  const open = (i: ItemView): boolean => ['open', 'part', 'again'].includes(statusOf(i))
+  const item = part.items.find((i) => i.id === chosen) ?? part.items.find(open)
+  const mine = item !== undefined && item.seats.includes(seat)
+  const place = view.card!.places.find((p) => p.id === item?.place)
+  const placesInOrder = [...new Set(part.items.map((i) => i.place))]
+  const here = part.items.filter((i) => i.place === item?.place)
+  const openHere = here.filter(open)
+  const done = part.items.filter((i) => !open(i)).length
+  const cannotSkip = view.progress.tiedOff !== undefined
+
+  const act = (kind: string, body: Record<string, unknown>, of: ItemView) => outbox.put(kind, { step: of.id, ...body }, of.challenge)
+  const markDone = () => {
+    if (!item) return
+    act('step-done', {}, item)
+    setChosen('')
+  }
+  const markPlace = () => {
+    openHere.forEach((i) => act('step-done', {}, i))
+    setChosen('')
+  }
+  const undo = () => {
+    const said = part.items
+      .flatMap((i) => (steps[i.id]?.marks ?? []).filter((m) => m.seat === seat && m.outcome !== 'find').map((m) => ({ i, at: m.at })))
+      .sort((a, b) => b.at.localeCompare(a.at))[0]
+    if (!said) return
+    act('step-undone', {}, said.i)
+    setChosen(said.i.id)
+  }
+  const move = (by: number) => {
+    const at = part.items.findIndex((i) => i.id === item?.id)
+    setChosen(part.items[Math.max(0, Math.min(part.items.length - 1, at + by))]?.id ?? '')
+    setSaying('')
+  }
+  useHotkeys([
+    ['ArrowDown', () => move(1)],
+    ['ArrowUp', () => move(-1)],
+  ])
+
+  const walk = part.kind === 'walkaround'
+  const current = view.progress.beads.find((b) => b.state === 'current')
+  return (
+    <div className={classes.stage}>
+      <section className={classes.work}>
+        {item ? (
+          <>
+            <p className={classes.where}>
+              <Pennant seats={item.seats} /> {place?.name} · {walk ? 'station' : 'panel'} {placesInOrder.indexOf(item.place) + 1} of {placesInOrder.length}
+              <span className={classes.count}>
+                {done} of {part.items.length}
+              </span>
+            </p>
+            <h1 className={classes.challenge}>{item.challenge}</h1>
+            <p className={classes.response}>{item.response}</p>
+            {item.added && <Added>{item.added}</Added>}
+            {item.caution && <Caution>{item.caution}</Caution>}
+            {statusOf(item) === 'again' && <Added>asked again, it was opened since it was last done</Added>}
+            <Marks step={steps[item.id]} zone={view.header.zone} />
+            {saying === '' ? (
+              <div className={classes.actions}>
+                <Action hotkey="Space" shown="space" main disabled={!mine || cannotSkip} onAct={markDone}>
+                  {walk ? 'As it should be' : 'Done'}
+                </Action>
+                <Action hotkey="f" disabled={!seat || cannotSkip} onAct={() => setSaying('find')}>
+                  Find
+                </Action>
+                <Action hotkey="n" disabled={!mine || cannotSkip} onAct={() => setSaying('not-today')}>
+                  Not today
+                </Action>
+              </div>
+            ) : (
+              <WordsForm
+                key={`${item.id}/${saying}`} draft={`${view.header.id}/${item.id}/${saying}`}
+                label={saying === 'find' ? 'What is not as it should be?' : 'Why not today?'}
+                action={saying === 'find' ? 'Raise the find' : 'Not today'}
+                onCancel={() => setSaying('')}
+                onSay={(words) => {
+                  if (saying === 'find') act('find-raised', { find: v7(), note: words }, item)
+                  else act('step-not-today', { reason: words }, item)
+                  setSaying('')
+                  setChosen('')
+                }}
+              />
+            )}
+            {!mine && seat !== '' && <p className={classes.notYours}>This is the other seat's. You can still raise a find.</p>}
+          </>
+        ) : (
+          <>
+            <p className={classes.where}>{part.title}</p>
+            <h1 className={classes.challenge}>All {part.items.length} answered</h1>
+            {current && (
+              <div className={classes.actions}>
+                <Action hotkey="g" main onAct={() => onGo(current.stage)}>
+                  Go to {current.title.toLowerCase()}
+                </Action>
+              </div>
+            )}
+          </>
+        )}
+        <ul className={classes.list} aria-label={place?.name ?? part.title}>
+          {(item ? here : part.items.slice(-4)).map((i) => (
+            <li key={i.id}>
+              <button type="button" className={classes.row} data-now={i.id === item?.id || undefined} data-settled={!open(i) || undefined} onClick={() => setChosen(i.id)}>
+                <Slot status={statusOf(i)} />
+                <span className={classes.rowChallenge}>{i.challenge}</span>
+                <span className={classes.rowResponse}>{steps[i.id]?.disagreed ? 'two answers' : i.response}</span>
+              </button>
+            </li>
+          ))}
+        </ul>
+        <div className={classes.foot}>
+          {openHere.length > 1 && mine && (
+            <Action hotkey="shift+Space" shown="shift space" onAct={markPlace}>
+              {walk ? 'Whole station as it should be' : 'Whole panel done'}
+            </Action>
+          )}
+          <Action hotkey="z" onAct={undo} disabled={!seat || cannotSkip}>
+            Undo
+          </Action>
+        </div>
+      </section>
+      <aside className={classes.aside}>
+        {walk ? (
+          <Walk planform={view.card!.planform} places={view.card!.places} route={placesInOrder} here={item?.place ?? ''} left={new Set(part.items.filter(open).map((i) => i.place))} />
+        ) : (
+          <FlightDeck places={view.card!.places} path={placesInOrder} here={item?.place ?? ''} left={new Set(part.items.filter(open).map((i) => i.place))} />
+        )}
+        <OtherSeat progress={view.progress} seat={seat} />
+      </aside>
+    </div>
+  )
+}

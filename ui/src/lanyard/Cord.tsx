@@ -1,0 +1,71 @@
+import type { BeadView, TagView } from '../api.gen'
+import { clockTime, span, useNow } from '../app/clock'
+import classes from './Cord.module.css'
+
+interface CordProps {
+  beads: BeadView[]
+  tags: TagView[]
+  /** The stage on the screen. */
+  shown: string
+  zone: string
+  onGo: (stage: string) => void
+  onTag: (tag: TagView) => void
+}
+
+/** The map of the job: a cord from the flight-deck door to the line-up, a bead a stage, tags where they must be gone. */
+export const Cord = ({ beads, tags, shown, zone, onGo, onTag }: CordProps) => {
+  const now = useNow()
+  return (
+    <nav className={classes.cord} aria-label="The cord">
+      <ol className={classes.beads}>
+        {beads.map((bead, i) => (
+          <li key={bead.stage} className={classes.stage}>
+            <button
+              type="button" className={classes.bead} data-state={bead.state} data-shown={bead.stage === shown || undefined}
+              onClick={() => onGo(bead.stage)} aria-current={bead.stage === shown ? 'page' : undefined}
+            >
+              <span className={classes.knot} data-state={bead.state} aria-hidden="true" />
+              <span className={classes.title}>{bead.title}</span>
+              <kbd className={classes.key}>{i + 1}</kbd>
+              <span className={classes.facts}>{facts(bead, now, zone)}</span>
+            </button>
+            {tags
+              .filter((t) => t.stage === bead.stage)
+              .map((t) => (
+                <Tag key={t.key} tag={t} pressing={t.late || bead.state === 'current'} zone={zone} onTag={onTag} />
+              ))}
+          </li>
+        ))}
+      </ol>
+      <p className={classes.end}>{tags.length === 0 ? 'The cord is bare.' : `${tags.length} ${tags.length === 1 ? 'tag hangs' : 'tags hang'}.`}</p>
+    </nav>
+  )
+}
+
+const facts = (bead: BeadView, now: number, zone: string): string => {
+  const parts: string[] = []
+  if (bead.state === 'done') parts.push('done')
+  else if (bead.all > 1) parts.push(`${bead.done} of ${bead.all}`)
+  if (bead.due && bead.state !== 'done') {
+    const left = Date.parse(bead.due) - now
+    parts.push(left < 0 ? `${span(left)} over` : bead.state === 'current' ? `${span(left)} left` : `by ${clockTime(bead.due, zone)}`)
+  }
+  return parts.join(' · ')
+}
+
+interface TagProps {
+  tag: TagView
+  /** Due at the stage at hand, or overdue: then it is not calm. */
+  pressing: boolean
+  zone: string
+  onTag: (tag: TagView) => void
+}
+
+const Tag = ({ tag, pressing, zone, onTag }: TagProps) => (
+  <button type="button" className={classes.tag} data-pressing={pressing || undefined} title={tag.closes} onClick={() => onTag(tag)}>
+    <span className={classes.tagTitle}>{tag.title}</span>
+    <span className={classes.tagFacts}>
+      {[tag.detail, [tag.by, tag.since && clockTime(tag.since, zone)].filter(Boolean).join(' ')].filter(Boolean).join(' · ')}
+    </span>
+  </button>
+)

@@ -1,0 +1,111 @@
+import '@mantine/core/styles/baseline.css'
+import '@mantine/core/styles/default-css-variables.css'
+import '@mantine/core/styles/global.css'
+import '@mantine/core/styles/UnstyledButton.css'
+import '@mantine/core/styles/Button.css'
+import '@mantine/core/styles/CloseButton.css'
+import '@mantine/core/styles/ActionIcon.css'
+import '@mantine/core/styles/Input.css'
+import '@mantine/core/styles/InlineInput.css'
+import '@mantine/core/styles/PasswordInput.css'
+import '@mantine/core/styles/Checkbox.css'
+import './app/theme.css'
+import { createTheme, MantineProvider } from '@mantine/core'
+import { QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query'
+import { createRootRoute, createRoute, createRouter, Navigate, Outlet, RouterProvider, useLocation } from '@tanstack/react-router'
+import { createContext, use } from 'react'
+import { createRoot } from 'react-dom/client'
+import type { About, Me } from './api.gen'
+import { ask, type Problem } from './app/api'
+import { setServerNow } from './app/clock'
+import { ProblemNotice } from './app/Notice'
+import { DepartureList } from './departure/DepartureList'
+import { DepartureScreen } from './departure/DepartureScreen'
+import { Desk } from './fleet/Desk'
+import { Password } from './fleet/Password'
+import { SignIn } from './fleet/SignIn'
+
+const MeContext = createContext<Me | undefined>(undefined)
+
+const useMe = (): Me => {
+  const me = use(MeContext)
+  if (!me) throw new Error('This screen stands inside the sign-in')
+  return me
+}
+
+/** Everything but the sign-in itself stands behind it. */
+const Gate = () => {
+  const client = useQueryClient()
+  const at = useLocation().pathname
+  const session = useQuery<Me | null, Problem>({
+    queryKey: ['me'],
+    queryFn: async () => {
+      setServerNow((await ask<About>('GET', '/api/about')).now)
+      return ask<Me>('GET', '/api/session').catch((p: Problem) => {
+        if (p.status === 401) return null
+        throw p
+      })
+    },
+    staleTime: Infinity,
+    retry: true,
+    retryDelay: 2000,
+  })
+  const enter = (me: Me) => client.setQueryData(['me'], me)
+  if (session.data === undefined) return session.failureReason ? <main style={{ padding: '2rem' }}><ProblemNotice problem={session.failureReason} /></main> : null
+  if (session.data === null) return <SignIn onIn={enter} />
+  if (session.data.mustChange || at === '/password') {
+    return (
+      <Password
+        me={session.data}
+        onChanged={(me) => {
+          enter(me)
+          window.location.assign('/')
+        }}
+      />
+    )
+  }
+  return (
+    <MeContext value={session.data}>
+      <Outlet />
+    </MeContext>
+  )
+}
+
+const root = createRootRoute({ component: Gate, notFoundComponent: () => <Navigate to="/" /> })
+const List = () => <DepartureList me={useMe()} />
+const One = () => <DepartureScreen me={useMe()} />
+const AtDesk = () => <Desk me={useMe()} />
+const router = createRouter({
+  routeTree: root.addChildren([
+    createRoute({ getParentRoute: () => root, path: '/', component: List }),
+    createRoute({
+      getParentRoute: () => root,
+      path: '/departures/$id',
+      component: One,
+      validateSearch: (s: Record<string, unknown>): { stage?: string } => (typeof s.stage === 'string' ? { stage: s.stage } : {}),
+    }),
+    createRoute({ getParentRoute: () => root, path: '/desk', component: AtDesk }),
+    createRoute({ getParentRoute: () => root, path: '/password', component: () => null }),
+  ]),
+})
+
+declare module '@tanstack/react-router' {
+  interface Register {
+    router: typeof router
+  }
+}
+
+const theme = createTheme({
+  fontFamily: "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif",
+  fontFamilyMonospace: 'ui-monospace, monospace',
+  primaryColor: 'dark',
+  defaultRadius: 6,
+})
+
+createRoot(document.getElementById('root')!).render(
+  <MantineProvider theme={theme} defaultColorScheme="auto">
+    <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { refetchOnWindowFocus: false } } })}>
+      <RouterProvider router={router} />
+    </QueryClientProvider>
+  </MantineProvider>,
+)

@@ -1,0 +1,83 @@
+import { useQuery } from '@tanstack/react-query'
+import { useRef } from 'react'
+import type { RecordView as Record } from '../api.gen'
+import { ask, type Problem } from '../app/api'
+import { Action } from '../app/Action'
+import { clockTime } from '../app/clock'
+import { ProblemNotice } from '../app/Notice'
+import type { Live } from '../departure/useDeparture'
+import classes from './RecordView.module.css'
+
+/** The closed record: who did what and when, the chain's head, and the file to take away. */
+export const RecordView = ({ live }: { live: Live }) => {
+  const { header, progress } = live.view
+  const link = useRef<HTMLAnchorElement>(null)
+  const log = useQuery<Record, Problem>({ queryKey: ['log', header.id, progress.number], queryFn: () => ask('GET', `/api/departures/${header.id}/log`) })
+  const tied = progress.tiedOff
+  return (
+    <div>
+      <p className={classes.where}>
+        {header.tail}, {header.number.toLowerCase()}, {header.from.name} to {header.to.name}
+      </p>
+      <h1 className={classes.h1}>
+        Tied off by {tied?.by} at {tied && clockTime(tied.at, header.zone)}
+      </h1>
+      {tied && tied.accepted.length > 0 && (
+        <ul className={classes.accepted}>
+          {tied.accepted.map((a) => (
+            <li key={a.tag}>
+              <b>{a.tag}</b> stays: {a.reason}
+            </li>
+          ))}
+        </ul>
+      )}
+      {log.error && <ProblemNotice problem={log.error} />}
+      {log.data && (
+        <>
+          <p className={classes.head}>
+            {log.data.check}. Head of the chain:
+            <code>{log.data.head.match(/.{1,8}/g)?.join(' ')}</code>
+          </p>
+          <div className={classes.actions}>
+            <Action hotkey="d" main onAct={() => link.current?.click()}>
+              Download the record
+            </Action>
+            <a ref={link} href={`/api/departures/${header.id}/record`} download hidden>
+              The record
+            </a>
+            <span className={classes.verify}>
+              Anybody can check it: <code>./lanyard verify FILE</code>
+            </span>
+          </div>
+          <table className={classes.lines}>
+            <thead>
+              <tr>
+                <th>No.</th>
+                <th>Time</th>
+                <th>Who</th>
+                <th>What</th>
+                <th>Hash</th>
+              </tr>
+            </thead>
+            <tbody>
+              {log.data.lines.map((l) => (
+                <tr key={l.number}>
+                  <td>{l.number}</td>
+                  <td>{clockTime(l.at, header.zone)}</td>
+                  <td>
+                    {l.by}
+                    {l.seat && `, ${l.seat}`}
+                  </td>
+                  <td>{l.words}</td>
+                  <td>
+                    <code title={l.hash}>{l.hash.slice(0, 8)}</code>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </>
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,154 @@
+import { Checkbox, Textarea } from '@mantine/core'
+import { useMutation, useQuery } from '@tanstack/react-query'
+import { useEffect, useState } from 'react'
+import type { CardView, ReportView } from '../api.gen'
+import { ask, asProblem, type Problem } from '../app/api'
+import { Action } from '../app/Action'
+import { ProblemNotice } from '../app/Notice'
+import { Pennant } from '../app/Pennant'
+import { useDraft } from '../app/useDraft'
+import type { Live } from '../departure/useDeparture'
+import classes from './DayStage.module.css'
+
+interface Flags {
+  firstFlight: boolean
+  fuelling: boolean
+  afterMaintenance: boolean
+}
+
+/** Seat, station report and state of the day; they cut the card. */
+export const DayStage = ({ live, onGo }: { live: Live; onGo: (stage: string) => void }) => {
+  const { view, seat, me, outbox } = live
+  const id = view.header.id
+  const day = view.card?.day
+  const mine = view.header.crew.find((c) => c.id === me.id)
+  const [text, setText, dropText] = useDraft(`report/${id}`, day?.report ?? '')
+  const [flagText, setFlags, dropFlags] = useDraft(`day/${id}`, '')
+  const flags: Flags = flagText
+    ? (JSON.parse(flagText) as Flags)
+    : { firstFlight: day?.firstFlight ?? true, fuelling: day?.fuelling ?? false, afterMaintenance: day?.afterMaintenance ?? false }
+  const [fetched, setFetched] = useState('')
+  const latest = useMutation<ReportView, Problem>({
+    mutationFn: () => ask<ReportView>('GET', `/api/departures/${id}/report`),
+    onSuccess: (r) => {
+      setText(r.text)
+      setFetched(r.text)
+    },
+  })
+  const reading = useQuery<ReportView, Problem>({
+    queryKey: ['reading', text],
+    queryFn: () => ask<ReportView>('POST', '/api/station-reports/reading', text),
+    enabled: text.trim() !== '',
+    retry: false,
+    staleTime: 30_000,
+  })
+  const fetchLatest = latest.mutate
+  useEffect(() => {
+    if (text === '' && !day) fetchLatest()
+  }, [text, day, fetchLatest])
+
+  const simulated = text === fetched || (day?.simulated === true && text === day.report)
+  const sending = live.out.waiting.some((w) => w.kind === 'day-set')
+  const set = (change: Partial<Flags>) => setFlags(JSON.stringify({ ...flags, ...change }))
+  const cut = () => {
+    outbox.put('day-set', { report: text, simulated, ...flags }, 'the state of the day')
+    dropText()
+    dropFlags()
+  }
+  return (
+    <div className={classes.day}>
+      <section>
+        <h1 className={classes.h1}>Status and day</h1>
+        <div className={classes.seats}>
+          {view.progress.seats.map((s) => (
+            <p key={s.seat} className={classes.seat}>
+              <Pennant seats={[s.seat]} /> <b>{s.name}</b> {s.taken ? 'is in the' : 'has not taken the'} {s.seat} seat
+              {view.header.crew.find((c) => c.seat === s.seat)?.commander ? ', commander' : ''}
+              {view.header.crew.find((c) => c.seat === s.seat)?.flying ? ', flying' : ', monitoring'}
+            </p>
+          ))}
+          {mine && !seat && (
+            <Action hotkey="t" main onAct={() => outbox.put('seat-taken', { seat: mine.seat }, `the ${mine.seat} seat`)}>
+              Take the {mine.seat} seat
+            </Action>
+          )}
+          {!mine && <p>You are looking on: you are not on this crew.</p>}
+        </div>
+        <Textarea
+          label={`Station report, ${view.header.from.name}`} value={text} onChange={(e) => setText(e.currentTarget.value)} autosize minRows={2}
+          spellCheck={false} styles={{ input: { fontSize: '1.15rem' } }}
+        />
+        <p className={classes.source}>{text === '' ? 'No report yet.' : simulated ? 'From the simulated station service.' : 'Typed over.'}</p>
+        {latest.isError && <ProblemNotice problem={asProblem(latest.error)} />}
+        {reading.data && (
+          <ul className={classes.facts}>
+            {reading.data.facts.map((f) => (
+              <li key={f}>{f}</li>
+            ))}
+          </ul>
+        )}
+        {reading.error && <ProblemNotice problem={reading.error} />}
+        <div className={classes.flags}>
+          <Checkbox size="md" label="First flight of the day" checked={flags.firstFlight} onChange={(e) => set({ firstFlight: e.currentTarget.checked })} />
+          <Checkbox size="md" label="Fuelling while we prepare" checked={flags.fuelling} onChange={(e) => set({ fuelling: e.currentTarget.checked })} />
+          <Checkbox size="md" label="Maintenance since the last flight" checked={flags.afterMaintenance} onChange={(e) => set({ afterMaintenance: e.currentTarget.checked })} />
+        </div>
+        <div className={classes.actions}>
+          <Action hotkey="c" main={seat !== '' && !view.card} disabled={!seat || !reading.data || sending} onAct={cut}>
+            {view.card ? 'Cut the card again' : 'Cut the card'}
+          </Action>
+          <Action hotkey="r" onAct={() => latest.mutate()}>
+            Fetch the report
+          </Action>
+        </div>
+      </section>
+      <aside className={classes.card}>
+        <p className={classes.pack}>
+          {view.header.pack}, revision {view.header.revision}. {view.header.checklistVoice}.
+        </p>
+        {view.card ? <CardSummary card={view.card} onGo={onGo} next={view.progress.beads.find((b) => b.state === 'current')} /> : <p>The card of {view.header.tail} for today is cut from it once the day is known.</p>}
+      </aside>
+    </div>
+  )
+}
+
+interface SummaryProps {
+  card: CardView
+  next?: { stage: string; title: string }
+  onGo: (stage: string) => void
+}
+
+const CardSummary = ({ card, next, onGo }: SummaryProps) => {
+  const added = card.parts.flatMap((p) => p.items.filter((i) => i.added).map((i) => ({ ...i, part: p.title })))
+  const all = card.parts.reduce((n, p) => n + p.items.length, 0)
+  return (
+    <>
+      <h2 className={classes.h2}>
+        {all} steps today, {added.length} of them added, {card.leftOut.length} left out
+      </h2>
+      {next && next.stage !== 'day' && (
+        <Action hotkey="g" main onAct={() => onGo(next.stage)}>
+          Go to {next.title.toLowerCase()}
+        </Action>
+      )}
+      <h3 className={classes.h3}>Left out, and why</h3>
+      <ul className={classes.steps}>
+        {card.leftOut.map((l) => (
+          <li key={l.stage + l.challenge + l.why}>
+            <b>{l.challenge}</b> {l.why}
+          </li>
+        ))}
+        {card.leftOut.length === 0 && <li>Nothing.</li>}
+      </ul>
+      <h3 className={classes.h3}>Added, and why</h3>
+      <ul className={classes.steps}>
+        {added.map((i) => (
+          <li key={i.id}>
+            <b>{i.challenge}</b> {i.added}
+          </li>
+        ))}
+        {added.length === 0 && <li>Nothing.</li>}
+      </ul>
+    </>
+  )
+}
