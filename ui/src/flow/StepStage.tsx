@@ -14,6 +14,9 @@ import classes from './StepStage.module.css'
 import { Marks } from './Marks'
 import { v7 } from 'uuid'
 
+/** Rows of the list below the step at hand. */
+const ROWS = 7
+
 interface StepStageProps {
   live: Live
   /** The procedures of this stage; a seat works its own. */
@@ -35,11 +38,15 @@ export const StepStage = ({ live, parts, wanted, onGo }: StepStageProps) => {
   const open = (i: ItemView): boolean => ['open', 'part', 'again'].includes(statusOf(i))
   const item = part.items.find((i) => i.id === chosen) ?? part.items.find(open)
   const mine = item !== undefined && item.seats.includes(seat)
-  const place = view.card!.places.find((p) => p.id === item?.place)
+    const place = view.card!.places.find((p) => p.id === item?.place)
   const placesInOrder = [...new Set(part.items.map((i) => i.place))]
   const here = part.items.filter((i) => i.place === item?.place)
   const openHere = here.filter(open)
   const done = part.items.filter((i) => !open(i)).length
+  const placeName = (id: string) => view.card!.places.find((p) => p.id === id)?.name ?? id
+  // This place whole, then as many of the next ones as fit, so that nobody looks ahead in vain.
+  const after = part.items.slice(part.items.findLastIndex((i) => i.place === item?.place) + 1)
+  const listed = item ? [...here, ...after.slice(0, Math.max(0, ROWS - here.length))] : part.items.slice(-ROWS)
   const cannotSkip = view.progress.tiedOff !== undefined
 
   const act = (kind: string, body: Record<string, unknown>, of: ItemView) => outbox.put(kind, { step: of.id, ...body }, of.challenge)
@@ -131,8 +138,9 @@ export const StepStage = ({ live, parts, wanted, onGo }: StepStageProps) => {
           </>
         )}
         <ul className={classes.list} aria-label={place?.name ?? part.title}>
-          {(item ? here : part.items.slice(-4)).map((i) => (
+          {listed.map((i, n) => (
             <li key={i.id}>
+              {i.place !== (listed[n - 1]?.place ?? item?.place) && <p className={classes.next}>{placeName(i.place)}</p>}
               <button type="button" className={classes.row} data-now={i.id === item?.id || undefined} data-settled={!open(i) || undefined} onClick={() => setChosen(i.id)}>
                 <Slot status={statusOf(i)} />
                 <span className={classes.rowChallenge}>{i.challenge}</span>
@@ -142,7 +150,7 @@ export const StepStage = ({ live, parts, wanted, onGo }: StepStageProps) => {
           ))}
         </ul>
         <div className={classes.foot}>
-          {openHere.length > 1 && mine && (
+          {openHere.length > 0 && mine && (
             <Action hotkey="shift+Space" shown="shift space" onAct={markPlace}>
               {walk ? 'Whole station as it should be' : 'Whole panel done'}
             </Action>

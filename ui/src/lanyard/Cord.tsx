@@ -15,6 +15,7 @@ interface CordProps {
 /** The map of the job: a cord from the flight-deck door to the line-up, a bead a stage, tags where they must be gone. */
 export const Cord = ({ beads, tags, shown, zone, onGo, onTag }: CordProps) => {
   const now = useNow()
+  const count = tags.length === 0 ? 'The cord is bare' : `${tags.length} ${tags.length === 1 ? 'tag hangs' : 'tags hang'}`
   return (
     <nav className={classes.cord} aria-label="The cord">
       <ol className={classes.beads}>
@@ -37,7 +38,15 @@ export const Cord = ({ beads, tags, shown, zone, onGo, onTag }: CordProps) => {
           </li>
         ))}
       </ol>
-      <p className={classes.end}>{tags.length === 0 ? 'The cord is bare.' : `${tags.length} ${tags.length === 1 ? 'tag hangs' : 'tags hang'}.`}</p>
+      <p className={classes.end}>{count}.</p>
+      <details className={classes.below}>
+        <summary>
+          {beads.find((b) => b.stage === shown)?.title ?? 'Finds'} · {count.toLowerCase()}
+        </summary>
+        {tags.map((t) => (
+          <Tag key={t.key} tag={t} pressing={t.late} zone={zone} onTag={onTag} />
+        ))}
+      </details>
     </nav>
   )
 }
@@ -62,10 +71,13 @@ interface TagProps {
 }
 
 const Tag = ({ tag, pressing, zone, onTag }: TagProps) => (
-  <button type="button" className={classes.tag} data-pressing={pressing || undefined} title={tag.closes} onClick={() => onTag(tag)}>
-    <span className={classes.tagTitle}>{tag.title}</span>
-    <span className={classes.tagFacts}>
-      {[tag.detail, [tag.by, tag.since && clockTime(tag.since, zone)].filter(Boolean).join(' ')].filter(Boolean).join(' · ')}
-    </span>
-  </button>
+  <div className={classes.hanging}>
+    <span className={classes.string} aria-hidden="true" />
+    <button type="button" className={classes.tag} data-pressing={pressing || undefined} title={tag.closes} onClick={() => onTag(tag)}>
+      <span className={classes.tagTitle}>{tag.title}</span>
+      <span className={classes.tagFacts}>
+        {[tag.detail, [tag.by, tag.since && clockTime(tag.since, zone)].filter(Boolean).join(' ')].filter(Boolean).join(' · ')}
+      </span>
+    </button>
+  </div>
 )

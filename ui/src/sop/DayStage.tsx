@@ -62,9 +62,9 @@ export const DayStage = ({ live, onGo }: { live: Live; onGo: (stage: string) => 
         <div className={classes.seats}>
           {view.progress.seats.map((s) => (
             <p key={s.seat} className={classes.seat}>
-              <Pennant seats={[s.seat]} /> <b>{s.name}</b> {s.taken ? 'is in the' : 'has not taken the'} {s.seat} seat
+              <Pennant seats={[s.seat]} /> <b>{s.name}</b>
               {view.header.crew.find((c) => c.seat === s.seat)?.commander ? ', commander' : ''}
-              {view.header.crew.find((c) => c.seat === s.seat)?.flying ? ', flying' : ', monitoring'}
+              {view.header.crew.find((c) => c.seat === s.seat)?.flying ? ', flying' : ', monitoring'}: {s.seat} seat {s.taken ? 'taken' : 'not taken yet'}
             </p>
           ))}
           {mine && !seat && (

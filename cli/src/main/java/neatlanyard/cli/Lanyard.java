@@ -1,0 +1,29 @@
+package neatlanyard.cli;
+
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+
+/** The commands that need no server. */
+@Command(
+    name = "lanyard",
+    description = "Checks records and judges control traces.",
+    mixinStandardHelpOptions = true,
+    subcommands = {Verify.class, Controls.class})
+public final class Lanyard {
+  /** What was asked about is as it should be. */
+  static final int GOOD = 0;
+  /** It is not. */
+  static final int NOT_GOOD = 1;
+  /** It cannot be read, or the command itself was wrong. */
+  static final int UNREADABLE = 2;
+
+  private Lanyard() {}
+
+  public static CommandLine commands() {
+    return new CommandLine(new Lanyard());
+  }
+
+  public static void main(String[] args) {
+    System.exit(commands().execute(args));
+  }
+}

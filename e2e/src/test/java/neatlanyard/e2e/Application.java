@@ -1,0 +1,101 @@
+package neatlanyard.e2e;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** The packaged application, started as a user starts it, on a database of its own. */
+final class Application implements AutoCloseable {
+  static final Path ROOT = Path.of(System.getProperty("lanyard.root", "..")).toAbsolutePath().normalize();
+  private static final Pattern READY = Pattern.compile("ready at http://localhost:(\\d+)");
+
+  private final Path folder;
+  private final List<String> settings;
+  private final List<String> said = new ArrayList<>();
+  private Process process;
+  private int port;
+
+  private Application(Path folder, List<String> settings) {
+    this.folder = folder;
+    this.settings = settings;
+    this.process = start(0);
+  }
+
+  /** With the demo's data, at a winter morning's hour, the simulated aircraft moving quickly. */
+  static Application demo(String... more) {
+    List<String> settings = new ArrayList<>(List.of(
+        "--lanyard.demo=true", "--lanyard.demo-folder=" + ROOT.resolve("demo"), "--lanyard.simulated-pace=12",
+        "--lanyard.begin-at=2027-01-14T07:25:00Z"));
+    settings.addAll(Arrays.asList(more));
+    return new Application(temporary(), settings);
+  }
+
+  /** As a new user finds it: nothing in it. */
+  static Application empty() {
+    return new Application(temporary(), List.of());
+  }
+
+  private static Path temporary() {
+    try {
+      return Files.createTempDirectory("lanyard-e2e");
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private Process start(int onPort) {
+    List<String> command = new ArrayList<>(List.of(
+        Path.of(System.getProperty("java.home"), "bin", "java").toString(), "--enable-native-access=ALL-UNNAMED", "-jar",
+        System.getProperty("lanyard.app", ""), "--server.port=" + onPort, "--lanyard.database=" + folder.resolve("test.db")));
+    command.addAll(settings);
+    try {
+      Process p = new ProcessBuilder(command).directory(folder.toFile()).redirectErrorStream(true).start();
+      BufferedReader out = p.inputReader(StandardCharsets.UTF_8);
+      said.clear();
+      for (String line = out.readLine(); line != null; line = out.readLine()) {
+        said.add(line);
+        Matcher ready = READY.matcher(line);
+        if (ready.find()) {
+          port = Integer.parseInt(ready.group(1));
+          Thread.ofVirtual().start(() -> out.lines().forEach(l -> { }));
+          return p;
+        }
+      }
+      throw new IllegalStateException("The application did not start:\n" + String.join("\n", said));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  String url() {
+    return "http://localhost:" + port;
+  }
+
+  /** What it said on the terminal until it was ready. */
+  String said() {
+    return String.join("\n", said);
+  }
+
+  /** As {@code kill -9} does: no goodbye. */
+  void kill() throws InterruptedException {
+    process.destroyForcibly().waitFor();
+  }
+
+  /** Starts it again on the same database and port. */
+  void startAgain() {
+    process = start(port);
+  }
+
+  @Override
+  public void close() throws InterruptedException {
+    kill();
+  }
+}

@@ -1,0 +1,141 @@
+package neatlanyard.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.APIResponse;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.ReducedMotion;
+import com.microsoft.playwright.options.RequestOptions;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.ThreadLocalRandom;
+
+/** Somebody at a browser of their own. */
+final class Crew {
+  private static final List<String> ARGUMENTS = List.of(
+      "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
+      "--disable-component-update", "--disable-sync");
+
+  final Page page;
+  private final String url;
+
+  private Crew(Page page, String url) {
+    this.page = page;
+    this.url = url;
+  }
+
+  /** Debian's own browser; none is ever downloaded. */
+  static Browser browser(Playwright playwright) {
+    return playwright.chromium().launch(new BrowserType.LaunchOptions()
+        .setExecutablePath(Path.of("/usr/bin/chromium"))
+        .setHeadless(true)
+        .setArgs(ARGUMENTS));
+  }
+
+  /** Signs in one of the demo's people. */
+  static Crew in(Browser browser, Application app, String name, ColorScheme light) {
+    Crew crew = at(browser, app, light);
+    crew.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name)).click();
+    assertThat(crew.heading("Departures")).isVisible();
+    return crew;
+  }
+
+  /** At the front page, not signed in. */
+  static Crew at(Browser browser, Application app, ColorScheme light) {
+    BrowserContext context = browser.newContext(new Browser.NewContextOptions()
+        .setViewportSize(1280, 800).setColorScheme(light).setReducedMotion(ReducedMotion.REDUCE));
+    Page page = context.newPage();
+    page.navigate(app.url());
+    return new Crew(page, app.url());
+  }
+
+  /** Opens today's first departure and takes the seat. */
+  Crew takeSeat(String seat) {
+    key("1");
+    button("Take the " + seat + " seat").click();
+    assertThat(page.getByText(seat + " seat taken")).isVisible();
+    return this;
+  }
+
+  /** Cuts the card from the report of the simulated station service. */
+  Crew cutCard() {
+    assertThat(page.getByText("wind 240° 12 kt")).isVisible();
+    button("Cut the card").click();
+    assertThat(page.getByText("steps today")).isVisible();
+    return this;
+  }
+
+  Locator heading(String text) {
+    return page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(text));
+  }
+
+  Locator button(String name) {
+    return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(false)).first();
+  }
+
+  Locator tag(String title) {
+    return page.locator("nav ol").getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(title));
+  }
+
+  void key(String key) {
+    page.keyboard().press(key);
+  }
+
+  /** Goes to a stage by its bead. */
+  void stage(String title) {
+    page.locator("nav ol").getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(title)).first().click();
+  }
+
+  /** Presses the key for the step at hand until its heading changes to what is wanted, a press a step. */
+  void pressUntil(String key, String heading, int most) {
+    for (int i = 0; i < most; i++) {
+      Locator now = page.locator("main h1");
+      String before = now.textContent();
+      if (before.contains(heading)) {
+        return;
+      }
+      key(key);
+      assertThat(now).not().hasText(before);
+    }
+    assertThat(page.locator("main h1")).containsText(heading);
+  }
+
+  /** Sends an event as a device does, past the interface. @return status and answer */
+  APIResponse send(String departure, UUID id, String device, String kind, Map<String, Object> body) {
+    return page.request().post(url + "/api/departures/" + departure + "/events", RequestOptions.create()
+        .setHeader("X-XSRF-TOKEN", cookie("XSRF-TOKEN"))
+        .setData(Map.of("id", id.toString(), "device", device, "kind", kind, "body", body)));
+  }
+
+  private String cookie(String name) {
+    return page.context().cookies().stream().filter(c -> c.name.equals(name)).map(c -> c.value).findFirst().orElse("");
+  }
+
+  String get(String path) {
+    return page.request().get(url + path).text();
+  }
+
+  /** A UUID of version 7 (RFC 9562). */
+  static UUID eventId() {
+    ThreadLocalRandom random = ThreadLocalRandom.current();
+    long high = System.currentTimeMillis() << 16 | 0x7000L | random.nextInt(1 << 12);
+    return new UUID(high, random.nextLong() & 0x3fffffffffffffffL | 0x8000000000000000L);
+  }
+
+  /** Keeps a picture of the view when pictures are asked for. */
+  void picture(String name) {
+    String folder = System.getProperty("lanyard.pictures", "");
+    if (!folder.isBlank()) {
+      page.screenshot(new Page.ScreenshotOptions().setPath(Application.ROOT.resolve(folder).resolve(name + ".png")));
+    }
+  }
+}

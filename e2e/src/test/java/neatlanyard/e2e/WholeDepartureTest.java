@@ -1,0 +1,200 @@
+package neatlanyard.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.AxeResults;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.ColorScheme;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import neatlanyard.cli.Lanyard;
+import org.testng.annotations.Test;
+
+/** A first officer and a captain, each at their own browser, from the door to the record. */
+public class WholeDepartureTest {
+  @Test
+  public void two_browsers_run_a_whole_departure() throws Exception {
+    try (Application app = Application.demo(); Playwright playwright = Playwright.create(); Browser browser = Crew.browser(playwright)) {
+      Crew visitor = Crew.at(browser, app, ColorScheme.LIGHT);
+      assertThat(visitor.page.getByText("Demo: Ternholm Air Link")).isVisible();
+      visitor.picture("sign-in");
+      readable(visitor);
+      Crew wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.LIGHT);
+      Crew ida = Crew.in(browser, app, "Ida Marsk", ColorScheme.DARK);
+      wren.picture("departures");
+      day(wren, ida);
+      powerUp(wren);
+      walkaround(wren, ida);
+      flowsAtOnce(wren, ida);
+      decideFind(wren, ida);
+      controls(ida);
+      checklist(wren, ida);
+      tieOff(wren, ida);
+    }
+  }
+
+  private static void day(Crew wren, Crew ida) {
+    wren.takeSeat("right").cutCard();
+    assertThat(wren.page.getByText("no freight door on this tail")).isVisible();
+    assertThat(wren.page.getByText("first flight of the day").first()).isVisible();
+    assertThat(wren.page.getByText("dark until 07:5")).isVisible();
+    ida.takeSeat("left");
+    assertThat(wren.page.getByText("left seat taken")).isVisible();
+    wren.picture("day-and-card");
+    readable(wren);
+  }
+
+  private static void powerUp(Crew wren) {
+    wren.stage("Safe, then power");
+    wren.pressUntil("Space", "All 13 answered", 13);
+    assertThat(wren.tag("APU running, packs off")).isVisible();
+    assertThat(wren.tag("Hydraulic pumps on for the leak check")).isVisible();
+  }
+
+  private static void walkaround(Crew wren, Crew ida) {
+    wren.stage("Walkaround");
+    wren.pressUntil("Space", "Front door and frame", 2);
+    assertThat(ida.tag("6 of 6 covers and plugs still on")).isVisible();
+    wren.key("Shift+Space");
+    assertThat(wren.heading("Static ports, left")).isVisible();
+    wren.key("Space");
+    assertThat(ida.tag("5 of 6 covers and plugs still on")).isVisible();
+    wren.pressUntil("Space", "Wipers and windscreens", 12);
+    wren.key("f");
+    wren.page.keyboard().type("Left wiper blade torn");
+    wren.key("Control+Enter");
+    assertThat(ida.tag("Find without a decision")).isVisible();
+    assertThat(wren.heading("Static ports, right")).isVisible();
+    wren.picture("walkaround-day");
+    readable(wren);
+    wren.page.setViewportSize(390, 844);
+    wren.picture("walkaround-phone");
+    wren.page.setViewportSize(1280, 800);
+    wren.pressUntil("Shift+Space", "All 55 answered", 20);
+    assertThat(ida.tag("covers and plugs still on")).not().isVisible();
+    assertThat(ida.tag("gear pins still in")).not().isVisible();
+    assertThat(ida.tag("Baggage door open for loading")).isVisible();
+  }
+
+  private static void flowsAtOnce(Crew wren, Crew ida) {
+    wren.stage("Flows");
+    ida.stage("Flows");
+    for (int i = 1; i <= 8; i++) {
+      wren.key("Space");
+      ida.key("Space");
+    }
+    assertThat(wren.page.getByText("8 of 17", new Page.GetByTextOptions().setExact(true))).isVisible();
+    assertThat(ida.page.getByText("8 of 19", new Page.GetByTextOptions().setExact(true))).isVisible();
+    ida.picture("flow-night");
+    readable(ida);
+    wren.pressUntil("Space", "All 19 answered", 19);
+    ida.pressUntil("Space", "All 17 answered", 17);
+    assertThat(ida.tag("APU running, packs off")).not().isVisible();
+    assertThat(ida.tag("Hydraulic pumps on for the leak check")).not().isVisible();
+    assertThat(ida.tag("Gust lock still in")).not().isVisible();
+  }
+
+  private static void decideFind(Crew wren, Crew ida) {
+    wren.tag("Find without a decision").click();
+    assertThat(wren.page.getByText("The commander decides on it.")).isVisible();
+    ida.tag("Find without a decision").click();
+    assertThat(ida.heading("Left wiper blade torn")).isVisible();
+    ida.picture("find-night");
+    ida.key("w");
+    ida.page.keyboard().type("Entered; dry runway at Vesk, new blade on return");
+    ida.key("Control+Enter");
+    assertThat(ida.heading("Every find has its decision")).isVisible();
+    assertThat(wren.tag("Find without a decision")).not().isVisible();
+  }
+
+  private static void controls(Crew ida) {
+    ida.stage("Control check");
+    ida.button("Start the check").click();
+    assertThat(ida.heading("Control check passed")).isVisible();
+    ida.picture("controls-passed-night");
+  }
+
+  private static void checklist(Crew wren, Crew ida) {
+    wren.stage("Before take-off");
+    ida.stage("Before take-off");
+    assertThat(ida.heading("Flight controls")).isVisible();
+    wren.key("Space");
+    ida.key("Space");
+    assertThat(ida.heading("Take-off briefing")).isVisible();
+    ida.key("Space");
+    assertThat(wren.heading("Flaps")).isVisible();
+    wren.key("s");
+    assertThat(ida.heading("Stopped by Adeyo at Flaps")).isVisible();
+    assertThat(ida.tag("Checklist stopped")).isVisible();
+    ida.picture("checklist-stopped-night");
+    wren.key("r");
+    // Resuming asks the last item answered again.
+    assertThat(ida.heading("Take-off briefing")).isVisible();
+    assertThat(ida.tag("Checklist stopped")).not().isVisible();
+    ida.key("Space");
+    for (String both : new String[] {"Flaps", "Trims", "Speeds"}) {
+      assertThat(ida.heading(both)).isVisible();
+      ida.key("Space");
+      if (!both.equals("Trims")) {
+        wren.key("Space");
+      }
+    }
+    assertThat(wren.heading("Configuration test")).isVisible();
+    wren.picture("checklist-day");
+    readable(wren);
+    wren.pressUntil("Space", "Complete to the line", 4);
+    wren.key("b");
+    ida.button("Below the line").click();
+    wren.pressUntil("Space", "Runway", 4);
+    wren.key("Space");
+    ida.key("Space");
+    assertThat(wren.heading("Before take-off checklist")).isVisible();
+  }
+
+  private static void tieOff(Crew wren, Crew ida) throws IOException {
+    ida.stage("Tie off");
+    assertThat(ida.heading("1 thing hangs on the cord")).isVisible();
+    assertThat(wren.page.getByText("Only Ida Marsk ties off")).not().isVisible();
+    ida.button("Tie off").click();
+    ida.page.locator("main").getByText("Tie off").last().click();
+    assertThat(ida.page.getByText("The cord is not bare: 1 of 13 steps open (Before take-off).")).isVisible();
+    ida.picture("tie-off-night");
+    ida.button("Read").click();
+    ida.page.getByLabel("It may stay, because").fill("Said aloud, the tablet was in the pocket");
+    ida.page.locator("main").getByText("Tie off").last().click();
+    assertThat(ida.heading("Tied off by Ida Marsk")).isVisible();
+    assertThat(ida.page.getByText("the chain is whole")).isVisible();
+    wren.stage("Tie off");
+    assertThat(wren.page.getByText("the chain is whole")).isVisible();
+    wren.picture("record-day");
+    readable(wren);
+    Path record = Files.createTempFile("record", ".json");
+    Download download = ida.page.waitForDownload(() -> ida.button("Download the record").click());
+    download.saveAs(record);
+    assertThat(verify(record)).as("a record as downloaded").isZero();
+    String text = Files.readString(record);
+    Files.writeString(record, text.replace("Left wiper blade torn", "Left wiper blade fine"));
+    assertThat(verify(record)).as("a record with one word changed").isOne();
+  }
+
+  private static int verify(Path record) {
+    return Lanyard.commands().setOut(new PrintWriter(new StringWriter())).execute("verify", record.toString());
+  }
+
+  /** Contrast, names and roles by the published accessibility rules (WCAG 2.2 AA as axe-core checks them). */
+  private static void readable(Crew crew) {
+    AxeResults results = new AxeBuilder(crew.page).analyze();
+    assertThat(results.getViolations())
+        .as("accessibility of %s", crew.page.url())
+        .extracting(r -> r.getId() + ": " + r.getNodes().getFirst().getHtml())
+        .isEmpty();
+  }
+}
