@@ -50,9 +50,17 @@ export const ControlsStage = ({ live, onGo }: { live: Live; onGo: (stage: string
           <AxisPlot key={axis.name} axis={axis} input={n + 1} values={samples.values} failed={(shown?.findings ?? []).some((f) => !f.passed && f.axis === axis.name.toLowerCase())} />
         ))}
       </div>
-      <p className={classes.source}>
-        Data: simulated aircraft{last ? `, ${last[0]?.toFixed(1)} s` : ''}. The upright scale is each surface's own travel, the level one the control's.
-      </p>
+      <div className={classes.data}>
+        <p className={classes.source}>
+          Upright: each surface's own travel. Level: the control's.
+          <br />
+          Data: simulated aircraft{last ? `, ${last[0]?.toFixed(1)} s` : ''}
+        </p>
+        <NativeSelect
+          aria-label="How the simulated aircraft behaves" value={behaviour} onChange={(e) => setBehaviour(e.currentTarget.value)} className={classes.behaviour}
+          data={(behaviours.data ?? []).map((b) => ({ value: b.name, label: `Simulated: ${b.words.toLowerCase()}` }))}
+        />
+      </div>
       <div className={classes.actions}>
         <Action hotkey="c" main={!done?.judgement.passed} disabled={!seat || running || view.progress.tiedOff !== undefined} onAct={() => {
           recorded.reset()
@@ -75,10 +83,6 @@ export const ControlsStage = ({ live, onGo }: { live: Live; onGo: (stage: string
             </>
           )}
         </FileButton>
-        <NativeSelect
-          aria-label="Simulated aircraft" value={behaviour} onChange={(e) => setBehaviour(e.currentTarget.value)} className={classes.behaviour}
-          data={(behaviours.data ?? []).map((b) => ({ value: b.name, label: `Simulated: ${b.words.toLowerCase()}` }))}
-        />
       </div>
       {start.isError && <ProblemNotice problem={asProblem(start.error)} />}
       {recorded.isError && <ProblemNotice problem={asProblem(recorded.error)} />}

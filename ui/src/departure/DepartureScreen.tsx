@@ -53,6 +53,7 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
       <Header view={live.view} connected={live.connected} waiting={live.out.waiting.length} />
       <Cord
         beads={live.view.progress.beads} tags={live.view.progress.tags} shown={shown} zone={live.view.header.zone}
+        bare={live.view.card !== undefined && live.view.progress.inTheWay.length === 0}
         onGo={(s) => {
           setWanted('')
           go(s)

@@ -7,10 +7,10 @@ import type { Live } from '../departure/useDeparture'
 import classes from './FindsStage.module.css'
 
 const VERDICTS = [
-  { name: 'nothing_to_enter', words: 'Nothing to enter', hotkey: 'q' },
-  { name: 'fly_with_entry', words: 'Fly with an entry', hotkey: 'w' },
-  { name: 'maintenance_first', words: 'Maintenance first', hotkey: 'e' },
-  { name: 'stops_the_flight', words: 'Stops the flight', hotkey: 'r' },
+  { name: 'nothing_to_enter', words: 'Nothing to enter', means: 'It is as it may be.', hotkey: 'q' },
+  { name: 'fly_with_entry', words: 'Fly with an entry', means: 'Allowed by the list; you say what is entered.', hotkey: 'w' },
+  { name: 'maintenance_first', words: 'Maintenance first', means: 'The aircraft waits for licensed maintenance.', hotkey: 'e' },
+  { name: 'stops_the_flight', words: 'Stops the flight', means: 'This aircraft does not go.', hotkey: 'r' },
 ]
 
 /** Finds and the commander's decision on each. */
@@ -49,6 +49,7 @@ export const FindsStage = ({ live }: { live: Live }) => {
               {VERDICTS.map((v) => (
                 <Action key={v.name} hotkey={v.hotkey} disabled={view.progress.tiedOff !== undefined} onAct={() => (v.name === 'nothing_to_enter' ? decide(find, v.name, '') : setVerdict(v.name))}>
                   {v.words}
+                  <small className={classes.means}>{v.means}</small>
                 </Action>
               ))}
             </div>

@@ -8,14 +8,16 @@ interface CordProps {
   /** The stage on the screen. */
   shown: string
   zone: string
+  /** Whether nothing at all stands between this departure and its tie-off. */
+  bare: boolean
   onGo: (stage: string) => void
   onTag: (tag: TagView) => void
 }
 
 /** The map of the job: a cord from the flight-deck door to the line-up, a bead a stage, tags where they must be gone. */
-export const Cord = ({ beads, tags, shown, zone, onGo, onTag }: CordProps) => {
+export const Cord = ({ beads, tags, shown, zone, bare, onGo, onTag }: CordProps) => {
   const now = useNow()
-  const count = tags.length === 0 ? 'The cord is bare' : `${tags.length} ${tags.length === 1 ? 'tag hangs' : 'tags hang'}`
+  const count = bare ? 'The cord is bare' : tags.length === 0 ? 'No tag hangs' : `${tags.length} ${tags.length === 1 ? 'tag hangs' : 'tags hang'}`
   return (
     <nav className={classes.cord} aria-label="The cord">
       <ol className={classes.beads}>

@@ -26,7 +26,7 @@ export const RecordView = ({ live }: { live: Live }) => {
         <ul className={classes.accepted}>
           {tied.accepted.map((a) => (
             <li key={a.tag}>
-              <b>{a.tag}</b> stays: {a.reason}
+              <b>{a.what}</b> stays: {a.reason}
             </li>
           ))}
         </ul>

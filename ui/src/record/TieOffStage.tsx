@@ -26,7 +26,7 @@ export const TieOffStage = ({ live, onGo }: { live: Live; onGo: (stage: string) 
     <div>
       <p className={classes.where}>Tie off</p>
       <h1 className={classes.h1}>
-        {inTheWay.length === 0 ? 'The cord is bare' : `${inTheWay.length} ${inTheWay.length === 1 ? 'thing hangs' : 'things hang'} on the cord`}
+        {inTheWay.length === 0 ? 'The cord is bare' : `${inTheWay.length} ${inTheWay.length === 1 ? 'thing is' : 'things are'} in the way`}
       </h1>
       <p className={classes.lead}>
         {inTheWay.length === 0

@@ -161,7 +161,7 @@ public class WholeDepartureTest {
 
   private static void tieOff(Crew wren, Crew ida) throws IOException {
     ida.stage("Tie off");
-    assertThat(ida.heading("1 thing hangs on the cord")).isVisible();
+    assertThat(ida.heading("1 thing is in the way")).isVisible();
     assertThat(wren.page.getByText("Only Ida Marsk ties off")).not().isVisible();
     ida.button("Tie off").click();
     ida.page.locator("main").getByText("Tie off").last().click();

@@ -12,6 +12,7 @@ import static neatlanyard.core.controls.Judgement.Criterion.SPOILER_OUT;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.DoubleUnaryOperator;
 import neatlanyard.core.controls.ControlSpec.Spoiler;
 import neatlanyard.core.controls.ControlSpec.Surface;
 import neatlanyard.core.controls.Judgement.Criterion;
@@ -95,7 +96,7 @@ public final class ControlCheck {
       travel(surface, input, at, sign);
     }
     correlation(surface, input, at);
-    double rest = restsAt(input, at, true);
+    double rest = restsAt(input, at, pct -> surface.wanted(pct) * Math.abs(pct) / 100);
     boolean back = Math.abs(rest) <= spec.neutralDeg();
     add(surface.axis(), surface.name(), NEUTRAL, back, rest, spec.neutralDeg(), "°",
         back
@@ -168,7 +169,7 @@ public final class ControlCheck {
         isOut
             ? "%s came out %.1f° with roll %s.".formatted(spoiler.name(), out, toward)
             : "%s came out %.1f° with roll %s, at least %.1f° is wanted.".formatted(spoiler.name(), out, toward, spoiler.outDeg()));
-    double rest = Math.max(restsAt(roll, at, false), otherSide);
+    double rest = Math.max(restsAt(roll, at, pct -> spoiler.outDeg() * Math.max(0, pct * spoiler.side()) / 100), otherSide);
     boolean isIn = rest <= spoiler.inDeg();
     add(Axis.ROLL, spoiler.name(), SPOILER_IN, isIn, rest, spoiler.inDeg(), "°",
         isIn
@@ -211,11 +212,14 @@ public final class ControlCheck {
   }
 
   /**
-   * The deflection furthest from neutral while the input has been released for longer than the settling time: before
-   * the first movement, between movements and after the last. A trace that ends before a surface had time to settle
-   * is judged by its last sample.
+   * How far the deflection was, at its worst, from neutral or from where the control stood, whichever is nearer, while the control had been released for
+   * longer than the settling time: before the first movement, between movements and after the last. A trace that ends
+   * before a surface had time to settle is judged by its last sample.
+   *
+   * @param wanted deflection that belongs to an input in per cent, so that the little a released control may still be
+   *     off its middle is not held against the surface
    */
-  private double restsAt(double[] input, double[] at, boolean bothWays) {
+  private double restsAt(double[] input, double[] at, DoubleUnaryOperator wanted) {
     double worst = 0;
     double releasedSince = Double.NEGATIVE_INFINITY;
     double settle = seconds(spec.settle());
@@ -228,9 +232,10 @@ public final class ControlCheck {
         releasedSince = trace.seconds(i);
       }
       boolean settled = released && trace.seconds(i) - releasedSince > settle;
-      double deflection = bothWays ? Math.abs(at[i]) : at[i];
-      if ((settled || i == last) && deflection > Math.abs(worst)) {
-        worst = at[i];
+      double fromWanted = at[i] - wanted.applyAsDouble(input[i]);
+      double off = Math.abs(at[i]) < Math.abs(fromWanted) ? at[i] : fromWanted;
+      if ((settled || i == last) && Math.abs(off) > Math.abs(worst)) {
+        worst = off;
       }
     }
     return worst;

@@ -237,9 +237,7 @@ public final class Admission {
   }
 
   private static String titles(List<Tag> tags) {
-    return tags.stream()
-        .map(t -> t.detail().isEmpty() ? t.title() : "%s (%s)".formatted(t.title(), t.detail()))
-        .collect(Collectors.joining("; "));
+    return tags.stream().map(Tag::words).collect(Collectors.joining("; "));
   }
 
   private static String name(Seat seat) {

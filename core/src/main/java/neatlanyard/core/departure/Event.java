@@ -69,6 +69,6 @@ public sealed interface Event {
     }
   }
 
-  /** Why a tag may stay. @param tag its key */
-  record Acceptance(String tag, String reason) {}
+  /** Why a tag may stay. @param tag its key @param what it, in words, as it was when it was accepted */
+  record Acceptance(String tag, String what, String reason) {}
 }

@@ -28,4 +28,9 @@ public record Tag(
   public Tag {
     closedBy = List.copyOf(closedBy);
   }
+
+  /** Title and detail in one phrase. */
+  public String words() {
+    return detail.isEmpty() ? title : "%s (%s)".formatted(title, detail);
+  }
 }

@@ -2,12 +2,14 @@ package neatlanyard.server.departure;
 
 import java.time.InstantSource;
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
 import neatlanyard.core.departure.Departure;
 import neatlanyard.core.departure.Event;
 import neatlanyard.core.departure.Proposal;
 import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.AirfieldId;
+import neatlanyard.core.lanyard.Tag;
 import neatlanyard.core.sop.Day;
 import neatlanyard.core.weather.StationReport;
 import neatlanyard.core.weather.Sun;
@@ -17,6 +19,8 @@ import neatlanyard.server.departure.DepartureViews.DayForm;
 import neatlanyard.server.departure.DepartureViews.DepartureLine;
 import neatlanyard.server.departure.DepartureViews.DepartureView;
 import neatlanyard.server.departure.DepartureViews.EventForm;
+import neatlanyard.server.departure.DepartureViews.ReasonForm;
+import neatlanyard.server.departure.DepartureViews.TieOffForm;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
@@ -135,6 +139,7 @@ class DepartureController {
     try {
       return switch (kind) {
         case "day-set" -> new Event.DaySet(day(json.treeToValue(body, DayForm.class), now));
+        case "tied-off" -> new Event.TiedOff(acceptances(json.treeToValue(body, TieOffForm.class), now));
         case "controls-checked" -> throw Problem.bad("bad-event", "A control check comes from the aircraft's data, not from a device.");
         default -> EntryJson.event(kind, body);
       };
@@ -143,6 +148,16 @@ class DepartureController {
     } catch (IllegalArgumentException e) {
       throw Problem.bad("bad-event", String.valueOf(e.getMessage()));
     }
+  }
+
+  private static List<Event.Acceptance> acceptances(TieOffForm form, Departure now) {
+    List<Tag> inTheWay = now.inTheWay();
+    return Objects.requireNonNullElse(form.accepted(), List.<ReasonForm>of()).stream()
+        .map(r -> new Event.Acceptance(
+            Objects.requireNonNullElse(r.tag(), ""),
+            inTheWay.stream().filter(t -> t.key().equals(r.tag())).map(Tag::words).findFirst().orElse(""),
+            Objects.requireNonNullElse(r.reason(), "").strip()))
+        .toList();
   }
 
   private Day day(DayForm form, Departure now) {

@@ -127,11 +127,17 @@ final class DepartureDesk {
   }
 
   private static long again(Seen before, Proposal proposal) {
-    boolean same = before.proposal.by().equals(proposal.by()) && before.proposal.event().equals(proposal.event());
+    boolean same = before.proposal.by().equals(proposal.by()) && same(before.proposal.event(), proposal.event());
     if (!same) {
       throw Problem.refused(new Refusal("id-used", "That event's id was used for another event.", "Send it under a new id."));
     }
     return before.number;
+  }
+
+  /** What the server filled in by itself, such as the light, may have become another since: then the kind decides. */
+  private static boolean same(Event before, Event now) {
+    boolean filledIn = now instanceof Event.DaySet || now instanceof Event.TiedOff;
+    return filledIn ? before.getClass() == now.getClass() : before.equals(now);
   }
 
   private void write(Entry entry) {

@@ -100,7 +100,12 @@ public final class DepartureViews {
 
   public record TiedOffView(Instant at, String by, List<AcceptedView> accepted) {}
 
-  public record AcceptedView(String tag, String reason) {}
+  public record AcceptedView(String what, String reason) {}
+
+  /** The commander's reasons as a device sends them; what each tag is called is filled in. */
+  public record TieOffForm(List<ReasonForm> accepted) {}
+
+  public record ReasonForm(String tag, String reason) {}
 
   /**
    * An event as a device sends it.

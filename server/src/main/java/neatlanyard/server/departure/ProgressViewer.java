@@ -215,6 +215,6 @@ class ProgressViewer {
 
   private static TiedOffView tiedOff(Departure d, Said<Event.TiedOff> t) {
     return new TiedOffView(t.at(), name(d, t.by()), t.event().accepted().stream()
-        .map(a -> new DepartureViews.AcceptedView(a.tag(), a.reason())).toList());
+        .map(a -> new DepartureViews.AcceptedView(a.what(), a.reason())).toList());
   }
 }

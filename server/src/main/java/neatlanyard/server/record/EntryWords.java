@@ -39,7 +39,7 @@ final class EntryWords {
       case Event.TiedOff e -> e.accepted().isEmpty()
           ? "Tied off, cord bare"
           : "Tied off; " + e.accepted().stream()
-              .map(a -> "%s may stay: %s".formatted(a.tag(), a.reason())).collect(Collectors.joining("; "));
+              .map(a -> "%s may stay: %s".formatted(a.what(), a.reason())).collect(Collectors.joining("; "));
     };
   }
 

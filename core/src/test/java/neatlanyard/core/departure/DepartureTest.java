@@ -1,0 +1,213 @@
+package neatlanyard.core.departure;
+
+import static neatlanyard.core.departure.Scene.CAPTAIN;
+import static neatlanyard.core.departure.Scene.LIST;
+import static neatlanyard.core.departure.Scene.OFFICER;
+import static neatlanyard.core.departure.Scene.STRANGER;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Random;
+import java.util.UUID;
+import neatlanyard.core.controls.Axis;
+import neatlanyard.core.controls.Judgement;
+import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.lanyard.Tag;
+import neatlanyard.core.sop.StepId;
+import org.testng.annotations.Test;
+
+public class DepartureTest {
+  private static Event done(String step) {
+    return new Event.StepDone(new StepId(step));
+  }
+
+  private static Event.ControlsChecked controls(boolean passed) {
+    return new Event.ControlsChecked("test", "", new Judgement(List.of(
+        new Judgement.Finding(Axis.ROLL, "x", Judgement.Criterion.SENSE, passed, 0, 0, "", "Left aileron reversed"))));
+  }
+
+  @Test
+  public void a_tag_counts_its_items_down_and_comes_off_with_the_last() {
+    Scene s = Scene.ready();
+    s.done(OFFICER, "count");
+    assertThat(s.tags()).containsExactly("2 of 2 covers on");
+    s.done(OFFICER, "cover-a");
+    assertThat(s.tags()).containsExactly("1 of 2 covers on");
+    assertThat(s.now.tags().getFirst().closedBy()).containsExactly(new StepId("cover-b"));
+    s.done(OFFICER, "cover-b");
+    assertThat(s.tags()).isEmpty();
+  }
+
+  @Test
+  public void closing_before_opening_does_not_count_and_is_asked_again() {
+    Scene s = Scene.ready();
+    s.done(OFFICER, "pumps-off");
+    s.done(CAPTAIN, "clear", "pumps-on");
+    assertThat(s.tags()).containsExactly("Pumps on");
+    assertThat(s.status("pumps-off")).isEqualTo(Status.AGAIN);
+    s.done(OFFICER, "pumps-off");
+    assertThat(s.tags()).isEmpty();
+    assertThat(s.status("pumps-off")).isEqualTo(Status.DONE);
+  }
+
+  @Test
+  public void taking_a_step_back_takes_its_tag_with_it() {
+    Scene s = Scene.ready();
+    s.done(CAPTAIN, "clear", "pumps-on");
+    s.says(CAPTAIN, new Event.StepUndone(new StepId("pumps-on")));
+    assertThat(s.tags()).isEmpty();
+    assertThat(s.status("pumps-on")).isEqualTo(Status.OPEN);
+  }
+
+  @Test
+  public void what_needs_something_waits_for_it() {
+    Scene s = Scene.ready();
+    assertThat(s.tries(CAPTAIN, done("pumps-on"))).isEqualTo("needs");
+    s.done(CAPTAIN, "clear", "pumps-on");
+  }
+
+  @Test
+  public void seats_and_roles_are_held_to() {
+    Scene s = Scene.ready();
+    assertThat(s.tries(CAPTAIN, done("count"))).isEqualTo("other-seats-step");
+    assertThat(s.tries(STRANGER, done("count"))).isEqualTo("no-seat");
+    assertThat(s.tries(STRANGER, new Event.SeatTaken(Seat.LEFT))).isEqualTo("not-rostered");
+    assertThat(s.tries(OFFICER, new Event.SeatTaken(Seat.LEFT))).isEqualTo("other-seat");
+    assertThat(s.tries(OFFICER, done("no-such"))).isEqualTo("no-such-step");
+    assertThat(s.tries(OFFICER, new Event.TiedOff(List.of()))).isEqualTo("commander-only");
+    assertThat(new Scene().tries(CAPTAIN, done("clear"))).isEqualTo("no-seat");
+  }
+
+  @Test
+  public void two_answers_to_one_step_both_stand_and_the_worse_counts() {
+    Scene s = Scene.ready();
+    UUID find = UUID.randomUUID();
+    s.done(OFFICER, "count");
+    s.says(CAPTAIN, new Event.FindRaised(find, new StepId("count"), "a seventh cover"));
+    assertThat(s.status("count")).isEqualTo(Status.FIND);
+    assertThat(s.now.marks(new StepId("count"))).hasSize(2);
+    assertThat(s.tags()).contains("Two answers to one step", "Find without a decision");
+    s.says(CAPTAIN, new Event.VerdictTaken(find, Verdict.NOTHING_TO_ENTER, ""));
+    assertThat(s.tags()).doesNotContain("Two answers to one step", "Find without a decision");
+  }
+
+  @Test
+  public void one_person_on_two_devices_can_disagree_with_themselves() {
+    Scene s = Scene.ready();
+    assertThat(s.tries(OFFICER, "phone", done("cover-a"))).isEmpty();
+    assertThat(s.tries(OFFICER, "tablet", new Event.StepNotToday(new StepId("cover-a"), "no cover there"))).isEmpty();
+    assertThat(s.tags()).containsExactly("Two answers to one step");
+    assertThat(s.status("cover-a")).isEqualTo(Status.NOT_TODAY);
+    assertThat(s.tries(OFFICER, "tablet", done("cover-a"))).isEmpty();
+    assertThat(s.tags()).isEmpty();
+  }
+
+  @Test
+  public void a_find_waits_for_the_commander_and_cannot_be_pressed_away() {
+    Scene s = Scene.ready();
+    UUID find = UUID.randomUUID();
+    s.says(OFFICER, new Event.FindRaised(find, new StepId("count"), "torn streamer"));
+    assertThat(s.tries(OFFICER, done("count"))).isEqualTo("undecided");
+    assertThat(s.tries(OFFICER, new Event.StepUndone(new StepId("count")))).isEqualTo("find-stands");
+    assertThat(s.tries(OFFICER, new Event.VerdictTaken(find, Verdict.FLY_WITH_ENTRY, "x"))).isEqualTo("commander-only");
+    assertThat(s.tries(CAPTAIN, new Event.VerdictTaken(find, Verdict.FLY_WITH_ENTRY, " "))).isEqualTo("words-missing");
+    s.says(CAPTAIN, new Event.VerdictTaken(find, Verdict.STOPS_THE_FLIGHT, "no"));
+    assertThat(s.tags()).containsExactly("Not fit to go");
+    s.says(CAPTAIN, new Event.VerdictTaken(find, Verdict.NOTHING_TO_ENTER, ""));
+    assertThat(s.tags()).isEmpty();
+  }
+
+  @Test
+  public void a_checklist_goes_in_order_waits_for_both_and_resumes_one_back() {
+    Scene s = Scene.ready();
+    assertThat(s.tries(CAPTAIN, done("trim"))).isEqualTo("out-of-order");
+    s.done(CAPTAIN, "flaps");
+    assertThat(s.status("flaps")).isEqualTo(Status.PART);
+    assertThat(s.tries(CAPTAIN, done("trim"))).isEqualTo("out-of-order");
+    s.done(OFFICER, "flaps");
+    s.done(CAPTAIN, "trim");
+    s.says(OFFICER, new Event.ChecklistStopped(LIST));
+    assertThat(s.tags()).containsExactly("Checklist stopped");
+    assertThat(s.now.tags().getFirst().detail()).isEqualTo("List, at radio");
+    assertThat(s.tries(OFFICER, done("radio"))).isEqualTo("stopped");
+    s.says(CAPTAIN, new Event.ChecklistResumed(LIST));
+    assertThat(s.tags()).isEmpty();
+    assertThat(s.status("trim")).isEqualTo(Status.OPEN);
+    assertThat(s.tries(OFFICER, done("radio"))).isEqualTo("out-of-order");
+    s.done(CAPTAIN, "trim");
+    s.done(OFFICER, "radio");
+    assertThat(s.tries(OFFICER, new Event.ChecklistStopped(LIST))).isEqualTo("nothing-to-stop");
+  }
+
+  @Test
+  public void only_a_bare_cord_is_tied_off_unless_each_tag_has_its_reason() {
+    Scene s = Scene.ready();
+    s.done(OFFICER, "count", "cover-a", "cover-b", "pumps-off");
+    s.done(CAPTAIN, "clear", "pumps-on", "flaps");
+    s.done(OFFICER, "flaps");
+    s.done(CAPTAIN, "trim");
+    s.done(OFFICER, "radio");
+    Event bare = new Event.TiedOff(List.of());
+    assertThat(s.tries(CAPTAIN, bare)).as("no control check yet").isEqualTo("may-not-stay");
+    s.says(OFFICER, controls(false));
+    Event reasonForAll = new Event.TiedOff(s.now.inTheWay().stream().map(t -> new Event.Acceptance(t.key(), "", "because")).toList());
+    assertThat(s.tries(CAPTAIN, reasonForAll)).as("a failed control check never stays").isEqualTo("may-not-stay");
+    s.says(OFFICER, controls(true));
+    assertThat(s.now.inTheWay()).extracting(Tag::key).containsExactly("pumps", "unfinished/flow");
+    assertThat(s.tries(CAPTAIN, bare)).isEqualTo("not-bare");
+    Event one = new Event.TiedOff(List.of(new Event.Acceptance("pumps", "", "ground test")));
+    assertThat(s.tries(CAPTAIN, one)).isEqualTo("not-bare");
+    s.done(OFFICER, "pumps-off");
+    assertThat(s.now.inTheWay()).isEmpty();
+    s.says(CAPTAIN, bare);
+    assertThat(s.tries(CAPTAIN, done("clear"))).isEqualTo("tied-off");
+  }
+
+  /**
+   * Properties over random crews: the fold is deterministic, a state never changes once made, every hanging tag names
+   * an opener in the log, and what is refused leaves no trace.
+   */
+  @Test
+  public void random_crews() {
+    for (int seed = 0; seed < 60; seed++) {
+      Random random = new Random(seed);
+      Scene s = Scene.ready();
+      for (int i = 0; i < 120; i++) {
+        Departure before = s.now;
+        List<Tag> tagsBefore = before.tags();
+        boolean captain = random.nextBoolean();
+        String refused = s.tries(captain ? CAPTAIN : OFFICER, "d" + random.nextInt(2), anything(random, s));
+        assertThat(before.tags()).isEqualTo(tagsBefore);
+        if (!refused.isEmpty()) {
+          assertThat(s.now).isSameAs(before);
+        }
+        for (Tag tag : s.now.tags()) {
+          assertThat(tag.sinceNumber()).isBetween(2L, s.now.lastNumber());
+          assertThat(s.log.get((int) tag.sinceNumber() - 1).by()).isEqualTo(tag.hungBy());
+        }
+      }
+      Departure again = Departure.fold(Scene.PACK, s.log);
+      assertThat(again.tags()).isEqualTo(s.now.tags());
+      assertThat(again.inTheWay()).isEqualTo(s.now.inTheWay());
+      assertThat(again.statuses(again.tags())).isEqualTo(s.now.statuses(s.now.tags()));
+    }
+  }
+
+  private static Event anything(Random random, Scene s) {
+    List<StepId> steps = s.now.items().stream().map(i -> i.step().id()).toList();
+    StepId step = steps.get(random.nextInt(steps.size()));
+    List<Find> finds = List.copyOf(s.now.finds());
+    return switch (random.nextInt(10)) {
+      case 0 -> new Event.StepUndone(step);
+      case 1 -> new Event.StepNotToday(step, "because");
+      case 2 -> new Event.FindRaised(UUID.randomUUID(), step, "something");
+      case 3 -> finds.isEmpty()
+          ? new Event.StepDone(step)
+          : new Event.VerdictTaken(finds.get(random.nextInt(finds.size())).id(), Verdict.values()[random.nextInt(4)], "words");
+      case 4 -> new Event.ChecklistStopped(LIST);
+      case 5 -> new Event.ChecklistResumed(LIST);
+      case 6 -> controls(random.nextBoolean());
+      default -> new Event.StepDone(step);
+    };
+  }
+}

@@ -1,0 +1,139 @@
+package neatlanyard.core.departure;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.UUID;
+import neatlanyard.core.controls.ControlSpec;
+import neatlanyard.core.fleet.AirfieldId;
+import neatlanyard.core.fleet.CrewId;
+import neatlanyard.core.fleet.Flight;
+import neatlanyard.core.fleet.FlightId;
+import neatlanyard.core.fleet.Rostered;
+import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.fleet.Tail;
+import neatlanyard.core.fleet.TailId;
+import neatlanyard.core.fleet.TypeId;
+import neatlanyard.core.sop.Condition;
+import neatlanyard.core.sop.Day;
+import neatlanyard.core.sop.Owner;
+import neatlanyard.core.sop.Pack;
+import neatlanyard.core.sop.PackId;
+import neatlanyard.core.sop.PlaceId;
+import neatlanyard.core.sop.Planform;
+import neatlanyard.core.sop.Policy;
+import neatlanyard.core.sop.Procedure;
+import neatlanyard.core.sop.ProcedureId;
+import neatlanyard.core.sop.Stage;
+import neatlanyard.core.sop.Step;
+import neatlanyard.core.sop.StepId;
+import neatlanyard.core.sop.TagId;
+import neatlanyard.core.sop.TagKind;
+import neatlanyard.core.weather.StationReport;
+
+/** A small departure to play with: a captain at the left, a first officer at the right, a few steps of every kind. */
+final class Scene {
+  static final CrewId CAPTAIN = new CrewId("captain");
+  static final CrewId OFFICER = new CrewId("officer");
+  static final CrewId STRANGER = new CrewId("stranger");
+  static final ProcedureId LIST = new ProcedureId("list");
+
+  Departure now = Departure.open(PACK, new Event.Opened(FLIGHT, TAIL, PACK.id(), "1", "", List.of()));
+  final List<Entry> log = new ArrayList<>(List.of(entry(1, OFFICER, "d1", now.opened(), Optional.empty())));
+
+  private static final Planform.Aerofoil WING = new Planform.Aerofoil(1, 0, 1, 0, 1);
+  private static final Tail TAIL = new Tail(new TailId("TL-XXX"), new TypeId("type"), Set.of());
+  private static final Flight FLIGHT = new Flight(
+      new FlightId("f1"), "Flight 1", TAIL.id(), new AirfieldId("QTRN"), new AirfieldId("QVSK"), Instant.EPOCH,
+      List.of(new Rostered(CAPTAIN, Seat.LEFT, true, true), new Rostered(OFFICER, Seat.RIGHT, false, false)));
+
+  static final Pack PACK = new Pack(
+      new PackId("pack"), "1", "Pack", TAIL.type(), Policy.DEFAULT, Map.of(),
+      new Planform(1, 1, WING, WING, List.of()), List.of(),
+      List.of(
+          new TagKind(new TagId("covers"), "{open} of {all} covers on", TagKind.Trigger.STEP, Stage.WALKAROUND, true),
+          new TagKind(new TagId("pumps"), "Pumps on", TagKind.Trigger.STEP, Stage.FLOWS, true)),
+      List.of(
+          new Procedure(new ProcedureId("walk"), "Walk", Stage.WALKAROUND, Procedure.Kind.WALKAROUND, List.of(
+              step("count", Owner.RIGHT, List.of(), List.of(hook("covers", "a", "b")), List.of()),
+              step("cover-a", Owner.RIGHT, List.of(), List.of(), List.of(hook("covers", "a"))),
+              step("cover-b", Owner.RIGHT, List.of(), List.of(), List.of(hook("covers", "b"))))),
+          new Procedure(new ProcedureId("flow"), "Flow", Stage.FLOWS, Procedure.Kind.FLOW, List.of(
+              step("clear", Owner.LEFT, List.of(), List.of(), List.of()),
+              step("pumps-on", Owner.LEFT, List.of(new StepId("clear")), List.of(hook("pumps")), List.of()),
+              step("pumps-off", Owner.MONITORING, List.of(), List.of(), List.of(hook("pumps"))))),
+          new Procedure(LIST, "List", Stage.BEFORE_TAKEOFF, Procedure.Kind.CHECKLIST, List.of(
+              step("flaps", Owner.BOTH, List.of(), List.of(), List.of()),
+              step("trim", Owner.FLYING, List.of(), List.of(), List.of()),
+              step("radio", Owner.MONITORING, List.of(), List.of(), List.of())))),
+      new ControlSpec(95, 5, Duration.ZERO, Duration.ZERO, 1, 1, 0.9, Duration.ZERO, List.of(), List.of()));
+
+  private static Step.Hook hook(String tag, String... items) {
+    return new Step.Hook(new TagId(tag), List.of(items));
+  }
+
+  private static Step step(String id, Owner owner, List<StepId> needs, List<Step.Hook> opens, List<Step.Hook> closes) {
+    return new Step(
+        new StepId(id), new PlaceId("place"), id, "as wanted", owner, new Condition.Always(), "", needs, opens, closes, false);
+  }
+
+  /** Both in their seats, the card cut. */
+  static Scene ready() {
+    Scene scene = new Scene();
+    scene.says(CAPTAIN, new Event.SeatTaken(Seat.LEFT));
+    scene.says(OFFICER, new Event.SeatTaken(Seat.RIGHT));
+    StationReport report = new StationReport(
+        "", "QTRN", Instant.EPOCH, Optional.empty(), OptionalInt.empty(), List.of(), List.of(), OptionalInt.of(5),
+        OptionalInt.empty(), OptionalDouble.empty());
+    scene.says(OFFICER, new Event.DaySet(new Day(report, false, false, true, false, false)));
+    return scene;
+  }
+
+  private Entry entry(long number, CrewId by, String device, Event event, Optional<Seat> seat) {
+    return new Entry(number, UUID.randomUUID(), Instant.EPOCH.plusSeconds(number), Instant.EPOCH, by, seat, device, event);
+  }
+
+  /** @return the code of the refusal; empty when it was taken */
+  String tries(CrewId by, String device, Event event) {
+    Optional<Refusal> refusal =
+        Admission.refusal(now, new Proposal(UUID.randomUUID(), Instant.EPOCH, by, device, event));
+    if (refusal.isPresent()) {
+      return refusal.get().code();
+    }
+    Entry entry = entry(now.lastNumber() + 1, by, device, event, now.seatOf(by));
+    now = now.apply(entry);
+    log.add(entry);
+    return "";
+  }
+
+  String tries(CrewId by, Event event) {
+    return tries(by, "device-" + by, event);
+  }
+
+  void says(CrewId by, Event event) {
+    String refused = tries(by, event);
+    if (!refused.isEmpty()) {
+      throw new AssertionError(event + " was refused: " + refused);
+    }
+  }
+
+  void done(CrewId by, String... steps) {
+    for (String step : steps) {
+      says(by, new Event.StepDone(new StepId(step)));
+    }
+  }
+
+  Status status(String step) {
+    return now.statuses(now.tags()).getOrDefault(new StepId(step), Status.OPEN);
+  }
+
+  List<String> tags() {
+    return now.tags().stream().map(t -> t.title()).toList();
+  }
+}

@@ -1,0 +1,157 @@
+package neatlanyard.formats.record;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.UUID;
+import neatlanyard.core.controls.Axis;
+import neatlanyard.core.controls.Judgement;
+import neatlanyard.core.departure.Entry;
+import neatlanyard.core.departure.Event;
+import neatlanyard.core.departure.Verdict;
+import neatlanyard.core.fleet.AirfieldId;
+import neatlanyard.core.fleet.CrewId;
+import neatlanyard.core.fleet.CrewMember;
+import neatlanyard.core.fleet.Equipment;
+import neatlanyard.core.fleet.Flight;
+import neatlanyard.core.fleet.FlightId;
+import neatlanyard.core.fleet.Role;
+import neatlanyard.core.fleet.Rostered;
+import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.fleet.Tail;
+import neatlanyard.core.fleet.TailId;
+import neatlanyard.core.fleet.TypeId;
+import neatlanyard.core.record.Chain;
+import neatlanyard.core.sop.Day;
+import neatlanyard.core.sop.PackId;
+import neatlanyard.core.sop.ProcedureId;
+import neatlanyard.core.sop.StepId;
+import neatlanyard.formats.weather.StationReportReader;
+import org.testng.annotations.Test;
+
+public class RecordTest {
+  private static final Instant AT = Instant.parse("2027-01-14T07:25:00.123456Z");
+  private static final CrewId MARSK = new CrewId("marsk");
+  private static final StepId STEP = new StepId("wa-static-l");
+
+  /** One event of each kind there is; the test below fails when a kind is added and not put here. */
+  private static final List<Event> ONE_OF_EACH = List.of(
+      new Event.Opened(
+          new Flight(
+              new FlightId("f1"), "Flight 14", new TailId("TL-DVA"), new AirfieldId("QTRN"), new AirfieldId("QVSK"), AT,
+              List.of(new Rostered(MARSK, Seat.LEFT, true, true))),
+          new Tail(new TailId("TL-DVA"), new TypeId("dovrin-46"), Set.of(new Equipment("apu"))), new PackId("dovrin-46"),
+          "2026-11", "abc", List.of(new CrewMember(MARSK, "Ida Marsk", Role.CAPTAIN))),
+      new Event.SeatTaken(Seat.LEFT),
+      new Event.DaySet(new Day(
+          StationReportReader.read("QTRN 140720Z 24012G20KT 9000 -SN FEW012CB M02/M04 Q1003", AT).orThrow(""), true, true, true,
+          false, false)),
+      new Event.StepDone(STEP),
+      new Event.StepNotToday(STEP, "steps away, \"later\" — 10 °C"),
+      new Event.StepUndone(STEP),
+      new Event.FindRaised(new UUID(0x7000L, 1), STEP, "tape\nleft"),
+      new Event.VerdictTaken(new UUID(0x7000L, 1), Verdict.FLY_WITH_ENTRY, "entered"),
+      new Event.ChecklistStopped(new ProcedureId("before-takeoff")),
+      new Event.ChecklistResumed(new ProcedureId("before-takeoff")),
+      new Event.ControlsChecked("simulated aircraft", "ff", new Judgement(List.of(new Judgement.Finding(
+          Axis.ROLL, "Left aileron", Judgement.Criterion.SENSE, true, -14.972, -15, "°", "moved down")))),
+      new Event.TiedOff(List.of(new Event.Acceptance("apu-air", "APU running", "cold cabin"))));
+
+  private static List<EntryJson.Kept> kept() {
+    List<EntryJson.Kept> kept = new ArrayList<>();
+    String previous = Chain.GENESIS;
+    for (Event event : ONE_OF_EACH) {
+      Entry entry = new Entry(
+          kept.size() + 1L, new UUID(0x7000L, kept.size()), AT, AT.minusSeconds(3_600), MARSK,
+          kept.isEmpty() ? Optional.empty() : Optional.of(Seat.LEFT), "d-1", event);
+      kept.add(EntryJson.write(entry, previous));
+      assertThat(EntryJson.read(kept.getLast().json())).as("round trip of %s", event).isEqualTo(entry);
+      previous = kept.getLast().hash();
+    }
+    return kept;
+  }
+
+  private static String record() {
+    List<EntryJson.Kept> kept = kept();
+    return RecordFile.write(kept.stream().map(EntryJson.Kept::json).toList(), kept.getLast().hash());
+  }
+
+  @Test
+  public void every_kind_of_event_comes_back_as_it_went_in() {
+    assertThat(ONE_OF_EACH).hasSize(Event.class.getPermittedSubclasses().length);
+    assertThat(kept()).hasSameSizeAs(ONE_OF_EACH);
+  }
+
+  /** RFC 8785, section 3.2.2: the example object (from memory). */
+  @Test
+  public void canonical_json_of_the_rfc() {
+    String input = """
+        {"numbers": [333333333.33333329, 1E30, 4.50, 2e-3, 0.000000000000000000000000001],
+         "string": "\\u20ac$\\u000F\\u000aA'\\u0042\\u0022\\u005c\\\\\\"\\/", "literals": [null, true, false]}""";
+    assertThat(Canonical.of(input)).isEqualTo(
+        "{\"literals\":[null,true,false],\"numbers\":[333333333.3333333,1e+30,4.5,0.002,1e-27],"
+            + "\"string\":\"€$\\u000f\\nA'B\\\"\\\\\\\\\\\"/\"}");
+  }
+
+  /** RFC 8785, section 3.2.3: the order of names, by UTF-16 code units (from memory). */
+  @Test
+  public void canonical_order_of_the_rfc() {
+    String input = "{\"\\u20ac\":1,\"\\r\":2,\"\\ufb33\":3,\"1\":4,\"\\ud83d\\ude00\":5,\"\\u0080\":6,\"\\u00f6\":7}";
+    assertThat(Canonical.of(input)).isEqualTo("{\"\\r\":2,\"1\":4,\"\u0080\":6,\"ö\":7,\"€\":1,\"😀\":5,\"\uFB33\":3}");
+  }
+
+  @Test
+  public void a_record_is_whole_however_it_is_spaced() {
+    String record = record();
+    assertThat(RecordFile.check(record)).isInstanceOf(RecordFile.Check.Whole.class);
+    assertThat(RecordFile.check(record.replace(",\"", ",\n  \""))).isInstanceOf(RecordFile.Check.Whole.class);
+    assertThat(record).isEqualTo(Canonical.of(record));
+  }
+
+  /** Property: no single character of a record can be changed for another without it being noticed. */
+  @Test
+  public void any_changed_character_is_noticed() {
+    String record = record();
+    Random random = new Random(8785);
+    for (int i = 0; i < 800; i++) {
+      int at = random.nextInt(record.length());
+      char put = (char) (' ' + random.nextInt(95));
+      boolean gap = Character.isWhitespace(put) || record.charAt(at) == put;
+      String changed = record.substring(0, at) + put + record.substring(at + 1);
+      if (!gap) {
+        assertThat(RecordFile.check(changed)).as("'%s' for '%s' at %d", put, record.charAt(at), at)
+            .isNotInstanceOf(RecordFile.Check.Whole.class);
+      }
+    }
+  }
+
+  @Test
+  public void what_was_altered_is_named_and_other_files_are_no_records() {
+    String record = record();
+    assertThat(RecordFile.check(record.replace("tape\\nleft", "tape\\nright")))
+        .isEqualTo(new RecordFile.Check.Altered(7, "its content is not what was hashed when it was written"));
+    List<EntryJson.Kept> kept = kept();
+    List<String> cut = kept.subList(0, 11).stream().map(EntryJson.Kept::json).toList();
+    assertThat(RecordFile.check(RecordFile.write(cut, kept.getLast().hash()))).isInstanceOf(RecordFile.Check.Altered.class);
+    assertThat(RecordFile.check(RecordFile.write(cut, kept.get(10).hash())))
+        .isEqualTo(new RecordFile.Check.Altered(11, "the last entry is not the tie-off"));
+    assertThat(RecordFile.check(record.replace("\"head\"", "\"more\":1,\"head\""))).isInstanceOf(RecordFile.Check.Altered.class);
+    for (String other : List.of("", "{}", "[]", "hello", "{\"format\":\"neat-lanyard/record/1\"}", "\0", "[".repeat(5_000))) {
+      assertThat(RecordFile.check(other)).as(other).isInstanceOf(RecordFile.Check.NotARecord.class);
+    }
+  }
+
+  @Test
+  public void an_event_that_does_not_fit_is_explained() {
+    assertThatThrownBy(() -> EntryJson.event("step-dome", tools.jackson.databind.node.JsonNodeFactory.instance.objectNode()))
+        .hasMessageContaining("'step-dome' is not a kind of event; known are: checklist-resumed");
+    assertThatThrownBy(() -> EntryJson.event("step-done", tools.jackson.databind.node.JsonNodeFactory.instance.objectNode()))
+        .hasMessageContaining("step");
+  }
+}
