@@ -25,7 +25,7 @@ export const RecordView = ({ live }: { live: Live }) => {
       {tied && tied.accepted.length > 0 && (
         <ul className={classes.accepted}>
           {tied.accepted.map((a) => (
-            <li key={a.tag}>
+            <li key={a.what}>
               <b>{a.what}</b> stays: {a.reason}
             </li>
           ))}

@@ -111,7 +111,7 @@ public class StationReportReaderTest {
     Random random = new Random(306);
     String[] weathers = {"", "-SN", "+RA", "FZFG", "SHSN", "-DZ", "BR", "TSRA"};
     String[] amounts = {"FEW", "SCT", "BKN", "OVC"};
-    for (int i = 0; i < 400; i++) {
+    for (int i = 0; i < 200; i++) {
       int direction = random.nextInt(36) * 10 + 10;
       int speed = 1 + random.nextInt(60);
       boolean gusts = random.nextBoolean();

@@ -110,7 +110,8 @@ class DepartureController {
   Accepted event(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @RequestBody EventForm form) {
     DepartureDesk desk = departures.require(id);
     String kind = form.kind().orElseThrow(() -> Problem.bad("bad-event", "The event has no kind."));
-    JsonNode body = form.body().orElseThrow(() -> Problem.bad("bad-event", "The event has no body."));
+    JsonNode body = form.body().filter(JsonNode::isObject).orElseThrow(() ->
+        Problem.bad("bad-event", "The event has no body, or it is not an object."));
     return new Accepted(desk.take(new Proposal(
         eventId(form), form.deviceAt().orElse(clock.instant()), who.id(), device(form.device().orElse("")),
         event(kind, body, desk.state()))));

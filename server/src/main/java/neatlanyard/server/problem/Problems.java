@@ -1,5 +1,8 @@
 package neatlanyard.server.problem;
 
+import jakarta.servlet.http.HttpServletRequest;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -15,11 +18,21 @@ import org.springframework.http.HttpStatusCode;
 /** Turns what went wrong into problem details. */
 @RestControllerAdvice
 class Problems extends ResponseEntityExceptionHandler {
+  private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+
   @ExceptionHandler
   ResponseEntity<ProblemDetail> problem(Problem problem) {
     return ResponseEntity.status(problem.detail().getStatus())
         .contentType(MediaType.APPLICATION_PROBLEM_JSON)
         .body(problem.detail());
+  }
+
+  /** What nobody foresaw: said to the crew without its inside, and logged with it. */
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> unforeseen(RuntimeException e, HttpServletRequest request) {
+    LOG.error("{} {} failed", request.getMethod(), request.getRequestURI(), e);
+    return problem(Problem.of(HttpStatus.INTERNAL_SERVER_ERROR, "unforeseen", "The server failed at this.",
+        "Nothing was changed. Your device keeps what you entered; tell whoever looks after the installation."));
   }
 
   @Override

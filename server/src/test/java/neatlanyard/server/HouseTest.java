@@ -1,0 +1,58 @@
+package neatlanyard.server;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import org.testng.annotations.Test;
+
+/** How the house is built: see docs/architecture.md. */
+public class HouseTest {
+  private static final JavaClasses HOUSE =
+      new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("neatlanyard");
+
+  @Test
+  public void the_core_stands_alone() {
+    noClasses().that().resideInAPackage("neatlanyard.core..")
+        .should().dependOnClassesThat().resideOutsideOfPackages("neatlanyard.core..", "java..", "org.jspecify..")
+        .check(HOUSE);
+    noClasses().that().resideInAPackage("neatlanyard.core..")
+        .should().dependOnClassesThat().resideInAnyPackage("java.io..", "java.nio.file..", "java.sql..", "java.net..")
+        .check(HOUSE);
+  }
+
+  /** Time and chance are passed in. */
+  @Test
+  public void the_core_has_no_clock_and_no_dice() {
+    noClasses().that().resideInAPackage("neatlanyard.core..")
+        .should().callMethod(java.time.Instant.class, "now")
+        .orShould().callMethod(System.class, "currentTimeMillis")
+        .orShould().callMethod(System.class, "nanoTime")
+        .orShould().callMethod(java.util.UUID.class, "randomUUID")
+        .orShould().dependOnClassesThat().belongToAnyOf(java.util.Random.class, java.time.Clock.class)
+        .check(HOUSE);
+  }
+
+  @Test
+  public void formats_and_store_know_only_the_core() {
+    noClasses().that().resideInAPackage("neatlanyard.formats..")
+        .should().dependOnClassesThat().resideInAnyPackage("neatlanyard.store..", "neatlanyard.server..", "org.springframework..", "org.jooq..")
+        .check(HOUSE);
+    noClasses().that().resideInAPackage("neatlanyard.store..")
+        .should().dependOnClassesThat().resideInAnyPackage("neatlanyard.formats..", "neatlanyard.server..", "org.springframework..")
+        .check(HOUSE);
+    noClasses().that().resideInAPackage("neatlanyard.server..")
+        .should().dependOnClassesThat().resideInAnyPackage("org.jooq..", "java.sql..", "neatlanyard.store.generated..")
+        .check(HOUSE);
+  }
+
+  @Test
+  public void no_rooms_run_in_a_circle() {
+    slices().matching("neatlanyard.core.(*)..").should().beFreeOfCycles().check(HOUSE);
+    slices().matching("neatlanyard.formats.(*)..").should().beFreeOfCycles().check(HOUSE);
+    slices().matching("neatlanyard.server.(*)..").should().beFreeOfCycles().check(HOUSE);
+    slices().matching("neatlanyard.store.(db|fleet|sop|departure)..").should().beFreeOfCycles().check(HOUSE);
+  }
+}
