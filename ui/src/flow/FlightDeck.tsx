@@ -8,12 +8,13 @@ interface FlightDeckProps {
   here: string
   /** Panels with something open. */
   left: Set<string>
+  onPlace: (place: string) => void
 }
 
 const middle = (p: PlaceView): [number, number] => [p.x + p.width / 2, p.y + p.height / 2]
 
 /** The flight deck as blocks with the scan path over them. */
-export const FlightDeck = ({ places, path, here, left }: FlightDeckProps) => {
+export const FlightDeck = ({ places, path, here, left, onPlace }: FlightDeckProps) => {
   const panels = places.filter((p) => p.width > 0)
   const scanned = path.map((id) => panels.find((p) => p.id === id)).filter((p): p is PlaceView => p !== undefined)
   const right = Math.max(...panels.map((p) => p.x + p.width))
@@ -27,13 +28,14 @@ export const FlightDeck = ({ places, path, here, left }: FlightDeckProps) => {
       <svg viewBox={`-0.3 -0.3 ${right + 0.6} ${bottom + 0.6}`} role="img" aria-label={`The scan: ${left.size} panels to go${hereName ? `, now ${hereName}` : ''}`}>
         {panels.map((p) => (
           <rect
+            onClick={() => path.includes(p.id) && onPlace(p.id)}
             key={p.id} x={p.x} y={p.y} width={p.width} height={p.height} rx={0.2}
             className={p.id === here ? classes.here : path.includes(p.id) ? (left.has(p.id) ? classes.open : classes.closed) : classes.other}
           />
         ))}
         <path d={line(scanned)} className={classes.way} />
         {gone.length > 1 && <path d={line(gone)} className={classes.gone} />}
-        {at >= 0 && <circle cx={middle(scanned[at]!)[0]} cy={middle(scanned[at]!)[1]} r={0.26} className={classes.dot} />}
+        {at >= 0 && <circle pointerEvents="none" cx={middle(scanned[at]!)[0]} cy={middle(scanned[at]!)[1]} r={0.26} className={classes.dot} />}
       </svg>
       <figcaption>{hereName ?? 'All panels scanned'}</figcaption>
     </figure>

@@ -50,6 +50,11 @@ export const StepStage = ({ live, parts, wanted, onGo }: StepStageProps) => {
   const cannotSkip = view.progress.tiedOff !== undefined
 
   const act = (kind: string, body: Record<string, unknown>, of: ItemView) => outbox.put(kind, { step: of.id, ...body }, of.challenge)
+  // Held fast while words are written: the other seat's progress must not move the step under them.
+  const say = (what: 'find' | 'not-today') => {
+    setChosen(item?.id ?? '')
+    setSaying(what)
+  }
   const markDone = () => {
     if (!item) return
     act('step-done', {}, item)
@@ -66,6 +71,11 @@ export const StepStage = ({ live, parts, wanted, onGo }: StepStageProps) => {
     if (!said) return
     act('step-undone', {}, said.i)
     setChosen(said.i.id)
+  }
+  const goToPlace = (id: string) => {
+    const there = part.items.filter((i) => i.place === id)
+    setChosen((there.find(open) ?? there[0])?.id ?? '')
+    setSaying('')
   }
   const move = (by: number) => {
     const at = part.items.findIndex((i) => i.id === item?.id)
@@ -101,10 +111,10 @@ export const StepStage = ({ live, parts, wanted, onGo }: StepStageProps) => {
                 <Action hotkey="Space" shown="space" main disabled={!mine || cannotSkip} onAct={markDone}>
                   {walk ? 'As it should be' : 'Done'}
                 </Action>
-                <Action hotkey="f" disabled={!seat || cannotSkip} onAct={() => setSaying('find')}>
+                <Action hotkey="f" disabled={!seat || cannotSkip} onAct={() => say('find')}>
                   Find
                 </Action>
-                <Action hotkey="n" disabled={!mine || cannotSkip} onAct={() => setSaying('not-today')}>
+                <Action hotkey="n" disabled={!mine || cannotSkip} onAct={() => say('not-today')}>
                   Not today
                 </Action>
               </div>
@@ -162,9 +172,9 @@ export const StepStage = ({ live, parts, wanted, onGo }: StepStageProps) => {
       </section>
       <aside className={classes.aside}>
         {walk ? (
-          <Walk planform={view.card!.planform} places={view.card!.places} route={placesInOrder} here={item?.place ?? ''} left={new Set(part.items.filter(open).map((i) => i.place))} />
+          <Walk planform={view.card!.planform} places={view.card!.places} route={placesInOrder} here={item?.place ?? ''} left={new Set(part.items.filter(open).map((i) => i.place))} onPlace={goToPlace} />
         ) : (
-          <FlightDeck places={view.card!.places} path={placesInOrder} here={item?.place ?? ''} left={new Set(part.items.filter(open).map((i) => i.place))} />
+          <FlightDeck places={view.card!.places} path={placesInOrder} here={item?.place ?? ''} left={new Set(part.items.filter(open).map((i) => i.place))} onPlace={goToPlace} />
         )}
         <OtherSeat progress={view.progress} seat={seat} />
       </aside>

@@ -9,10 +9,11 @@ interface WalkProps {
   here: string
   /** Stations with something open. */
   left: Set<string>
+  onPlace: (place: string) => void
 }
 
 /** The aircraft from above with the way round it: walked, to walk, where one stands, and where not to stand. */
-export const Walk = ({ planform: p, places, route, here, left }: WalkProps) => {
+export const Walk = ({ planform: p, places, route, here, left, onPlace }: WalkProps) => {
   const stations = route.map((r) => places.find((x) => x.id === r)).filter((x): x is PlaceView => x !== undefined && x.width === 0)
   const reach = Math.max(p.wing.spanM / 2, ...stations.map((s) => Math.abs(s.x))) + 1.4
   const top = Math.min(0, ...stations.map((s) => s.y)) - 1.4
@@ -35,6 +36,11 @@ export const Walk = ({ planform: p, places, route, here, left }: WalkProps) => {
         {walked.length > 1 && <path d={curve(walked)} className={classes.walked} />}
         {stations.map((s) => (
           <rect key={s.id} x={s.x - 0.45} y={s.y - 0.45} width={0.9} height={0.9} className={left.has(s.id) ? classes.open : classes.closed} />
+        ))}
+        {stations.map((s) => (
+          <circle key={s.id} cx={s.x} cy={s.y} r={1.5} className={classes.touch} onClick={() => onPlace(s.id)}>
+            <title>{s.name}</title>
+          </circle>
         ))}
         {at >= 0 && <circle cx={stations[at]!.x} cy={stations[at]!.y} r={0.95} className={classes.here} />}
       </svg>

@@ -60,6 +60,7 @@ final class Crew {
 
   /** Opens today's first departure and takes the seat. */
   Crew takeSeat(String seat) {
+    assertThat(page.getByText("Ternholm – Vesk")).isVisible();
     key("1");
     button("Take the " + seat + " seat").click();
     assertThat(page.getByText(seat + " seat taken")).isVisible();

@@ -1,0 +1,179 @@
+package neatlanyard.bench;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.PreparedStatement;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.UUID;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ThreadLocalRandom;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * Fifty crews at once against the real process over HTTP: from sending an event to its acknowledgement, disk sync
+ * included; beside it the bare rate of synced SQLite inserts on the same disk in the same run.
+ */
+final class AcknowledgeBench {
+  private static final int CREWS = 50;
+  private static final int EVENTS_EACH = 60;
+  private static final int WARM_UP = 15;
+  private static final Pattern READY = Pattern.compile("ready at (http://localhost:\\d+)");
+
+  private AcknowledgeBench() {}
+
+  static void run() throws Exception {
+    Path folder = Files.createTempDirectory("lanyard-bench");
+    double bareMs = bareInsertMs(folder.resolve("bare.db"));
+    Path demo = fiftyFlights(folder.resolve("demo"));
+    Process server = new ProcessBuilder(
+        Path.of(System.getProperty("java.home"), "bin", "java").toString(), "--enable-native-access=ALL-UNNAMED", "-jar",
+        System.getProperty("lanyard.app", ""), "--server.port=0", "--lanyard.demo=true", "--lanyard.demo-folder=" + demo,
+        "--lanyard.database=" + folder.resolve("bench.db")).redirectErrorStream(true).start();
+    try {
+      String url = ready(server);
+      long[] ns = drive(url);
+      Arrays.sort(ns);
+      double medianMs = ns[ns.length / 2] / 1e6;
+      double p99Ms = ns[(int) (ns.length * 0.99)] / 1e6;
+      System.out.printf("%nacknowledged events measured: %d, from %d crews at once%n", ns.length, CREWS);
+      System.out.printf("median %.1f ms, 99th percentile %.1f ms%n", medianMs, p99Ms);
+      System.out.printf("bare SQLite insert with disk sync, one at a time: median %.2f ms (%.0f a second)%n", bareMs, 1_000 / bareMs);
+      System.out.printf("ratio median to bare insert: %.1f%n", medianMs / bareMs);
+    } finally {
+      server.destroyForcibly().waitFor();
+    }
+  }
+
+  /** Median of single-row inserts, each its own transaction, write-ahead log, synchronous=FULL. */
+  private static double bareInsertMs(Path file) throws SQLException {
+    try (Connection db = DriverManager.getConnection("jdbc:sqlite:" + file); Statement s = db.createStatement()) {
+      s.execute("pragma journal_mode=wal");
+      s.execute("pragma synchronous=full");
+      s.execute("create table t (n integer primary key, json text not null)");
+      String json = "x".repeat(400);
+      long[] ns = new long[1_500];
+      try (PreparedStatement insert = db.prepareStatement("insert into t (json) values (?)")) {
+        for (int i = 0; i < ns.length; i++) {
+          long from = System.nanoTime();
+          insert.setString(1, json);
+          insert.execute();
+          ns[i] = System.nanoTime() - from;
+        }
+      }
+      Arrays.sort(ns);
+      return ns[ns.length / 2] / 1e6;
+    }
+  }
+
+  /** The demo with as many flights as there are crews, all by the same two people. */
+  private static Path fiftyFlights(Path folder) throws IOException {
+    Path from = Demo.ROOT.resolve("demo");
+    Files.createDirectories(folder.resolve("packs"));
+    for (String file : List.of("fleet.yaml", "sign-ins.yaml", "packs/dovrin-46.yaml")) {
+      Files.copy(from.resolve(file), folder.resolve(file));
+    }
+    StringBuilder flights = new StringBuilder("format: neat-lanyard/flights/1\nflights:\n");
+    for (int i = 0; i < CREWS; i++) {
+      flights.append(("  - {id: b-%d, number: Flight %d, tail: TL-DVA, from: QTRN, to: QVSK, departs-in: PT1H, crew: ["
+          + "{who: marsk, seat: left, commander: true, flying: true}, {who: adeyo, seat: right}]}\n").formatted(i, i));
+    }
+    Files.writeString(folder.resolve("flights.yaml"), flights);
+    return folder;
+  }
+
+  private static String ready(Process server) throws IOException {
+    BufferedReader out = server.inputReader();
+    for (String line = out.readLine(); line != null; line = out.readLine()) {
+      Matcher m = READY.matcher(line);
+      if (m.find()) {
+        Thread.ofVirtual().start(() -> out.lines().forEach(l -> { }));
+        return m.group(1);
+      }
+    }
+    throw new IllegalStateException("The application did not start");
+  }
+
+  private static long[] drive(String url) throws Exception {
+    CookieManager cookies = new CookieManager();
+    HttpClient client = HttpClient.newBuilder().cookieHandler(cookies).version(HttpClient.Version.HTTP_1_1).build();
+    get(client, url + "/api/about");
+    post(client, cookies, url + "/api/session", "{\"who\":\"adeyo\",\"password\":\"north-slip-24\"}");
+    get(client, url + "/api/about");
+    for (int c = 0; c < CREWS; c++) {
+      post(client, cookies, url + "/api/departures/b-" + c + "/open", "{}");
+      send(client, cookies, url, c, "seat-taken", "{\"seat\":\"right\"}");
+      send(client, cookies, url, c, "day-set", ("{\"report\":\"QTRN 140720Z 24012KT 9000 -SN FEW012 BKN025 M02/M04 Q1003\","
+          + "\"simulated\":false,\"firstFlight\":true,\"fuelling\":false,\"afterMaintenance\":false}"));
+    }
+    List<String> steps = Demo.PACK.procedures().stream()
+        .filter(p -> p.id().value().equals("walkaround")).flatMap(p -> p.steps().stream())
+        .filter(s -> s.when() instanceof neatlanyard.core.sop.Condition.Always && s.needs().isEmpty())
+        .map(s -> s.id().value()).toList();
+    long[] ns = new long[CREWS * EVENTS_EACH];
+    CountDownLatch start = new CountDownLatch(1);
+    List<Thread> crews = new ArrayList<>();
+    for (int c = 0; c < CREWS; c++) {
+      int crew = c;
+      crews.add(Thread.ofVirtual().start(() -> {
+        try {
+          start.await();
+          for (int e = -WARM_UP; e < EVENTS_EACH; e++) {
+            String step = steps.get(Math.floorMod(e, steps.size()));
+            long from = System.nanoTime();
+            send(client, cookies, url, crew, "step-done", "{\"step\":\"%s\"}".formatted(step));
+            if (e >= 0) {
+              ns[crew * EVENTS_EACH + e] = System.nanoTime() - from;
+            }
+          }
+        } catch (Exception e) {
+          throw new IllegalStateException(e);
+        }
+      }));
+    }
+    start.countDown();
+    for (Thread t : crews) {
+      t.join();
+    }
+    return ns;
+  }
+
+  private static void send(HttpClient client, CookieManager cookies, String url, int crew, String kind, String body)
+      throws Exception {
+    ThreadLocalRandom random = ThreadLocalRandom.current();
+    UUID id = new UUID(
+        System.currentTimeMillis() << 16 | 0x7000L | random.nextInt(1 << 12),
+        random.nextLong() & 0x3fffffffffffffffL | 0x8000000000000000L);
+    post(client, cookies, url + "/api/departures/b-" + crew + "/events",
+        "{\"id\":\"%s\",\"device\":\"bench\",\"kind\":\"%s\",\"body\":%s}".formatted(id, kind, body));
+  }
+
+  private static void get(HttpClient client, String url) throws Exception {
+    client.send(HttpRequest.newBuilder(URI.create(url)).build(), HttpResponse.BodyHandlers.ofString());
+  }
+
+  private static void post(HttpClient client, CookieManager cookies, String url, String json) throws Exception {
+    String token = cookies.getCookieStore().getCookies().stream()
+        .filter(c -> c.getName().equals("XSRF-TOKEN")).map(HttpCookie::getValue).findFirst().orElse("");
+    HttpResponse<String> answer = client.send(HttpRequest.newBuilder(URI.create(url))
+        .header("Content-Type", "application/json").header("X-XSRF-TOKEN", token)
+        .POST(HttpRequest.BodyPublishers.ofString(json)).build(), HttpResponse.BodyHandlers.ofString());
+    if (answer.statusCode() != 200) {
+      throw new IllegalStateException(answer.statusCode() + " " + answer.body());
+    }
+  }
+}

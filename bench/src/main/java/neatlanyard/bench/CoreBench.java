@@ -1,0 +1,106 @@
+package neatlanyard.bench;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.TimeUnit;
+import neatlanyard.core.controls.ControlCheck;
+import neatlanyard.core.controls.Judgement;
+import neatlanyard.core.controls.Trace;
+import neatlanyard.core.controls.Trace.Sample;
+import neatlanyard.core.departure.Departure;
+import neatlanyard.core.departure.Entry;
+import neatlanyard.core.departure.Event;
+import neatlanyard.core.fleet.AirfieldId;
+import neatlanyard.core.fleet.CrewId;
+import neatlanyard.core.fleet.Flight;
+import neatlanyard.core.fleet.FlightId;
+import neatlanyard.core.fleet.Rostered;
+import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.lanyard.Tag;
+import neatlanyard.core.sop.Card;
+import neatlanyard.core.sop.Card.Item;
+import neatlanyard.server.controls.SimulatedAircraft;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+
+/** The rules by themselves: folding, cutting, judging. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.MICROSECONDS)
+@Fork(2)
+@Warmup(iterations = 3, time = 1)
+@Measurement(iterations = 5, time = 1)
+public class CoreBench {
+  private static final CrewId MARSK = new CrewId("marsk");
+  private static final CrewId ADEYO = new CrewId("adeyo");
+
+  private final List<Entry> thousand = log(1_000);
+  private final Departure folded = Departure.fold(Demo.PACK, thousand);
+  private final Trace minute = minute();
+
+  /** Steps done, taken back and done again, until there are so many entries. */
+  private static List<Entry> log(int entries) {
+    Flight flight = new Flight(
+        new FlightId("f"), "Flight", Demo.TAIL.id(), new AirfieldId("QTRN"), new AirfieldId("QVSK"), Demo.NOW,
+        List.of(new Rostered(MARSK, Seat.LEFT, true, true), new Rostered(ADEYO, Seat.RIGHT, false, false)));
+    List<Entry> log = new ArrayList<>();
+    add(log, ADEYO, new Event.Opened(flight, Demo.TAIL, Demo.PACK.id(), Demo.PACK.revision(), "", List.of()));
+    add(log, ADEYO, new Event.SeatTaken(Seat.RIGHT));
+    add(log, MARSK, new Event.SeatTaken(Seat.LEFT));
+    add(log, ADEYO, new Event.DaySet(Demo.DAY));
+    List<Item> items = Demo.card().parts().stream().flatMap(p -> p.items().stream()).toList();
+    for (int i = 0; log.size() < entries; i++) {
+      Item item = items.get(i % items.size());
+      CrewId by = item.seats().contains(Seat.LEFT) ? MARSK : ADEYO;
+      boolean back = i / items.size() % 3 == 1;
+      add(log, by, back ? new Event.StepUndone(item.step().id()) : new Event.StepDone(item.step().id()));
+    }
+    return log;
+  }
+
+  private static void add(List<Entry> log, CrewId by, Event event) {
+    long number = log.size() + 1L;
+    log.add(new Entry(
+        number, new UUID(0x7000, number), Demo.NOW.plusSeconds(number), Demo.NOW, by,
+        Optional.of(by.equals(MARSK) ? Seat.LEFT : Seat.RIGHT), "d", event));
+  }
+
+  /** The simulated check drawn out to 60 s at 50 Hz by standing still at its end. */
+  private static Trace minute() {
+    List<Sample> samples = new ArrayList<>(SimulatedAircraft.check(Demo.PACK.controls(), SimulatedAircraft.Behaviour.SOUND));
+    while (samples.size() < Duration.ofMinutes(1).toSeconds() * SimulatedAircraft.RATE_HZ) {
+      samples.add(new Sample(samples.size() / (double) SimulatedAircraft.RATE_HZ, 0, 0, 0, samples.getLast().surfacesDeg()));
+    }
+    return Trace.of(Demo.PACK.controls().channels(), samples);
+  }
+
+  @Benchmark
+  public Departure fold_1000_entries() {
+    return Departure.fold(Demo.PACK, thousand);
+  }
+
+  @Benchmark
+  public List<Tag> tags_of_a_departure() {
+    return folded.tags();
+  }
+
+  @Benchmark
+  public Card cut_a_card() {
+    return Demo.card();
+  }
+
+  @Benchmark
+  public Judgement judge_60_s_at_50_hz() {
+    return ControlCheck.judge(Demo.PACK.controls(), minute);
+  }
+}
