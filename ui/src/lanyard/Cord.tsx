@@ -35,7 +35,7 @@ export const Cord = ({ beads, tags, shown, zone, bare, onGo, onTag }: CordProps)
             {tags
               .filter((t) => t.stage === bead.stage)
               .map((t) => (
-                <Tag key={t.key} tag={t} pressing={t.late || bead.state === 'current'} zone={zone} onTag={onTag} />
+                <Tag key={t.key} tag={t} pressing={t.late || !t.mayStay || bead.state === 'current'} zone={zone} onTag={onTag} />
               ))}
           </li>
         ))}
@@ -46,7 +46,7 @@ export const Cord = ({ beads, tags, shown, zone, bare, onGo, onTag }: CordProps)
           {beads.find((b) => b.stage === shown)?.title ?? 'Finds'} · {count.toLowerCase()}
         </summary>
         {tags.map((t) => (
-          <Tag key={t.key} tag={t} pressing={t.late} zone={zone} onTag={onTag} />
+          <Tag key={t.key} tag={t} pressing={t.late || !t.mayStay} zone={zone} onTag={onTag} />
         ))}
       </details>
     </nav>

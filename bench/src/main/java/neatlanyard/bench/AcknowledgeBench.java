@@ -15,6 +15,7 @@ import java.sql.DriverManager;
 import java.sql.PreparedStatement;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -30,7 +31,6 @@ import java.util.regex.Pattern;
  */
 final class AcknowledgeBench {
   private static final int CREWS = 50;
-  private static final int EVENTS_EACH = 60;
   private static final int WARM_UP = 15;
   private static final Pattern READY = Pattern.compile("ready at (http://localhost:\\d+)");
 
@@ -46,14 +46,11 @@ final class AcknowledgeBench {
         "--lanyard.database=" + folder.resolve("bench.db")).redirectErrorStream(true).start();
     try {
       String url = ready(server);
-      long[] ns = drive(url);
-      Arrays.sort(ns);
-      double medianMs = ns[ns.length / 2] / 1e6;
-      double p99Ms = ns[(int) (ns.length * 0.99)] / 1e6;
-      System.out.printf("%nacknowledged events measured: %d, from %d crews at once%n", ns.length, CREWS);
-      System.out.printf("median %.1f ms, 99th percentile %.1f ms%n", medianMs, p99Ms);
-      System.out.printf("bare SQLite insert with disk sync, one at a time: median %.2f ms (%.0f a second)%n", bareMs, 1_000 / bareMs);
-      System.out.printf("ratio median to bare insert: %.1f%n", medianMs / bareMs);
+      Client client = Client.signedIn(url);
+      client.openAll();
+      System.out.printf("%nbare SQLite insert with disk sync, one at a time: median %.2f ms (%.0f a second)%n", bareMs, 1_000 / bareMs);
+      say("each sends the next as soon as the last is acknowledged", client.drive(60, Duration.ZERO), bareMs);
+      say("each presses once a second", client.drive(20, Duration.ofSeconds(1)), bareMs);
     } finally {
       server.destroyForcibly().waitFor();
     }
@@ -108,72 +105,94 @@ final class AcknowledgeBench {
     throw new IllegalStateException("The application did not start");
   }
 
-  private static long[] drive(String url) throws Exception {
-    CookieManager cookies = new CookieManager();
-    HttpClient client = HttpClient.newBuilder().cookieHandler(cookies).version(HttpClient.Version.HTTP_1_1).build();
-    get(client, url + "/api/about");
-    post(client, cookies, url + "/api/session", "{\"who\":\"adeyo\",\"password\":\"north-slip-24\"}");
-    get(client, url + "/api/about");
-    for (int c = 0; c < CREWS; c++) {
-      post(client, cookies, url + "/api/departures/b-" + c + "/open", "{}");
-      send(client, cookies, url, c, "seat-taken", "{\"seat\":\"right\"}");
-      send(client, cookies, url, c, "day-set", ("{\"report\":\"QTRN 140720Z 24012KT 9000 -SN FEW012 BKN025 M02/M04 Q1003\","
-          + "\"simulated\":false,\"firstFlight\":true,\"fuelling\":false,\"afterMaintenance\":false}"));
-    }
-    List<String> steps = Demo.PACK.procedures().stream()
+  private static void say(String how, long[] ns, double bareMs) {
+    Arrays.sort(ns);
+    double medianMs = ns[ns.length / 2] / 1e6;
+    double p99Ms = ns[(int) (ns.length * 0.99)] / 1e6;
+    System.out.printf("%d crews, %s: %d events, median %.1f ms, 99th percentile %.1f ms, median to bare insert %.0f%n",
+        CREWS, how, ns.length, medianMs, p99Ms, medianMs / bareMs);
+  }
+
+  /** One signed-in first officer, who flies all fifty at once. */
+  private record Client(HttpClient http, CookieManager cookies, String url) {
+    private static final List<String> STEPS = Demo.PACK.procedures().stream()
         .filter(p -> p.id().value().equals("walkaround")).flatMap(p -> p.steps().stream())
         .filter(s -> s.when() instanceof neatlanyard.core.sop.Condition.Always && s.needs().isEmpty())
         .map(s -> s.id().value()).toList();
-    long[] ns = new long[CREWS * EVENTS_EACH];
-    CountDownLatch start = new CountDownLatch(1);
-    List<Thread> crews = new ArrayList<>();
-    for (int c = 0; c < CREWS; c++) {
-      int crew = c;
-      crews.add(Thread.ofVirtual().start(() -> {
-        try {
-          start.await();
-          for (int e = -WARM_UP; e < EVENTS_EACH; e++) {
-            String step = steps.get(Math.floorMod(e, steps.size()));
-            long from = System.nanoTime();
-            send(client, cookies, url, crew, "step-done", "{\"step\":\"%s\"}".formatted(step));
-            if (e >= 0) {
-              ns[crew * EVENTS_EACH + e] = System.nanoTime() - from;
+
+    static Client signedIn(String url) throws Exception {
+      CookieManager cookies = new CookieManager();
+      HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).version(HttpClient.Version.HTTP_1_1).build();
+      Client client = new Client(http, cookies, url);
+      client.get("/api/about");
+      client.post("/api/session", "{\"who\":\"adeyo\",\"password\":\"north-slip-24\"}");
+      client.get("/api/about");
+      return client;
+    }
+
+    void openAll() throws Exception {
+      for (int c = 0; c < CREWS; c++) {
+        post("/api/departures/b-" + c + "/open", "{}");
+        send(c, "seat-taken", "{\"seat\":\"right\"}");
+        send(c, "day-set", "{\"report\":\"QTRN 140720Z 24012KT 9000 -SN FEW012 BKN025 M02/M04 Q1003\","
+            + "\"simulated\":false,\"firstFlight\":true,\"fuelling\":false,\"afterMaintenance\":false}");
+      }
+    }
+
+    /** Nanoseconds from sending to acknowledgement, of every event after the warm-up. */
+    long[] drive(int each, Duration pause) throws Exception {
+      long[] ns = new long[CREWS * each];
+      CountDownLatch start = new CountDownLatch(1);
+      List<Thread> crews = new ArrayList<>();
+      int warmUp = pause.isZero() ? WARM_UP : 2;
+      for (int c = 0; c < CREWS; c++) {
+        int crew = c;
+        crews.add(Thread.ofVirtual().start(() -> {
+          try {
+            start.await();
+            Thread.sleep(pause.multipliedBy(crew).dividedBy(CREWS));
+            for (int e = -warmUp; e < each; e++) {
+              long from = System.nanoTime();
+              send(crew, "step-done", "{\"step\":\"%s\"}".formatted(STEPS.get(Math.floorMod(e, STEPS.size()))));
+              if (e >= 0) {
+                ns[crew * each + e] = System.nanoTime() - from;
+              }
+              Thread.sleep(pause);
             }
+          } catch (Exception e) {
+            throw new IllegalStateException(e);
           }
-        } catch (Exception e) {
-          throw new IllegalStateException(e);
-        }
-      }));
+        }));
+      }
+      start.countDown();
+      for (Thread t : crews) {
+        t.join();
+      }
+      return ns;
     }
-    start.countDown();
-    for (Thread t : crews) {
-      t.join();
+
+    private void send(int crew, String kind, String body) throws Exception {
+      ThreadLocalRandom random = ThreadLocalRandom.current();
+      UUID id = new UUID(
+          System.currentTimeMillis() << 16 | 0x7000L | random.nextInt(1 << 12),
+          random.nextLong() & 0x3fffffffffffffffL | 0x8000000000000000L);
+      post("/api/departures/b-" + crew + "/events",
+          "{\"id\":\"%s\",\"device\":\"bench\",\"kind\":\"%s\",\"body\":%s}".formatted(id, kind, body));
     }
-    return ns;
-  }
 
-  private static void send(HttpClient client, CookieManager cookies, String url, int crew, String kind, String body)
-      throws Exception {
-    ThreadLocalRandom random = ThreadLocalRandom.current();
-    UUID id = new UUID(
-        System.currentTimeMillis() << 16 | 0x7000L | random.nextInt(1 << 12),
-        random.nextLong() & 0x3fffffffffffffffL | 0x8000000000000000L);
-    post(client, cookies, url + "/api/departures/b-" + crew + "/events",
-        "{\"id\":\"%s\",\"device\":\"bench\",\"kind\":\"%s\",\"body\":%s}".formatted(id, kind, body));
-  }
+    private void get(String path) throws Exception {
+      http.send(HttpRequest.newBuilder(URI.create(url + path)).build(), HttpResponse.BodyHandlers.ofString());
+    }
 
-  private static void get(HttpClient client, String url) throws Exception {
-    client.send(HttpRequest.newBuilder(URI.create(url)).build(), HttpResponse.BodyHandlers.ofString());
-  }
-
-  private static void post(HttpClient client, CookieManager cookies, String url, String json) throws Exception {
-    String token = cookies.getCookieStore().getCookies().stream()
-        .filter(c -> c.getName().equals("XSRF-TOKEN")).map(HttpCookie::getValue).findFirst().orElse("");
-    HttpResponse<String> answer = client.send(HttpRequest.newBuilder(URI.create(url))
-        .header("Content-Type", "application/json").header("X-XSRF-TOKEN", token)
-        .POST(HttpRequest.BodyPublishers.ofString(json)).build(), HttpResponse.BodyHandlers.ofString());
-    if (answer.statusCode() != 200) {
-      throw new IllegalStateException(answer.statusCode() + " " + answer.body());
+    private void post(String path, String json) throws Exception {
+      String token = cookies.getCookieStore().getCookies().stream()
+          .filter(c -> c.getName().equals("XSRF-TOKEN")).map(HttpCookie::getValue).findFirst().orElse("");
+      HttpResponse<String> answer = http.send(HttpRequest.newBuilder(URI.create(url + path))
+          .header("Content-Type", "application/json").header("X-XSRF-TOKEN", token)
+          .POST(HttpRequest.BodyPublishers.ofString(json)).build(), HttpResponse.BodyHandlers.ofString());
+      if (answer.statusCode() != 200) {
+        throw new IllegalStateException(answer.statusCode() + " " + answer.body());
+      }
     }
   }
 }

@@ -119,7 +119,9 @@ final class DepartureDesk {
       write(entry);
       seen.put(entry.id(), new Seen(entry.number(), proposal));
       state = next;
-      tell(news.apply(next));
+      if (!subscribers.isEmpty()) {
+        tell(news.apply(next));
+      }
       return entry.number();
     } finally {
       lock.unlock();

@@ -69,12 +69,16 @@ public class Departures {
 
   /** A departure that somebody may look at. @throws Problem if there is none */
   DepartureDesk require(String id) {
-    return find(flight(id).id()).orElseThrow(() -> Problem.notFound("This departure has not been opened."));
+    return find(key(id)).orElseThrow(() -> Problem.notFound("This departure has not been opened, or there is no such flight."));
   }
 
   private Flight flight(String id) {
+    return flights.find(key(id)).orElseThrow(() -> Problem.notFound("There is no flight '%s'.".formatted(id)));
+  }
+
+  private static FlightId key(String id) {
     try {
-      return flights.find(new FlightId(id)).orElseThrow(() -> Problem.notFound("There is no flight '%s'.".formatted(id)));
+      return new FlightId(id);
     } catch (IllegalArgumentException e) {
       throw Problem.notFound("There is no flight of that name.");
     }
@@ -117,7 +121,7 @@ public class Departures {
 
   /** The kept entries of a departure. */
   public List<Kept> entries(String id) {
-    return log.read(flight(id).id());
+    return log.read(key(id));
   }
 
   /** How a departure stands. @throws Problem if it was not opened */
@@ -131,6 +135,6 @@ public class Departures {
   }
 
   String trace(String id, String sha256) {
-    return log.trace(flight(id).id(), sha256).orElseThrow(() -> Problem.notFound("There is no such trace."));
+    return log.trace(key(id), sha256).orElseThrow(() -> Problem.notFound("There is no such trace."));
   }
 }

@@ -31,7 +31,8 @@ public final class StoredFlights implements Flights {
   @Override
   public Optional<Flight> find(FlightId id) {
     return db.read(sql -> sql.selectFrom(FLIGHT).where(FLIGHT.ID.eq(id.value())).fetchOptional()
-        .map(f -> of(f, crews(sql).getOrDefault(f.getId(), List.of()))));
+        .map(f -> of(f, sql.selectFrom(ROSTERED)
+            .where(ROSTERED.FLIGHT_ID.eq(f.getId())).orderBy(ROSTERED.SEAT).fetch(StoredFlights::of))));
   }
 
   @Override
