@@ -51,7 +51,8 @@ class FirstStart implements ApplicationRunner {
     StringBuilder says = new StringBuilder();
     if (settings.demo()) {
       loadDemo();
-      says.append("Demo data is loaded; the demo's sign-ins stand on the sign-in page.%n".formatted());
+      says.append("Demo data is loaded. Sign in as:%n".formatted());
+      demo.shown().forEach(s -> says.append("  %-6s %-16s %s, %s%n".formatted(s.who(), s.password(), s.name(), s.role())));
     } else if (accounts.all().isEmpty()) {
       String password = signIns.oneTime(new CrewId("administrator"), "Administrator", Role.ADMINISTRATOR);
       says.append("First start. Sign in as 'administrator' with the one-time password %s%n".formatted(password));

@@ -30,7 +30,8 @@ public class DemoSignIns {
     return settings.demo();
   }
 
-  List<DemoSignIn> shown() {
+  /** The demo's sign-ins as they are shown; empty outside demo mode. */
+  public List<DemoSignIn> shown() {
     return shown;
   }
 
