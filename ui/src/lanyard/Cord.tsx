@@ -2,6 +2,9 @@ import type { BeadView, TagView } from '../api.gen'
 import { clockTime, span, useNow } from '../app/clock'
 import classes from './Cord.module.css'
 
+/** More tags than this, and the calm ones fold to a line, so that the last bead stays in sight. */
+const CROWDED = 4
+
 interface CordProps {
   beads: BeadView[]
   tags: TagView[]
@@ -19,7 +22,7 @@ export const Cord = ({ beads, tags, shown, zone, bare, onGo, onTag }: CordProps)
   const now = useNow()
   const count = bare ? 'The cord is bare' : tags.length === 0 ? 'No tag hangs' : `${tags.length} ${tags.length === 1 ? 'tag hangs' : 'tags hang'}`
   return (
-    <nav className={classes.cord} aria-label="The cord">
+    <nav className={classes.cord} aria-label="The cord" data-crowded={tags.length > CROWDED || undefined}>
       <ol className={classes.beads}>
         {beads.map((bead, i) => (
           <li key={bead.stage} className={classes.stage}>

@@ -96,16 +96,18 @@ final class Crew {
     page.locator("nav ol").getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(title)).first().click();
   }
 
-  /** Presses the key for the step at hand until its heading changes to what is wanted, a press a step. */
+  /** Presses a key for the step at hand and sees the next one come. */
+  void press(String key) {
+    Locator now = page.locator("main h1");
+    String before = now.textContent();
+    key(key);
+    assertThat(now).not().hasText(before);
+  }
+
+  /** Presses a key, a press a step, until the step wanted is at hand. */
   void pressUntil(String key, String heading, int most) {
-    for (int i = 0; i < most; i++) {
-      Locator now = page.locator("main h1");
-      String before = now.textContent();
-      if (before.contains(heading)) {
-        return;
-      }
-      key(key);
-      assertThat(now).not().hasText(before);
+    for (int i = 0; i < most && !page.locator("main h1").textContent().contains(heading); i++) {
+      press(key);
     }
     assertThat(page.locator("main h1")).containsText(heading);
   }

@@ -87,9 +87,11 @@ public class WholeDepartureTest {
   private static void flowsAtOnce(Crew wren, Crew ida) {
     wren.stage("Flows");
     ida.stage("Flows");
+    assertThat(wren.heading("Generators")).isVisible();
+    assertThat(ida.heading("Oxygen, left mask")).isVisible();
     for (int i = 1; i <= 8; i++) {
-      wren.key("Space");
-      ida.key("Space");
+      wren.press("Space");
+      ida.press("Space");
     }
     assertThat(wren.page.getByText("8 of 17", new Page.GetByTextOptions().setExact(true))).isVisible();
     assertThat(ida.page.getByText("8 of 19", new Page.GetByTextOptions().setExact(true))).isVisible();

@@ -233,15 +233,15 @@ public final class Departure {
     return seats.stream().allMatch(s -> said.stream().anyMatch(m -> m.seat().filter(s::equals).isPresent()));
   }
 
-  /** The steps that stand as done, in the order of the card. */
+  /** The steps that somebody did or found something at, in the order of the card. */
   List<Deed> deeds() {
     List<Deed> deeds = new ArrayList<>();
     for (Item item : items()) {
-      if (said(item) == Status.DONE) {
-        marks(item.step().id()).stream()
-            .max(Comparator.comparing(Mark::number))
-            .ifPresent(m -> deeds.add(new Deed(item.step().id(), m.by(), m.at(), m.number())));
-      }
+      boolean stands = said(item) == Status.DONE;
+      marks(item.step().id()).stream()
+          .filter(m -> m.outcome() != Mark.Outcome.NOT_TODAY)
+          .max(Comparator.comparing(Mark::number))
+          .ifPresent(m -> deeds.add(new Deed(item.step().id(), m.by(), m.at(), m.number(), stands)));
     }
     return deeds;
   }

@@ -87,8 +87,19 @@ public class DepartureTest {
     assertThat(s.status("count")).isEqualTo(Status.FIND);
     assertThat(s.now.marks(new StepId("count"))).hasSize(2);
     assertThat(s.tags()).contains("Two answers to one step", "Find without a decision");
+    assertThat(s.tags()).as("in doubt, what the step opened hangs").contains("2 of 2 covers on");
     s.says(CAPTAIN, new Event.VerdictTaken(find, Verdict.NOTHING_TO_ENTER, ""));
     assertThat(s.tags()).doesNotContain("Two answers to one step", "Find without a decision");
+  }
+
+  @Test
+  public void a_find_at_a_step_that_closes_leaves_it_open() {
+    Scene s = Scene.ready();
+    s.done(OFFICER, "count", "cover-a");
+    s.says(OFFICER, new Event.FindRaised(UUID.randomUUID(), new StepId("cover-b"), "frozen on"));
+    assertThat(s.tags()).contains("1 of 2 covers on");
+    s.says(CAPTAIN, new Event.FindRaised(UUID.randomUUID(), new StepId("cover-a"), "it is still on"));
+    assertThat(s.tags()).as("the doubted closing no longer counts").contains("2 of 2 covers on");
   }
 
   @Test
@@ -112,9 +123,9 @@ public class DepartureTest {
     assertThat(s.tries(OFFICER, new Event.VerdictTaken(find, Verdict.FLY_WITH_ENTRY, "x"))).isEqualTo("commander-only");
     assertThat(s.tries(CAPTAIN, new Event.VerdictTaken(find, Verdict.FLY_WITH_ENTRY, " "))).isEqualTo("words-missing");
     s.says(CAPTAIN, new Event.VerdictTaken(find, Verdict.STOPS_THE_FLIGHT, "no"));
-    assertThat(s.tags()).containsExactly("Not fit to go");
+    assertThat(s.tags()).containsExactly("2 of 2 covers on", "Not fit to go");
     s.says(CAPTAIN, new Event.VerdictTaken(find, Verdict.NOTHING_TO_ENTER, ""));
-    assertThat(s.tags()).isEmpty();
+    assertThat(s.tags()).containsExactly("2 of 2 covers on");
   }
 
   @Test
