@@ -9,6 +9,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.ReducedMotion;
@@ -25,6 +26,9 @@ final class Crew {
       "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
       "--disable-component-update", "--disable-sync");
 
+  /** How long a slow machine may take; a fast one waits no longer than it must. */
+  private static final double PATIENCE_MS = 25_000;
+
   final Page page;
   private final String url;
 
@@ -35,6 +39,7 @@ final class Crew {
 
   /** Debian's own browser; none is ever downloaded. */
   static Browser browser(Playwright playwright) {
+    PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MS);
     return playwright.chromium().launch(new BrowserType.LaunchOptions()
         .setExecutablePath(Path.of("/usr/bin/chromium"))
         .setHeadless(true)

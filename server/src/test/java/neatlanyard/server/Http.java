@@ -1,6 +1,7 @@
 package neatlanyard.server;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.net.CookieManager;
 import java.net.HttpCookie;
@@ -65,6 +66,17 @@ final class Http {
         .header("X-XSRF-TOKEN", token)
         .POST(HttpRequest.BodyPublishers.ofString(body))
         .build());
+  }
+
+  /** A server-sent stream, open until it is closed. */
+  InputStream stream(String path) {
+    try {
+      return client.send(HttpRequest.newBuilder(URI.create(base + path)).GET().build(), HttpResponse.BodyHandlers.ofInputStream()).body();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      throw new AssertionError(e);
+    }
   }
 
   Answer event(UUID id, String kind, String body) {

@@ -154,6 +154,17 @@ public class ServerTest extends AbstractTestNGSpringContextTests {
   }
 
   @Test
+  public void what_is_too_large_is_refused_before_it_is_read() {
+    Http standards = Http.in(port, "orrin", "line-and-below-6");
+    Answer answer = standards.text("/api/packs", "x".repeat(33_000_000));
+    assertThat(answer.status()).isEqualTo(413);
+    assertThat(answer.code()).isEqualTo("too-large");
+    Answer characters = standards.text("/api/packs", "x".repeat(8_000_001));
+    assertThat(characters.status()).isEqualTo(422);
+    assertThat(characters.text()).contains("8000001 characters; 8000000 is the most");
+  }
+
+  @Test
   public void a_malformed_report_has_every_group_named() {
     Answer answer = wren.text("/api/station-reports/reading", "METAR QTRN 990720Z 24012KT 9000 -XX M02/M04 Q1003");
     assertThat(answer.status()).isEqualTo(422);

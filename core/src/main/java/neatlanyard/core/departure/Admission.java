@@ -49,7 +49,10 @@ public final class Admission {
     return switch (event) {
       case Event.DaySet e -> Optional.empty();
       case Event.StepDone e -> done(e.step());
-      case Event.StepNotToday e -> own(e.step()).or(() -> words("reason", e.reason())).or(() -> notStopped(e.step()));
+      case Event.StepNotToday e -> own(e.step())
+          .or(() -> words("reason", e.reason()))
+          .or(() -> notStopped(e.step()))
+          .or(() -> inOrder(e.step()));
       case Event.StepUndone e -> undone(e.step());
       case Event.FindRaised e -> onCard(e.step()).or(() -> words("note", e.note())).or(() -> newFind(e));
       case Event.VerdictTaken e -> verdict(e);

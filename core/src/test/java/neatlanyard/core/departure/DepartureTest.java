@@ -132,6 +132,7 @@ public class DepartureTest {
   public void a_checklist_goes_in_order_waits_for_both_and_resumes_one_back() {
     Scene s = Scene.ready();
     assertThat(s.tries(CAPTAIN, done("trim"))).isEqualTo("out-of-order");
+    assertThat(s.tries(CAPTAIN, new Event.StepNotToday(new StepId("trim"), "no"))).isEqualTo("out-of-order");
     s.done(CAPTAIN, "flaps");
     assertThat(s.status("flaps")).isEqualTo(Status.PART);
     assertThat(s.tries(CAPTAIN, done("trim"))).isEqualTo("out-of-order");

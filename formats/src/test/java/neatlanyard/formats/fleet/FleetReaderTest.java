@@ -1,0 +1,78 @@
+package neatlanyard.formats.fleet;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Instant;
+import java.util.List;
+import neatlanyard.core.fleet.Fleet;
+import neatlanyard.core.fleet.Flight;
+import neatlanyard.formats.text.Fault;
+import neatlanyard.formats.text.Read;
+import org.testng.annotations.Test;
+
+public class FleetReaderTest {
+  private static final Instant NOW = Instant.parse("2027-01-14T07:25:00Z");
+  private static final String FLEET = """
+      format: neat-lanyard/fleet/1
+      operator: Somebody
+      airfields:
+        - {id: QAAA, name: A, latitude-deg: 61, longitude-deg: 2, elevation-ft: 31, zone: Etc/GMT}
+      tails:
+        - {id: TL-AAA, type: some-type}
+      crew:
+        - {id: ann, name: Ann, role: captain}
+        - {id: bob, name: Bob, role: first-officer}
+      """;
+
+  private static List<String> faults(Read<?> read) {
+    return read instanceof Read.Bad<?> bad ? bad.faults().stream().map(Fault::words).toList() : List.of();
+  }
+
+  private static String flight(String crew, String departs) {
+    return """
+        format: neat-lanyard/flights/1
+        flights:
+          - id: f1
+            number: Flight 1
+            tail: TL-AAA
+            from: QAAA
+            to: QAAA
+            %s
+            crew: [%s]
+        """.formatted(departs, crew);
+  }
+
+  @Test
+  public void every_fault_of_a_fleet_is_named() {
+    String bad = FLEET.replace("latitude-deg: 61", "latitude-deg: 161").replace("zone: Etc/GMT", "zone: Nowhere/Land")
+        .replace("id: TL-AAA", "id: tl").replace("role: captain", "role: king").replace("id: bob", "id: ann")
+        .replace("elevation-ft: 31", "elevation-ft: 31.5");
+    assertThat(faults(FleetReader.read(bad))).containsExactly(
+        "line 4, column 39: 'latitude-deg' is 161; -90.0 to 90.0 is allowed.",
+        "line 4, column 76: 'elevation-ft' is 31.5, not a whole number.",
+        "line 4, column 88: 'zone': Unknown time-zone ID: Nowhere/Land.",
+        "line 6, column 10: 'id': 'tl' is not a registration: 2 to 10 capitals, digits or hyphens.",
+        "line 8, column 32: 'role' is 'king'; known are: captain, first-officer, engineer, standards, maintenance, training, administrator.",
+        "line 9, column 10: 'ann' stands twice.");
+    assertThat(faults(FleetReader.read("operator: X"))).containsExactly("line 1, column 1: 'format' is missing.");
+    assertThat(faults(FleetReader.read(FLEET.replace("fleet/1", "fleet/9")))).hasSize(1).first().asString().contains("'neat-lanyard/fleet/1' is read here");
+    assertThat(faults(FleetReader.read("just words"))).isNotEmpty();
+  }
+
+  @Test
+  public void a_crew_has_both_seats_one_commander_and_one_flying() {
+    Fleet fleet = FleetReader.read(FLEET).orThrow("fleet");
+    String good = "{who: ann, seat: left, commander: true, flying: true}, {who: bob, seat: right}";
+    Flight flight = FlightsReader.read(flight(good, "departs-in: PT40M"), fleet, NOW).orThrow("flights").getFirst();
+    assertThat(flight.departs()).isEqualTo(NOW.plusSeconds(2_400));
+    assertThat(flight.commander().orElseThrow().who().value()).isEqualTo("ann");
+    assertThat(FlightsReader.read(flight(good, "departs: 2027-01-14T08:05:00Z"), fleet, NOW).orThrow("").getFirst().departs())
+        .isEqualTo(flight.departs());
+    assertThat(faults(FlightsReader.read(flight("{who: ann, seat: left}, {who: bob, seat: left}", "departs: soon"), fleet, NOW)))
+        .containsExactly(
+            "line 8, column 14: 'departs': Text 'soon' could not be parsed at index 0.",
+            "line 9, column 11: A crew has one person in the left seat and one in the right.",
+            "line 9, column 11: Exactly one of the crew is the commander.",
+            "line 9, column 11: Exactly one of the crew is the pilot flying.");
+  }
+}

@@ -1,0 +1,167 @@
+package neatlanyard.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Predicate;
+import neatlanyard.formats.record.RecordFile;
+import neatlanyard.server.Http.Answer;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+import org.springframework.test.context.testng.AbstractTestNGSpringContextTests;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What the other device is told, and the record at the end, over HTTP alone. */
+@SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
+public class LiveTest extends AbstractTestNGSpringContextTests {
+  private static final Path ROOT = Path.of(System.getProperty("lanyard.root", ".."));
+  private static final JsonMapper JSON = new JsonMapper();
+
+  @LocalServerPort private int port;
+
+  @DynamicPropertySource
+  static void settings(DynamicPropertyRegistry registry) throws IOException {
+    Path db = Files.createTempDirectory("lanyard-live").resolve("test.db");
+    registry.add("lanyard.database", db::toString);
+    registry.add("lanyard.demo", () -> true);
+    registry.add("lanyard.demo-folder", () -> ROOT.resolve("demo").toString());
+    registry.add("lanyard.simulated-pace", () -> 500);
+    registry.add("lanyard.begin-at", () -> "2027-01-14T07:25:00Z");
+  }
+
+  /** One listening device: reads messages of the stream until one is as wanted. */
+  private static final class Listener implements AutoCloseable {
+    private final BufferedReader in;
+    final List<String> ids = new ArrayList<>();
+
+    Listener(InputStream in) {
+      this.in = new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8));
+    }
+
+    JsonNode until(String name, Predicate<JsonNode> wanted) throws IOException {
+      String event = "";
+      for (String line = in.readLine(); line != null; line = in.readLine()) {
+        if (line.startsWith("event:")) {
+          event = line.substring(6).strip();
+        } else if (line.startsWith("id:")) {
+          ids.add(line.substring(3).strip());
+        } else if (line.startsWith("data:") && event.equals(name)) {
+          JsonNode data = JSON.readTree(line.substring(5));
+          if (wanted.test(data)) {
+            return data;
+          }
+        }
+      }
+      throw new AssertionError("The stream ended without it");
+    }
+
+    @Override
+    public void close() throws IOException {
+      in.close();
+    }
+  }
+
+  private static String step(String id) {
+    return "{\"step\":\"%s\"}".formatted(id);
+  }
+
+  private static List<String> titles(JsonNode progress) {
+    return progress.path("tags").valueStream().map(t -> t.path("title").asString()).toList();
+  }
+
+  @Test
+  public void the_other_device_is_told_and_the_record_is_whole() throws Exception {
+    Http wren = Http.in(port, "adeyo", "north-slip-24");
+    Http ida = Http.in(port, "marsk", "bare-cord-11");
+    assertThat(ida.get("/api/departures/today-14").code()).isEqualTo("not-found");
+    assertThat(Http.in(port, "quill", "tide-table-35").post("/api/departures/today-14/open", "{}").code()).isEqualTo("not-rostered");
+    JsonNode opened = wren.post("/api/departures/today-14/open", "{}").json();
+    assertThat(opened.path("header").path("revision").asString()).isEqualTo("2026-11");
+    assertThat(ida.post("/api/departures/today-14/open", "{}").json().path("progress").path("number").asLong())
+        .as("opened once, whoever asks again").isEqualTo(1);
+    try (Listener listener = new Listener(ida.stream("/api/departures/today-14/stream"))) {
+      assertThat(listener.until("progress", p -> true).path("number").asLong()).as("at once, how things stand").isEqualTo(1);
+      wren.event("seat-taken", "{\"seat\":\"right\"}");
+      ida.event("seat-taken", "{\"seat\":\"left\"}");
+      String report = wren.get("/api/departures/today-14/report").json().path("text").asString();
+      assertThat(report).isEqualTo("METAR QTRN 140720Z 24012KT 9000 -SN FEW012 BKN025 M02/M04 Q1003");
+      wren.event("day-set", "{\"report\":\"%s\",\"simulated\":true,\"firstFlight\":false,\"fuelling\":true,\"afterMaintenance\":true}".formatted(report));
+      JsonNode cut = listener.until("progress", p -> p.path("cardKey").asLong() > 0);
+      assertThat(cut.path("cardKey").asLong()).isEqualTo(4);
+      wren.event("step-done", step("wa-covers"));
+      assertThat(titles(listener.until("progress", p -> !p.path("tags").isEmpty()))).containsExactly("6 of 6 covers and plugs still on");
+      controls(wren, listener);
+      assertThat(listener.ids).as("ids are numbers of log entries, rising").isSorted();
+    }
+    day(ida);
+    tieOff(wren, ida);
+  }
+
+  /** The samples come on the stream, the judgement in the log. */
+  private static void controls(Http wren, Listener listener) throws IOException {
+    assertThat(wren.post("/api/departures/today-14/controls", "{\"device\":\"d1\",\"behaviour\":\"no-such\"}").code())
+        .isEqualTo("no-such-behaviour");
+    assertThat(wren.post("/api/departures/today-14/controls", "{\"device\":\"d1\",\"behaviour\":\"sound\"}").status()).isEqualTo(202);
+    JsonNode frame = listener.until("samples", f -> f.path("first").asBoolean());
+    assertThat(frame.path("values").get(0)).as("time, three inputs, four surfaces, two spoilers").hasSize(1 + 3 + 4 + 2);
+    JsonNode judged = listener.until("progress", p -> p.has("controls"));
+    assertThat(judged.path("controls").path("judgement").path("passed").asBoolean()).isTrue();
+    String trace = judged.path("controls").path("trace").asString();
+    String csv = wren.get("/api/departures/today-14/traces/" + trace).text();
+    assertThat(neatlanyard.core.record.Chain.sha256(csv)).as("the trace that was judged").isEqualTo(trace);
+  }
+
+  private static void day(Http ida) {
+    JsonNode view = ida.get("/api/departures/today-14").json();
+    JsonNode day = view.path("card").path("day");
+    assertThat(day.path("dark").asBoolean()).isTrue();
+    assertThat(day.path("light").asString()).matches("dark until 07:5\\d");
+    assertThat(day.path("facts").valueStream().map(JsonNode::asString).toList()).containsExactly(
+        "wind 240° 12 kt", "visibility 9000 m", "light snow", "few at 1200 ft", "broken at 2500 ft", "−2 °C", "dew point −4 °C",
+        "1003 hPa, 29.62 inHg", "5 min old");
+    List<String> whys = view.path("card").path("leftOut").valueStream().map(l -> l.path("why").asString()).toList();
+    assertThat(whys).contains("not the first flight of the day", "no freight door on this tail", "fuelling").doesNotContain("");
+    JsonNode walk = view.path("card").path("parts").get(1);
+    assertThat(walk.path("items").valueStream().filter(i -> i.path("id").asString().equals("wa-fuel-panel")).toList())
+        .hasSize(1).first().satisfies(i -> assertThat(i.path("added").asString()).isEqualTo("fuelling"));
+    assertThat(ida.get("/api/departures").json().get(0).path("note").asString()).isEqualTo("Safe, then power");
+  }
+
+  private static void tieOff(Http wren, Http ida) {
+    assertThat(ida.get("/api/departures/today-14/record").code()).isEqualTo("not-tied-off");
+    JsonNode inTheWay = ida.get("/api/departures/today-14").json().path("progress").path("inTheWay");
+    assertThat(inTheWay).hasSize(6);
+    StringBuilder reasons = new StringBuilder();
+    inTheWay.forEach(t -> reasons.append("{\"tag\":\"%s\",\"reason\":\"a test flight\"},".formatted(t.path("key").asString())));
+    String all = reasons.substring(0, reasons.length() - 1);
+    assertThat(wren.event("tied-off", "{\"accepted\":[%s]}".formatted(all)).code()).isEqualTo("commander-only");
+    Answer one = ida.event("tied-off", "{\"accepted\":[%s]}".formatted(all.substring(0, all.indexOf('}') + 1)));
+    assertThat(one.code()).isEqualTo("not-bare");
+    assertThat(one.json().path("detail").asString()).contains("steps open (Walkaround)").doesNotContain("covers");
+    assertThat(ida.event("tied-off", "{\"accepted\":[%s]}".formatted(all)).status()).isEqualTo(200);
+    assertThat(wren.event("step-done", step("wa-pins")).code()).isEqualTo("tied-off");
+    assertThat(wren.post("/api/departures/today-14/controls", "{\"device\":\"d1\",\"behaviour\":\"sound\"}").code()).isEqualTo("tied-off");
+    String record = ida.get("/api/departures/today-14/record").text();
+    assertThat(RecordFile.check(record)).isInstanceOf(RecordFile.Check.Whole.class);
+    assertThat(record).contains("covers and plugs still on").contains("a test flight");
+    JsonNode log = wren.get("/api/departures/today-14/log").json();
+    assertThat(log.path("whole").asBoolean()).isTrue();
+    assertThat(record).contains("\"head\":\"%s\"".formatted(log.path("head").asString()));
+    assertThat(log.path("lines").valueStream().map(l -> l.path("words").asString()).toList())
+        .anyMatch(w -> w.startsWith("Red covers and plugs: six counted"))
+        .anyMatch(w -> w.startsWith("Control check (simulated aircraft): Full, free"))
+        .anyMatch(w -> w.startsWith("Tied off; 6 of 6 covers and plugs still on"));
+  }
+}
