@@ -81,7 +81,7 @@ export const ChecklistStage = ({ live, part, onGo }: { live: Live; part: PartVie
             {item.caution && <Caution>{item.caution}</Caution>}
             <Marks step={steps[item.id]} zone={view.header.zone} />
             <p className={classes.owner}>
-              <Pennant seats={item.seats} /> {owes.map((s) => (s === seat ? 'You answer' : `${name(s)} answers`)).join(', ')}
+              <Pennant seats={item.seats} /> {owes.map((s, n) => (s === seat ? (n === 0 ? 'You answer' : 'you answer') : `${name(s)} answers`)).join(', ')}
             </p>
             {saying ? (
               <WordsForm

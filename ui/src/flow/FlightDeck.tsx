@@ -3,9 +3,10 @@ import classes from './FlightDeck.module.css'
 
 interface FlightDeckProps {
   places: PlaceView[]
-  /** Panels in the order they are scanned. */
+  /** Panels in the order they are scanned; one that is scanned twice stands twice. */
   path: string[]
-  here: string
+  /** Where on the path one is; -1 when it is done. */
+  at: number
   /** Panels with something open. */
   left: Set<string>
   onPlace: (place: string) => void
@@ -14,12 +15,12 @@ interface FlightDeckProps {
 const middle = (p: PlaceView): [number, number] => [p.x + p.width / 2, p.y + p.height / 2]
 
 /** The flight deck as blocks with the scan path over them. */
-export const FlightDeck = ({ places, path, here, left, onPlace }: FlightDeckProps) => {
+export const FlightDeck = ({ places, path, at, left, onPlace }: FlightDeckProps) => {
   const panels = places.filter((p) => p.width > 0)
   const scanned = path.map((id) => panels.find((p) => p.id === id)).filter((p): p is PlaceView => p !== undefined)
   const right = Math.max(...panels.map((p) => p.x + p.width))
   const bottom = Math.max(...panels.map((p) => p.y + p.height))
-  const at = scanned.findIndex((p) => p.id === here)
+  const here = path[at]
   const gone = at < 0 ? scanned : scanned.slice(0, at + 1)
   const line = (of: PlaceView[]) => of.map((p, i) => `${i ? 'L' : 'M'}${middle(p).join(' ')}`).join('')
   const hereName = scanned[at]?.name

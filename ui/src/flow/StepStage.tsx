@@ -17,6 +17,14 @@ import { v7 } from 'uuid'
 /** Rows of the list below the step at hand. */
 const ROWS = 7
 
+const visitsOf = (items: ItemView[]): ItemView[][] =>
+  items.reduce<ItemView[][]>((visits, i) => {
+    const last = visits.at(-1)
+    if (last?.[0]?.place === i.place) last.push(i)
+    else visits.push([i])
+    return visits
+  }, [])
+
 interface StepStageProps {
   live: Live
   /** The procedures of this stage; a seat works its own. */
@@ -39,13 +47,16 @@ export const StepStage = ({ live, parts, wanted, onGo }: StepStageProps) => {
   const item = part.items.find((i) => i.id === chosen) ?? part.items.find(open)
   const mine = item !== undefined && item.seats.includes(seat)
     const place = view.card!.places.find((p) => p.id === item?.place)
-  const placesInOrder = [...new Set(part.items.map((i) => i.place))]
-  const here = part.items.filter((i) => i.place === item?.place)
+  // A place may be visited twice, such as a panel before and after a look outside: each visit is a run of its own.
+  const visits = visitsOf(part.items)
+  const visit = visits.findIndex((v) => v.some((i) => i.id === item?.id))
+  const placesInOrder = visits.map((v) => v[0]?.place ?? '')
+  const here = visits[visit] ?? []
   const openHere = here.filter(open)
   const done = part.items.filter((i) => !open(i)).length
   const placeName = (id: string) => view.card!.places.find((p) => p.id === id)?.name ?? id
   // This place whole, then as many of the next ones as fit, so that nobody looks ahead in vain.
-  const after = part.items.slice(part.items.findLastIndex((i) => i.place === item?.place) + 1)
+  const after = visits.slice(visit + 1).flat()
   const listed = item ? [...here, ...after.slice(0, Math.max(0, ROWS - here.length))] : part.items.slice(-ROWS)
   const cannotSkip = view.progress.tiedOff !== undefined
 
@@ -95,7 +106,7 @@ export const StepStage = ({ live, parts, wanted, onGo }: StepStageProps) => {
         {item ? (
           <>
             <p className={classes.where}>
-              <Pennant seats={item.seats} /> {place?.name} · {walk ? 'station' : 'panel'} {placesInOrder.indexOf(item.place) + 1} of {placesInOrder.length}
+              <Pennant seats={item.seats} /> {place?.name} · {walk ? 'station' : 'panel'} {visit + 1} of {visits.length}
               <span className={classes.count}>
                 {done} of {part.items.length}
               </span>
@@ -174,7 +185,7 @@ export const StepStage = ({ live, parts, wanted, onGo }: StepStageProps) => {
         {walk ? (
           <Walk planform={view.card!.planform} places={view.card!.places} route={placesInOrder} here={item?.place ?? ''} left={new Set(part.items.filter(open).map((i) => i.place))} onPlace={goToPlace} />
         ) : (
-          <FlightDeck places={view.card!.places} path={placesInOrder} here={item?.place ?? ''} left={new Set(part.items.filter(open).map((i) => i.place))} onPlace={goToPlace} />
+          <FlightDeck places={view.card!.places} path={placesInOrder} at={visit} left={new Set(part.items.filter(open).map((i) => i.place))} onPlace={goToPlace} />
         )}
         <OtherSeat progress={view.progress} seat={seat} />
       </aside>

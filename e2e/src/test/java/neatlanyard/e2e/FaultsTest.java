@@ -135,13 +135,13 @@ public class FaultsTest {
     // A device that is behind: it sends what the server no longer takes.
     APIResponse early = wren.send("today-14", Crew.eventId(), "d-late", "step-done", Map.of("step", "bt-config"));
     assertThat(early.status()).isEqualTo(409);
-    assertThat(early.text()).contains("Flight controls comes first.");
+    assertThat(early.text()).contains("Before it comes Flight controls.");
     wren.stage("Safe, then power");
     wren.pressUntil("ArrowDown", "Fire warning", 12);
     wren.key("Space");
-    assertThat(wren.page.getByText("Not taken: Fire warning. Battery comes first")).isVisible();
+    assertThat(wren.page.getByText("Not taken: Fire warning. Before it comes Battery: on, 24.8 V or more.")).isVisible();
     wren.page.reload();
-    assertThat(wren.page.getByText("Not taken: Fire warning. Battery comes first")).isVisible();
+    assertThat(wren.page.getByText("Not taken: Fire warning. Before it comes Battery: on, 24.8 V or more.")).isVisible();
     wren.key("x");
     assertThat(wren.page.getByText("Not taken")).not().isVisible();
   }

@@ -117,7 +117,7 @@ public final class Admission {
         .flatMap(n -> now.card().flatMap(c -> c.item(n)).stream())
         .filter(needed -> now.said(needed) != Status.DONE)
         .findFirst()
-        .flatMap(n -> no("needs", "%s comes first: %s.".formatted(n.step().challenge(), n.step().response()),
+        .flatMap(n -> no("needs", "Before it comes %s: %s.".formatted(n.step().challenge(), n.step().response()),
             "Do that, then this."));
   }
 
@@ -137,7 +137,7 @@ public final class Admission {
     return now.next(procedure, statuses)
         .filter(next -> !next.step().id().equals(step))
         .filter(next -> !statuses.getOrDefault(step, Status.OPEN).settled())
-        .flatMap(next -> no("out-of-order", "%s comes first.".formatted(next.step().challenge()),
+        .flatMap(next -> no("out-of-order", "Before it comes %s.".formatted(next.step().challenge()),
             "A checklist is answered in order, so that nothing is passed over."));
   }
 
