@@ -128,6 +128,7 @@ public class WholeDepartureTest {
     wren.stage("Before take-off");
     ida.stage("Before take-off");
     assertThat(ida.heading("Flight controls")).isVisible();
+    assertThat(wren.heading("Flight controls")).isVisible();
     wren.key("Space");
     ida.key("Space");
     assertThat(ida.heading("Take-off briefing")).isVisible();
@@ -144,6 +145,7 @@ public class WholeDepartureTest {
     ida.key("Space");
     for (String both : new String[] {"Flaps", "Trims", "Speeds"}) {
       assertThat(ida.heading(both)).isVisible();
+      assertThat(wren.heading(both)).isVisible();
       ida.key("Space");
       if (!both.equals("Trims")) {
         wren.key("Space");
@@ -156,6 +158,7 @@ public class WholeDepartureTest {
     wren.key("b");
     ida.button("Below the line").click();
     wren.pressUntil("Space", "Runway", 4);
+    assertThat(ida.heading("Runway")).isVisible();
     wren.key("Space");
     ida.key("Space");
     assertThat(wren.heading("Before take-off checklist")).isVisible();
