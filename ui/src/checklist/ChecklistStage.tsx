@@ -6,6 +6,7 @@ import { Added, Caution } from '../app/Notice'
 import { Pennant } from '../app/Pennant'
 import { Slot } from '../app/Slot'
 import { WordsForm } from '../app/WordsForm'
+import { GoOn } from '../departure/GoOn'
 import { pendingSteps, type Live } from '../departure/useDeparture'
 import { Marks } from '../flow/Marks'
 import classes from './ChecklistStage.module.css'
@@ -29,7 +30,6 @@ export const ChecklistStage = ({ live, part, onGo }: { live: Live; part: PartVie
   const name = (s: string) => view.header.crew.find((c) => c.seat === s)?.name.split(' ').at(-1) ?? s
   const owes = item?.seats.filter((s) => !(steps[item.id]?.marks ?? []).some((m) => m.seat === s)) ?? []
   const reading = view.header.reader === seat
-  const current = view.progress.beads.find((b) => b.state === 'current')
   const tiedOff = view.progress.tiedOff !== undefined
 
   const act = (kind: string, body: Record<string, unknown>, label: string) => outbox.put(kind, body, label)
@@ -53,13 +53,9 @@ export const ChecklistStage = ({ live, part, onGo }: { live: Live; part: PartVie
           <>
             <h1 className={classes.challenge}>{part.title} checklist complete</h1>
             {progress?.finished && <p className={classes.response}>at {clockTime(progress.finished, view.header.zone)}</p>}
-            {current && (
-              <div className={classes.actions}>
-                <Action hotkey="g" main onAct={() => onGo(current.stage)}>
-                  Go to {current.title.toLowerCase()}
-                </Action>
-              </div>
-            )}
+            <div className={classes.actions}>
+              <GoOn progress={view.progress} from={part.stage} onGo={onGo} />
+            </div>
           </>
         ) : atLine && !below ? (
           <>

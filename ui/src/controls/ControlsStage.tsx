@@ -7,6 +7,7 @@ import { Action } from '../app/Action'
 import { clockTime } from '../app/clock'
 import { Caution, ProblemNotice } from '../app/Notice'
 import { deviceName } from '../departure/outbox'
+import { GoOn } from '../departure/GoOn'
 import type { Live } from '../departure/useDeparture'
 import { AxisPlot } from './AxisPlot'
 import classes from './ControlsStage.module.css'
@@ -33,7 +34,6 @@ export const ControlsStage = ({ live, onGo }: { live: Live; onGo: (stage: string
   // The judgement of the check under way is in once the log has gone on since it was started.
   const running = start.isPending || (start.isSuccess && !samples.lost && (!done || view.progress.number === startedAfter))
   const shown = recorded.data?.judgement ?? (running ? undefined : done?.judgement)
-  const current = view.progress.beads.find((b) => b.state === 'current')
   return (
     <div>
       <p className={classes.where}>Control check · {view.header.controlCheckWhen}</p>
@@ -68,11 +68,7 @@ export const ControlsStage = ({ live, onGo }: { live: Live; onGo: (stage: string
         }}>
           {running ? 'Check under way' : done ? 'Check again' : 'Start the check'}
         </Action>
-        {done?.judgement.passed && current && current.stage !== 'controls' && (
-          <Action hotkey="g" main onAct={() => onGo(current.stage)}>
-            Go to {current.title.toLowerCase()}
-          </Action>
-        )}
+        {done?.judgement.passed && <GoOn progress={view.progress} from="controls" onGo={onGo} />}
         <FileButton accept=".csv,text/csv" onChange={(f) => f && recorded.mutate(f)}>
           {(props) => (
             <>

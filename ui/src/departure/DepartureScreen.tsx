@@ -46,7 +46,7 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
 
   const onTag = (tag: TagView) => {
     setWanted(tag.steps[0] ?? '')
-    go(tag.key.startsWith('find/') || tag.key.startsWith('verdict/') ? 'finds' : tag.go)
+    go(tag.go)
   }
   return (
     <div className={classes.screen}>

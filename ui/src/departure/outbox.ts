@@ -24,15 +24,12 @@ export interface Refused {
 export interface OutboxState {
   waiting: readonly Outgoing[]
   refused: readonly Refused[]
-  /** Whether the last try found the server. */
-  reached: boolean
 }
 
 type OutboxEvent =
   | { type: 'put'; event: Outgoing }
   | { type: 'accepted'; id: string }
   | { type: 'refused'; id: string; problem: Problem }
-  | { type: 'notReached' }
   | { type: 'dismissed'; id: string }
 
 export const reduceOutbox = (s: OutboxState, e: OutboxEvent): OutboxState => {
@@ -40,18 +37,15 @@ export const reduceOutbox = (s: OutboxState, e: OutboxEvent): OutboxState => {
     case 'put':
       return { ...s, waiting: [...s.waiting, e.event] }
     case 'accepted':
-      return { ...s, reached: true, waiting: s.waiting.filter((w) => w.id !== e.id) }
+      return { ...s, waiting: s.waiting.filter((w) => w.id !== e.id) }
     case 'refused': {
       const event = s.waiting.find((w) => w.id === e.id)
       const { what, tryThis, faults } = e.problem
       return {
-        reached: true,
         waiting: s.waiting.filter((w) => w.id !== e.id),
         refused: event ? [...s.refused, { event, what, tryThis, faults }] : s.refused,
       }
     }
-    case 'notReached':
-      return { ...s, reached: false }
     case 'dismissed':
       return { ...s, refused: s.refused.filter((r) => r.event.id !== e.id) }
   }
@@ -80,7 +74,7 @@ export class Outbox {
     private readonly departure: string,
     private readonly key = `outbox/${departure}`,
   ) {
-    this.state = stored.get<OutboxState>(key, { waiting: [], refused: [], reached: true })
+    this.state = stored.get<OutboxState>(key, { waiting: [], refused: [] })
     window.addEventListener('online', () => this.send())
     void this.send()
   }
@@ -122,7 +116,6 @@ export class Outbox {
       } catch (thrown) {
         const problem = asProblem(thrown)
         if (worthTryingAgain(problem)) {
-          this.take({ type: 'notReached' })
           this.timer = setTimeout(() => void this.send(), Math.min(15_000, 500 * 2 ** this.tries++))
           break
         }

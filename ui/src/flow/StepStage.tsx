@@ -6,6 +6,7 @@ import { Added, Caution } from '../app/Notice'
 import { Pennant } from '../app/Pennant'
 import { Slot } from '../app/Slot'
 import { WordsForm } from '../app/WordsForm'
+import { GoOn } from '../departure/GoOn'
 import { pendingSteps, type Live } from '../departure/useDeparture'
 import { Walk } from '../walkaround/Walk'
 import { FlightDeck } from './FlightDeck'
@@ -43,7 +44,7 @@ export const StepStage = ({ live, parts, wanted, onGo }: StepStageProps) => {
   const pending = pendingSteps(live.out)
   const steps = view.progress.steps
   const statusOf = (i: ItemView): string => (pending.has(i.id) ? 'sending' : (steps[i.id]?.status ?? 'open'))
-  const open = (i: ItemView): boolean => ['open', 'part', 'again'].includes(statusOf(i))
+  const open = (i: ItemView): boolean => !pending.has(i.id) && !steps[i.id]?.settled
   const item = part.items.find((i) => i.id === chosen) ?? part.items.find(open)
   const mine = item !== undefined && item.seats.includes(seat)
     const place = view.card!.places.find((p) => p.id === item?.place)
@@ -99,7 +100,6 @@ export const StepStage = ({ live, parts, wanted, onGo }: StepStageProps) => {
   ])
 
   const walk = part.kind === 'walkaround'
-  const current = view.progress.beads.find((b) => b.state === 'current')
   return (
     <div className={classes.stage}>
       <section className={classes.work}>
@@ -149,13 +149,9 @@ export const StepStage = ({ live, parts, wanted, onGo }: StepStageProps) => {
           <>
             <p className={classes.where}>{part.title}</p>
             <h1 className={classes.challenge}>All {part.items.length} answered</h1>
-            {current && (
-              <div className={classes.actions}>
-                <Action hotkey="g" main onAct={() => onGo(current.stage)}>
-                  Go to {current.title.toLowerCase()}
-                </Action>
-              </div>
-            )}
+            <div className={classes.actions}>
+              <GoOn progress={view.progress} from={part.stage} onGo={onGo} />
+            </div>
           </>
         )}
         <ul className={classes.list} aria-label={place?.name ?? part.title}>

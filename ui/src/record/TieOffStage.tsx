@@ -1,5 +1,4 @@
 import { Textarea } from '@mantine/core'
-import type { TagView } from '../api.gen'
 import { Action } from '../app/Action'
 import { useDraft } from '../app/useDraft'
 import type { Live } from '../departure/useDeparture'
@@ -42,7 +41,7 @@ export const TieOffStage = ({ live, onGo }: { live: Live; onGo: (stage: string) 
               <p className={classes.title}>{t.title}</p>
               <p className={classes.detail}>{[t.detail, t.by].filter(Boolean).join(' · ')}</p>
               {!t.key.startsWith('unfinished/') && <p className={classes.closes}>Closed by: {t.closes}</p>}
-              <button type="button" className={classes.go} onClick={() => onGo(goTo(t))}>
+              <button type="button" className={classes.go} onClick={() => onGo(t.go)}>
                 Go there
               </button>
             </div>
@@ -76,5 +75,3 @@ export const TieOffStage = ({ live, onGo }: { live: Live; onGo: (stage: string) 
     </div>
   )
 }
-
-const goTo = (t: TagView): string => (t.key.startsWith('find/') || t.key.startsWith('verdict/') ? 'finds' : t.go)

@@ -1,12 +1,13 @@
 import { Checkbox, Textarea } from '@mantine/core'
 import { useMutation, useQuery } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
-import type { CardView, ReportView } from '../api.gen'
+import type { CardView, Progress, ReportView } from '../api.gen'
 import { ask, asProblem, type Problem } from '../app/api'
 import { Action } from '../app/Action'
 import { ProblemNotice } from '../app/Notice'
 import { Pennant } from '../app/Pennant'
 import { useDraft } from '../app/useDraft'
+import { GoOn } from '../departure/GoOn'
 import type { Live } from '../departure/useDeparture'
 import classes from './DayStage.module.css'
 
@@ -106,7 +107,7 @@ export const DayStage = ({ live, onGo }: { live: Live; onGo: (stage: string) => 
         <p className={classes.pack}>
           {view.header.pack}, revision {view.header.revision}. {view.header.checklistVoice}.
         </p>
-        {view.card ? <CardSummary card={view.card} onGo={onGo} next={view.progress.beads.find((b) => b.state === 'current')} /> : <p>The card of {view.header.tail} for today is cut from it once the day is known.</p>}
+        {view.card ? <CardSummary card={view.card} progress={view.progress} onGo={onGo} /> : <p>The card of {view.header.tail} for today is cut from it once the day is known.</p>}
       </aside>
     </div>
   )
@@ -114,11 +115,11 @@ export const DayStage = ({ live, onGo }: { live: Live; onGo: (stage: string) => 
 
 interface SummaryProps {
   card: CardView
-  next?: { stage: string; title: string }
+  progress: Progress
   onGo: (stage: string) => void
 }
 
-const CardSummary = ({ card, next, onGo }: SummaryProps) => {
+const CardSummary = ({ card, progress, onGo }: SummaryProps) => {
   const added = card.parts.flatMap((p) => p.items.filter((i) => i.added).map((i) => ({ ...i, part: p.title })))
   const all = card.parts.reduce((n, p) => n + p.items.length, 0)
   return (
@@ -126,11 +127,7 @@ const CardSummary = ({ card, next, onGo }: SummaryProps) => {
       <h2 className={classes.h2}>
         {all} steps today, {added.length} of them added, {card.leftOut.length} left out
       </h2>
-      {next && next.stage !== 'day' && (
-        <Action hotkey="g" main onAct={() => onGo(next.stage)}>
-          Go to {next.title.toLowerCase()}
-        </Action>
-      )}
+      <GoOn progress={progress} from="day" onGo={onGo} />
       <h3 className={classes.h3}>Left out, and why</h3>
       <ul className={classes.steps}>
         {card.leftOut.map((l) => (

@@ -2,16 +2,21 @@ package neatlanyard.server.controls;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
 import neatlanyard.core.controls.Axis;
 import neatlanyard.core.controls.ControlSpec;
 import neatlanyard.core.controls.ControlSpec.Surface;
 import neatlanyard.core.controls.Trace.Sample;
+import neatlanyard.formats.text.Doc;
+import org.springframework.stereotype.Component;
 
 /**
  * A stand-in for the aircraft's own data: a pilot who moves each axis to both stops and back, and surfaces that follow
  * with a small lag. It can be told to misbehave.
  */
-public final class SimulatedAircraft {
+@Component
+public final class SimulatedAircraft implements AircraftData {
   /** Samples a second. */
   public static final int RATE_HZ = 50;
 
@@ -40,7 +45,25 @@ public final class SimulatedAircraft {
   private static final double REST_S = 1.6;
   private static final double LAG_S = 0.08;
 
-  private SimulatedAircraft() {}
+  @Override
+  public String name() {
+    return "simulated aircraft";
+  }
+
+  @Override
+  public int rateHz() {
+    return RATE_HZ;
+  }
+
+  @Override
+  public List<ControlViews.Behaviour> behaviours() {
+    return Stream.of(Behaviour.values()).map(b -> new ControlViews.Behaviour(Doc.written(b), b.words())).toList();
+  }
+
+  @Override
+  public Optional<List<Sample>> check(ControlSpec spec, String behaviour) {
+    return Stream.of(Behaviour.values()).filter(b -> Doc.written(b).equals(behaviour)).findFirst().map(b -> check(spec, b));
+  }
 
   /** A whole check, pitch, roll and yaw to both stops. */
   public static List<Sample> check(ControlSpec spec, Behaviour behaviour) {

@@ -2,14 +2,12 @@ package neatlanyard.server.departure;
 
 import java.time.InstantSource;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.locks.LockSupport;
-import java.util.stream.Stream;
 import neatlanyard.core.controls.ControlCheck;
 import neatlanyard.core.controls.ControlSpec;
 import neatlanyard.core.controls.Trace;
@@ -19,14 +17,13 @@ import neatlanyard.core.departure.Proposal;
 import neatlanyard.core.departure.Refusal;
 import neatlanyard.core.record.Chain;
 import neatlanyard.formats.controls.TraceCsv;
-import neatlanyard.formats.text.Doc;
 import neatlanyard.formats.text.Read;
 import neatlanyard.server.Settings;
+import neatlanyard.server.controls.AircraftData;
 import neatlanyard.server.controls.ControlViews.Behaviour;
 import neatlanyard.server.controls.ControlViews.JudgementView;
 import neatlanyard.server.controls.ControlViews.Samples;
 import neatlanyard.server.controls.JudgementWords;
-import neatlanyard.server.controls.SimulatedAircraft;
 import neatlanyard.server.departure.DepartureViews.ControlsForm;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
@@ -47,19 +44,20 @@ import tools.jackson.databind.json.JsonMapper;
 @RestController
 class ControlsController {
   private static final Logger LOG = LoggerFactory.getLogger(ControlsController.class);
-  private static final String SOURCE = "simulated aircraft";
-  /** Samples sent together: ten pictures a second. */
-  private static final int TOGETHER = SimulatedAircraft.RATE_HZ / 10;
+  private static final int PICTURES_A_SECOND = 10;
 
   private final Departures departures;
+  private final AircraftData aircraft;
   private final InstantSource clock;
   private final JsonMapper json;
   private final double pace;
   private final Set<DepartureDesk> running = ConcurrentHashMap.newKeySet();
   private final AtomicLong checks = new AtomicLong();
 
-  ControlsController(Departures departures, InstantSource clock, JsonMapper json, Settings settings) {
+  ControlsController(
+      Departures departures, AircraftData aircraft, InstantSource clock, JsonMapper json, Settings settings) {
     this.departures = departures;
+    this.aircraft = aircraft;
     this.clock = clock;
     this.json = json;
     this.pace = settings.simulatedPace();
@@ -67,7 +65,7 @@ class ControlsController {
 
   @GetMapping("/api/simulated-aircraft")
   List<Behaviour> behaviours() {
-    return Arrays.stream(SimulatedAircraft.Behaviour.values()).map(b -> new Behaviour(Doc.written(b), b.words())).toList();
+    return aircraft.behaviours();
   }
 
   /** Starts a check; its samples come on the departure's stream, its judgement in the log when it ends. */
@@ -76,10 +74,9 @@ class ControlsController {
   void start(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @RequestBody ControlsForm form) {
     DepartureDesk desk = departures.require(id);
     String device = DepartureController.device(form.device() == null ? "" : form.device());
-    SimulatedAircraft.Behaviour behaviour = Stream.of(SimulatedAircraft.Behaviour.values())
-        .filter(b -> Doc.written(b).equals(form.behaviour()))
-        .findFirst()
-        .orElseThrow(() -> Problem.bad("no-such-behaviour", "The simulated aircraft does not know '%s'.".formatted(form.behaviour())));
+    String behaviour = form.behaviour() == null ? "" : form.behaviour();
+    List<Sample> samples = aircraft.check(desk.state().pack().controls(), behaviour).orElseThrow(() ->
+        Problem.bad("no-such-behaviour", "The %s does not know '%s'.".formatted(aircraft.name(), behaviour)));
     if (desk.state().seatOf(who.id()).isEmpty()) {
       throw Problem.refused(new Refusal("no-seat", "You have not taken a seat in this departure.", "Take your seat first."));
     }
@@ -89,25 +86,25 @@ class ControlsController {
     if (!running.add(desk)) {
       throw Problem.refused(new Refusal("under-way", "A control check is under way.", "Watch it to its end."));
     }
-    Thread.ofVirtual().start(() -> run(desk, who, device, behaviour));
+    Thread.ofVirtual().start(() -> run(desk, who, device, samples));
   }
 
-  private void run(DepartureDesk desk, SignedIn who, String device, SimulatedAircraft.Behaviour behaviour) {
+  private void run(DepartureDesk desk, SignedIn who, String device, List<Sample> samples) {
     try {
       ControlSpec spec = desk.state().pack().controls();
-      List<Sample> samples = SimulatedAircraft.check(spec, behaviour);
+      int together = aircraft.rateHz() / PICTURES_A_SECOND;
       long check = checks.incrementAndGet();
-      for (int i = 0; i < samples.size(); i += TOGETHER) {
-        List<Sample> some = samples.subList(i, Math.min(samples.size(), i + TOGETHER));
+      for (int i = 0; i < samples.size(); i += together) {
+        List<Sample> some = samples.subList(i, Math.min(samples.size(), i + together));
         Samples frame = new Samples(check, i == 0, some.stream().map(ControlsController::values).toList());
         desk.tell(new Subscriber.Message("samples", "", json.writeValueAsString(frame)));
-        LockSupport.parkNanos((long) (TOGETHER * 1e9 / SimulatedAircraft.RATE_HZ / pace));
+        LockSupport.parkNanos((long) (together * 1e9 / aircraft.rateHz() / pace));
       }
       String csv = TraceCsv.write(samples, spec);
       String sha = Chain.sha256(csv);
       departures.keepTrace(desk.state().opened().flight().id(), sha, csv);
       desk.take(new Proposal(UUID.randomUUID(), clock.instant(), who.id(), device,
-          new Event.ControlsChecked(SOURCE, sha, ControlCheck.judge(spec, Trace.of(spec.channels(), samples)))));
+          new Event.ControlsChecked(aircraft.name(), sha, ControlCheck.judge(spec, Trace.of(spec.channels(), samples)))));
     } catch (RuntimeException e) {
       LOG.warn("The control check of {} ended without a judgement: {}", desk.state().opened().flight().id(), e.getMessage());
       desk.tell(new Subscriber.Message("samples-lost", "", "{}"));

@@ -73,7 +73,7 @@ class DepartureController {
 
   @PostMapping("/api/departures/{id}/open")
   DepartureView open(@AuthenticationPrincipal SignedIn who, @PathVariable String id) {
-    return viewer.view(departures.open(id, who, "server").state());
+    return viewer.view(departures.open(id, who).state());
   }
 
   @GetMapping("/api/departures/{id}")

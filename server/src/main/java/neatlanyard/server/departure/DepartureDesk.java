@@ -2,7 +2,6 @@ package neatlanyard.server.departure;
 
 import java.time.Instant;
 import java.time.InstantSource;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -155,9 +154,7 @@ final class DepartureDesk {
 
   /** Adds a listener, who is told at once how things stand. */
   Subscriber subscribe() {
-    List<Subscriber> self = new ArrayList<>();
-    Subscriber subscriber = new Subscriber(() -> subscribers.removeAll(self));
-    self.add(subscriber);
+    Subscriber subscriber = new Subscriber(subscribers::remove);
     lock.lock();
     try {
       subscriber.tell(news.apply(state));

@@ -68,8 +68,13 @@ public final class DepartureViews {
   /** @param state done, current or ahead */
   public record BeadView(String stage, String title, int done, int all, String state, Optional<Instant> due) {}
 
-  /** A step of which something was said. @param status open, part, done, again, not-today or find */
-  public record StepView(String status, boolean disagreed, List<MarkView> marks) {}
+  /**
+   * A step of which something was said.
+   *
+   * @param status open, part, done, again, not-today or find
+   * @param settled whether nothing more is asked for
+   */
+  public record StepView(String status, boolean settled, boolean disagreed, List<MarkView> marks) {}
 
   public record MarkView(String outcome, String by, String seat, Instant at, String words) {}
 
@@ -81,7 +86,7 @@ public final class DepartureViews {
    *
    * @param due title of the stage by whose end it must be gone
    * @param stage the bead it hangs at
-   * @param go the stage in which it can be closed
+   * @param go the screen on which it can be closed: a stage, or "finds"
    * @param steps the steps that close it
    * @param closes in words, what closes it
    * @param late whether that stage is over

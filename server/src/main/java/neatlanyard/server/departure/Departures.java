@@ -28,6 +28,9 @@ import tools.jackson.databind.json.JsonMapper;
 /** The departures: those under way each at its own desk, opened when first asked for. */
 @Service
 public class Departures {
+  /** What stands as the device of an entry that no device sent. */
+  private static final String SERVER = "server";
+
   private final Flights flights;
   private final DepartureLog log;
   private final PackDesk packs;
@@ -64,7 +67,7 @@ public class Departures {
   }
 
   private DepartureDesk resume(FlightId id, List<Kept> kept) {
-    return DepartureDesk.resume(id, log, clock, d -> news(id, d), o -> packs.exactly(o.pack(), o.revision()), kept);
+    return DepartureDesk.resume(id, log, clock, this::news, o -> packs.exactly(o.pack(), o.revision()), kept);
   }
 
   /** A departure that somebody may look at. @throws Problem if there is none */
@@ -85,7 +88,7 @@ public class Departures {
   }
 
   /** Opens a departure on the newest pack of its type, or finds it opened already. @throws Problem unless a crew member asks */
-  DepartureDesk open(String id, SignedIn who, String device) {
+  DepartureDesk open(String id, SignedIn who) {
     Flight flight = flight(id);
     Optional<DepartureDesk> there = find(flight.id());
     if (there.isPresent()) {
@@ -97,11 +100,11 @@ public class Departures {
     }
     return desks.computeIfAbsent(flight.id(), i -> {
       List<Kept> kept = log.read(i);
-      return kept.isEmpty() ? opened(flight, who.id(), device) : resume(i, kept);
+      return kept.isEmpty() ? opened(flight, who.id()) : resume(i, kept);
     });
   }
 
-  private DepartureDesk opened(Flight flight, CrewId by, String device) {
+  private DepartureDesk opened(Flight flight, CrewId by) {
     Tail tail = fleet.fleet().tail(flight.tail()).orElseThrow(() ->
         Problem.notFound("The fleet has no tail %s any more.".formatted(flight.tail())));
     PackDesk.Known pack = packs.latest(tail.type()).orElseThrow(() ->
@@ -110,11 +113,11 @@ public class Departures {
     Event.Opened opening =
         new Event.Opened(flight, tail, pack.pack().id(), pack.pack().revision(), pack.document().sha256(), crew);
     return DepartureDesk.open(
-        flight.id(), log, clock, d -> news(flight.id(), d), pack.pack(),
-        new Proposal(UUID.randomUUID(), clock.instant(), by, device, opening));
+        flight.id(), log, clock, this::news, pack.pack(),
+        new Proposal(UUID.randomUUID(), clock.instant(), by, SERVER, opening));
   }
 
-  private Subscriber.Message news(FlightId id, Departure state) {
+  private Subscriber.Message news(Departure state) {
     return new Subscriber.Message(
         "progress", Long.toString(state.lastNumber()), json.writeValueAsString(progress.progress(state)));
   }

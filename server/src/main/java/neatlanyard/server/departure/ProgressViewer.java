@@ -119,7 +119,7 @@ class ProgressViewer {
     statuses.forEach((id, status) -> {
       if (status != Status.OPEN) {
         List<MarkView> marks = d.marks(id).stream().map(m -> mark(d, m)).toList();
-        steps.put(id.value(), new StepView(Doc.written(status), d.disagreed(id), marks));
+        steps.put(id.value(), new StepView(Doc.written(status), status.settled(), d.disagreed(id), marks));
       }
     });
     return steps;
@@ -151,13 +151,21 @@ class ProgressViewer {
 
   private static TagView tag(Departure d, Tag t, Stage current) {
     List<Item> closers = t.closedBy().stream().flatMap(s -> d.card().flatMap(c -> c.item(s)).stream()).toList();
-    Stage go = closers.stream().findFirst().map(i -> i.procedure().stage()).orElse(t.kind().due());
     return new TagView(
         t.key(), t.title(), t.detail(), t.sinceNumber() == 0 ? "" : shortName(d, t.hungBy()),
         t.sinceNumber() == 0 ? Optional.empty() : Optional.of(t.since()),
-        Doc.written(t.kind().due()), t.kind().due().title(), Doc.written(go),
+        Doc.written(t.kind().due()), t.kind().due().title(), go(t, closers),
         t.closedBy().stream().map(StepId::value).toList(), closes(t, closers), t.kind().mayStay(),
         current.compareTo(t.kind().due()) > 0);
+  }
+
+  /** The screen on which it is closed: the stage of a step that does, or the finds, which the commander decides. */
+  private static String go(Tag t, List<Item> closers) {
+    return switch (t.kind().hangsOn()) {
+      case FIND, STANDING_VERDICT -> "finds";
+      case STEP, DISAGREEMENT, STOPPED_CHECKLIST, CONTROLS, UNFINISHED ->
+          Doc.written(closers.stream().findFirst().map(i -> i.procedure().stage()).orElse(t.kind().due()));
+    };
   }
 
   private static String closes(Tag t, List<Item> closers) {

@@ -3,6 +3,7 @@ package neatlanyard.server.departure;
 import java.io.IOException;
 import java.util.concurrent.LinkedBlockingDeque;
 import java.util.concurrent.TimeUnit;
+import java.util.function.Consumer;
 import org.springframework.http.MediaType;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
@@ -21,10 +22,10 @@ final class Subscriber {
   private final LinkedBlockingDeque<Message> waiting = new LinkedBlockingDeque<>(MOST_WAITING);
   private volatile boolean open = true;
 
-  Subscriber(Runnable whenGone) {
+  Subscriber(Consumer<Subscriber> whenGone) {
     Runnable gone = () -> {
       open = false;
-      whenGone.run();
+      whenGone.accept(this);
     };
     emitter.onCompletion(gone);
     emitter.onTimeout(gone);

@@ -16,6 +16,7 @@ import org.springframework.stereotype.Service;
 /** Reads reports and puts them into words. */
 @Service
 public class Reports {
+  /** Reports come each half hour; older than this, one was missed. Common practice, no source. */
   private static final Duration OLD = Duration.ofMinutes(75);
 
   private final InstantSource clock;

@@ -1,0 +1,20 @@
+import type { Progress } from '../api.gen'
+import { Action } from '../app/Action'
+
+interface GoOnProps {
+  progress: Progress
+  /** The stage on the screen; from there one goes on to the one at hand, if that is another. */
+  from: string
+  onGo: (stage: string) => void
+}
+
+/** On to the stage at hand. */
+export const GoOn = ({ progress, from, onGo }: GoOnProps) => {
+  const current = progress.beads.find((b) => b.state === 'current')
+  if (!current || current.stage === from) return null
+  return (
+    <Action hotkey="g" main onAct={() => onGo(current.stage)}>
+      Go to {current.title.toLowerCase()}
+    </Action>
+  )
+}
