@@ -23,6 +23,9 @@ import { DepartureList } from './departure/DepartureList'
 import { DepartureScreen } from './departure/DepartureScreen'
 import { Desk } from './fleet/Desk'
 import { Password } from './fleet/Password'
+import { PackPage } from './sop/PackPage'
+import { PacksPage } from './sop/PacksPage'
+import { ReadingPage } from './sop/ReadingPage'
 import { SignIn } from './fleet/SignIn'
 
 const MeContext = createContext<Me | undefined>(undefined)
@@ -75,6 +78,9 @@ const root = createRootRoute({ component: Gate, notFoundComponent: () => <Naviga
 const List = () => <DepartureList me={useMe()} />
 const One = () => <DepartureScreen me={useMe()} />
 const AtDesk = () => <Desk me={useMe()} />
+const Packs = () => <PacksPage me={useMe()} />
+const OnePack = () => <PackPage me={useMe()} />
+const Reads = () => <ReadingPage me={useMe()} />
 const router = createRouter({
   routeTree: root.addChildren([
     createRoute({ getParentRoute: () => root, path: '/', component: List }),
@@ -85,6 +91,17 @@ const router = createRouter({
       validateSearch: (s: Record<string, unknown>): { stage?: string } => (typeof s.stage === 'string' ? { stage: s.stage } : {}),
     }),
     createRoute({ getParentRoute: () => root, path: '/desk', component: AtDesk }),
+    createRoute({ getParentRoute: () => root, path: '/packs', component: Packs }),
+    createRoute({
+      getParentRoute: () => root,
+      path: '/packs/$id/$revision',
+      component: OnePack,
+      validateSearch: (s: Record<string, unknown>): { view?: string; step?: string } => ({
+        ...(typeof s.view === 'string' ? { view: s.view } : {}),
+        ...(typeof s.step === 'string' ? { step: s.step } : {}),
+      }),
+    }),
+    createRoute({ getParentRoute: () => root, path: '/reading', component: Reads }),
     createRoute({ getParentRoute: () => root, path: '/password', component: () => null }),
   ]),
 })

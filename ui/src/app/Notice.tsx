@@ -1,3 +1,4 @@
+import { Link } from '@tanstack/react-router'
 import type { ReactNode } from 'react'
 import type { Problem } from './api'
 import classes from './Notice.module.css'
@@ -15,6 +16,11 @@ export const ProblemNotice = ({ problem, children }: { problem: Problem; childre
       </ul>
     )}
     <p className={classes.try}>{problem.tryThis}</p>
+    {problem.code === 'not-read' && (
+      <p className={classes.try}>
+        <Link to="/reading">Read what changed</Link>
+      </p>
+    )}
     {children}
   </div>
 )

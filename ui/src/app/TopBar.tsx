@@ -1,7 +1,7 @@
-import { useQueryClient } from '@tanstack/react-query'
+import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { Link, useNavigate } from '@tanstack/react-router'
-import type { Me } from '../api.gen'
-import { ask } from './api'
+import type { ChangesView, Me } from '../api.gen'
+import { ask, type Problem } from './api'
 import { DayNight } from './Switch'
 import classes from './TopBar.module.css'
 
@@ -9,6 +9,7 @@ import classes from './TopBar.module.css'
 export const TopBar = ({ me }: { me: Me }) => {
   const client = useQueryClient()
   const navigate = useNavigate()
+  const owed = useQuery<ChangesView[], Problem>({ queryKey: ['reading'], queryFn: () => ask('GET', '/api/reading'), enabled: me.flies })
   const signOut = async () => {
     await ask('DELETE', '/api/session')
     client.clear()
@@ -20,6 +21,14 @@ export const TopBar = ({ me }: { me: Me }) => {
       <Link to="/" className={classes.name}>
         Neat Lanyard
       </Link>
+      <Link to="/packs" className={classes.link}>
+        Procedures
+      </Link>
+      {me.flies && (
+        <Link to="/reading" className={classes.link}>
+          Reading{owed.data && owed.data.length > 0 ? ` (${owed.data.length})` : ''}
+        </Link>
+      )}
       {me.bringsIn && (
         <Link to="/desk" className={classes.link}>
           Desk

@@ -43,8 +43,8 @@ export const ask = async <T>(method: 'GET' | 'POST' | 'DELETE', path: string, bo
     throw new Problem(0, 'no-answer', 'The server cannot be reached.', 'What you entered is kept here and sent when it answers.')
   }
   if (!response.ok) throw await problemOf(response)
-  if (response.status === 204 || response.status === 202) return undefined as T
-  return response.json()
+  const text = await response.text()
+  return (text === '' ? undefined : JSON.parse(text)) as T
 }
 
 /** What went wrong, whatever was thrown. */

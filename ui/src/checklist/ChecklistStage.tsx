@@ -11,12 +11,20 @@ import { pendingSteps, type Live } from '../departure/useDeparture'
 import { Marks } from '../flow/Marks'
 import classes from './ChecklistStage.module.css'
 
+interface ChecklistStageProps {
+  live: Live
+  part: PartView
+  /** The next procedure of this stage with something open. */
+  next: { title: string; go: () => void } | undefined
+  onGo: (stage: string) => void
+}
+
 /** Challenge and response, in order, to the line and below it; where it was stopped stays in sight. */
-export const ChecklistStage = ({ live, part, onGo }: { live: Live; part: PartView; onGo: (stage: string) => void }) => {
+export const ChecklistStage = ({ live, part, next, onGo }: ChecklistStageProps) => {
   const { view, seat, outbox, me } = live
-  const [saying, setSaying] = useState(false)
+  const [saying, setSaying] = useState<'' | 'not-today' | 'does-not-fit'>('')
   const [below, setBelow] = useState(false)
-  const pending = pendingSteps(live.out)
+  const pending = pendingSteps(live)
   const progress = view.progress.parts[part.id]
   const steps = view.progress.steps
   const statusOf = (i: ItemView): string => (pending.has(i.id) && !steps[i.id] ? 'sending' : (steps[i.id]?.status ?? 'open'))
@@ -42,7 +50,7 @@ export const ChecklistStage = ({ live, part, onGo }: { live: Live; part: PartVie
         {stopped ? (
           <>
             <h1 className={classes.challenge}>{stopped}</h1>
-            <p className={classes.response}>On resuming, the last item answered is asked again.</p>
+            <p className={classes.response}>Resuming: {view.header.schools.find((s) => s.matter.startsWith('Resuming'))?.school.toLowerCase()}.</p>
             <div className={classes.actions}>
               <Action hotkey="r" main disabled={!seat || tiedOff} onAct={() => act('checklist-resumed', { checklist: part.id }, `resuming ${part.title}`)}>
                 Resume
@@ -54,7 +62,7 @@ export const ChecklistStage = ({ live, part, onGo }: { live: Live; part: PartVie
             <h1 className={classes.challenge}>{part.title} checklist complete</h1>
             {progress?.finished && <p className={classes.response}>at {clockTime(progress.finished, view.header.zone)}</p>}
             <div className={classes.actions}>
-              <GoOn progress={view.progress} from={part.stage} onGo={onGo} />
+              <GoOn progress={view.progress} from={part.stage} {...(next && { next })} onGo={onGo} />
             </div>
           </>
         ) : atLine && !below ? (
@@ -81,10 +89,13 @@ export const ChecklistStage = ({ live, part, onGo }: { live: Live; part: PartVie
             </p>
             {saying ? (
               <WordsForm
-                draft={`${view.header.id}/${item.id}/not-today`} label="Why not today?" action="Not today" onCancel={() => setSaying(false)}
-                onSay={(reason) => {
-                  act('step-not-today', { step: item.id, reason }, item.challenge)
-                  setSaying(false)
+                key={saying} draft={`${view.header.id}/${item.id}/${saying}`} onCancel={() => setSaying('')}
+                label={saying === 'not-today' ? 'Why not today?' : 'What does not fit, on this tail or today? Fleet standards read it.'}
+                action={saying === 'not-today' ? 'Not today' : 'Tell fleet standards'}
+                onSay={(words) => {
+                  if (saying === 'not-today') act('step-not-today', { step: item.id, reason: words }, item.challenge)
+                  else act('does-not-fit', { step: item.id, words }, item.challenge)
+                  setSaying('')
                 }}
               />
             ) : (
@@ -95,7 +106,7 @@ export const ChecklistStage = ({ live, part, onGo }: { live: Live; part: PartVie
                 <Action hotkey="s" disabled={!seat || !begun || tiedOff} onAct={() => act('checklist-stopped', { checklist: part.id }, `stopping ${part.title}`)}>
                   Stop here
                 </Action>
-                <Action hotkey="n" disabled={!mine || tiedOff} onAct={() => setSaying(true)}>
+                <Action hotkey="n" disabled={!mine || tiedOff} onAct={() => setSaying('not-today')}>
                   Not today
                 </Action>
               </div>
@@ -114,6 +125,11 @@ export const ChecklistStage = ({ live, part, onGo }: { live: Live; part: PartVie
           >
             Undo
           </Action>
+          {item && (
+            <Action hotkey="d" disabled={!seat || tiedOff} onAct={() => setSaying('does-not-fit')}>
+              This does not fit
+            </Action>
+          )}
         </div>
       </section>
       <ol className={classes.list}>

@@ -4,15 +4,14 @@ import { useEffect, useState } from 'react'
 import type { Me, TagView } from '../api.gen'
 import { ProblemNotice } from '../app/Notice'
 import { Problem } from '../app/api'
-import { ChecklistStage } from '../checklist/ChecklistStage'
 import { ControlsStage } from '../controls/ControlsStage'
 import { FindsStage } from '../dispatch/FindsStage'
-import { StepStage } from '../flow/StepStage'
-import { Cord } from '../lanyard/Cord'
+import { BEAD_KEYS, Cord } from '../lanyard/Cord'
 import { TieOffStage } from '../record/TieOffStage'
 import { DayStage } from '../sop/DayStage'
 import classes from './DepartureScreen.module.css'
 import { Header } from './Header'
+import { Parts } from './Parts'
 import { RefusedList } from './RefusedList'
 import { useDeparture, type Live } from './useDeparture'
 
@@ -33,7 +32,7 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
   useEffect(() => {
     if (live && !stage) void navigate({ to: '/departures/$id', params: { id }, search: { stage: current }, replace: true })
   })
-  useHotkeys((live?.view.progress.beads ?? []).map((b, i) => [String(i + 1), () => go(b.stage)]))
+  useHotkeys((live?.view.progress.beads ?? []).slice(0, BEAD_KEYS.length).map((b, i) => [BEAD_KEYS[i]!, () => go(b.stage)]))
 
   if (problem && problem.status > 0) {
     return (
@@ -82,10 +81,12 @@ const Stage = ({ live, stage, wanted, onGo }: StageProps) => {
   if (!view.card) {
     return <ProblemNotice problem={new Problem(409, 'no-card', 'The card has not been cut yet.', 'Take your seat, then enter the report and the day under "Status and day".')} />
   }
-  if (stage === 'controls') return <ControlsStage live={live} onGo={onGo} />
   if (stage === 'tie-off') return <TieOffStage live={live} onGo={onGo} />
   if (stage === 'finds') return <FindsStage live={live} />
   const parts = view.card.parts.filter((p) => p.stage === stage)
-  if (parts.some((p) => p.kind === 'checklist')) return <ChecklistStage live={live} part={parts[0]!} onGo={onGo} />
-  return <StepStage key={`${stage}/${wanted}`} live={live} parts={parts} wanted={wanted} onGo={onGo} />
+  const around = parts.every((p) => p.items.every((i) => view.progress.steps[i.id]?.settled))
+  // What must be so before the check comes first; the check itself stays reachable whatever is open.
+  if (stage === 'controls' && (parts.length === 0 || around)) return <ControlsStage live={live} onGo={onGo} />
+  if (parts.length === 0) return <p>Nothing of this stage is on today's card.</p>
+  return <Parts key={`${stage}/${wanted}`} live={live} stage={stage} parts={parts} wanted={wanted} onGo={onGo} />
 }

@@ -10,7 +10,7 @@ export const Header = ({ view, connected, waiting }: { view: DepartureView; conn
   const left = Date.parse(header.departs) - useNow()
   const day = card?.day
   const chips = day
-    ? [day.light, day.weather, day.firstFlight && 'first flight today', day.fuelling && 'fuelling', day.afterMaintenance && 'after maintenance'].filter(Boolean)
+    ? [day.light, day.weather, ...day.circumstances.filter((c) => c.so).map((c) => c.words)].filter(Boolean)
     : []
   return (
     <header className={classes.header}>

@@ -9,7 +9,7 @@ export const RefusedList = ({ outbox, refused }: { outbox: Outbox; refused: read
   if (!first) return null
   const more = refused.length > 1 ? ` ${refused.length - 1} more after this.` : ''
   return (
-    <ProblemNotice problem={new Problem(409, 'refused', `Not taken: ${first.event.label}. ${first.what}`, first.tryThis + more, first.faults)}>
+    <ProblemNotice problem={new Problem(409, first.code ?? 'refused', `Not taken: ${first.event.label}. ${first.what}`, first.tryThis + more, first.faults)}>
       <div style={{ display: 'flex', marginTop: '0.5rem' }}>
         <Action hotkey="x" onAct={() => outbox.dismiss(first.event.id)}>
           Read

@@ -1,4 +1,5 @@
 import { v7 } from 'uuid'
+import type { Accepted } from '../api.gen'
 import { ask, asProblem, type Problem } from '../app/api'
 import { serverNow } from '../app/clock'
 import { stored } from '../app/stored'
@@ -15,35 +16,53 @@ export interface Outgoing {
 }
 
 export interface Refused {
+  /** The refusal's stable code; absent in what an earlier version kept. */
+  code?: string
   event: Outgoing
   what: string
   tryThis: string
   faults: string[]
 }
 
+/** An event the server has taken, as the entry of that number. */
+export interface Taken {
+  kind: string
+  body: Record<string, unknown>
+  number: number
+}
+
 export interface OutboxState {
   waiting: readonly Outgoing[]
+  /** Taken last: the stream tells of them a moment later, and until then they must not look undone. */
+  taken: readonly Taken[]
   refused: readonly Refused[]
 }
 
 type OutboxEvent =
   | { type: 'put'; event: Outgoing }
-  | { type: 'accepted'; id: string }
+  | { type: 'accepted'; id: string; number: number }
   | { type: 'refused'; id: string; problem: Problem }
   | { type: 'dismissed'; id: string }
+
+/** More than a stage has steps. */
+const MOST_TAKEN = 100
 
 export const reduceOutbox = (s: OutboxState, e: OutboxEvent): OutboxState => {
   switch (e.type) {
     case 'put':
       return { ...s, waiting: [...s.waiting, e.event] }
-    case 'accepted':
-      return { ...s, waiting: s.waiting.filter((w) => w.id !== e.id) }
+    case 'accepted': {
+      const event = s.waiting.find((w) => w.id === e.id)
+      const taken = event ? [...s.taken, { kind: event.kind, body: event.body, number: e.number }].slice(-MOST_TAKEN) : s.taken
+      return { ...s, taken, waiting: s.waiting.filter((w) => w.id !== e.id) }
+    }
     case 'refused': {
       const event = s.waiting.find((w) => w.id === e.id)
-      const { what, tryThis, faults } = e.problem
+      const { code, what, tryThis, faults } = e.problem
       return {
+        ...s,
         waiting: s.waiting.filter((w) => w.id !== e.id),
-        refused: event ? [...s.refused, { event, what, tryThis, faults }] : s.refused,
+        refused: event ? [...s.refused, { event, code, what, tryThis, faults }] : s.refused,
       }
     }
     case 'dismissed':
@@ -74,7 +93,7 @@ export class Outbox {
     private readonly departure: string,
     private readonly key = `outbox/${departure}`,
   ) {
-    this.state = stored.get<OutboxState>(key, { waiting: [], refused: [] })
+    this.state = { waiting: [], taken: [], refused: [], ...stored.get<Partial<OutboxState>>(key, {}) }
     window.addEventListener('online', () => this.send())
     void this.send()
   }
@@ -110,9 +129,9 @@ export class Outbox {
     for (let next = this.state.waiting[0]; next; next = this.state.waiting[0]) {
       const { label: _, ...event } = next
       try {
-        await ask('POST', `/api/departures/${this.departure}/events`, event)
+        const { number } = await ask<Accepted>('POST', `/api/departures/${this.departure}/events`, event)
         this.tries = 0
-        this.take({ type: 'accepted', id: next.id })
+        this.take({ type: 'accepted', id: next.id, number })
       } catch (thrown) {
         const problem = asProblem(thrown)
         if (worthTryingAgain(problem)) {

@@ -16,9 +16,13 @@ export interface Live {
   connected: boolean
 }
 
-/** Steps this person has just marked and the server does not know of yet. */
-export const pendingSteps = (out: OutboxState): Set<string> =>
-  new Set(out.waiting.filter((w) => w.kind === 'step-done').map((w) => String(w.body.step)))
+const SETTLES = ['step-done', 'measured', 'step-not-today', 'find-raised']
+
+/** Steps this person has just answered and the progress shown does not know of yet. */
+export const pendingSteps = ({ out, view }: Live): Set<string> => {
+  const unseen = [...out.waiting, ...out.taken.filter((t) => t.number > view.progress.number)]
+  return new Set(unseen.filter((e) => SETTLES.includes(e.kind)).map((e) => String(e.body.step)))
+}
 
 /** One departure, live: its view, kept fresh by its stream, and this person's outbox. */
 export const useDeparture = (id: string, me: Me): { live?: Live; problem?: Problem } => {

@@ -1,6 +1,6 @@
 import { FileButton } from '@mantine/core'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import type { AccountView, BroughtIn, Me, OneTimePassword, PackView } from '../api.gen'
+import type { AccountView, BroughtIn, Me, OneTimePassword } from '../api.gen'
 import { ask, type Problem } from '../app/api'
 import { ProblemNotice } from '../app/Notice'
 import { TopBar } from '../app/TopBar'
@@ -8,14 +8,12 @@ import classes from './Desk.module.css'
 
 const KINDS = [
   { path: '/api/fleet', title: 'Fleet', words: 'airfields, tails and people' },
-  { path: '/api/packs', title: 'Procedure pack', words: 'one type, one revision' },
   { path: '/api/flights', title: 'Flights', words: 'with their crews' },
 ]
 
-/** Bringing in one's own fleet, packs and flights, and who may sign in. */
+/** Bringing in one's own fleet and flights, and who may sign in. */
 export const Desk = ({ me }: { me: Me }) => {
   const client = useQueryClient()
-  const packs = useQuery<PackView[], Problem>({ queryKey: ['packs'], queryFn: () => ask('GET', '/api/packs') })
   const accounts = useQuery<AccountView[], Problem>({ queryKey: ['accounts'], queryFn: () => ask('GET', '/api/accounts'), enabled: me.administers })
   const bring = useMutation<BroughtIn & { title: string }, Problem, { path: string; title: string; file: File }>({
     mutationFn: async ({ path, title, file }) => ({ title, ...(await ask<BroughtIn>('POST', path, await file.text())) }),
@@ -31,7 +29,7 @@ export const Desk = ({ me }: { me: Me }) => {
       <TopBar me={me} />
       <main className={classes.main}>
         <h1>Desk</h1>
-        <p>Bring in YAML or JSON files. A file with a fault changes nothing; every fault is named with its place.</p>
+        <p>Bring in YAML or JSON files. A file with a fault changes nothing; every fault is named with its place. Procedure packs are drawn up under Procedures.</p>
         <div className={classes.kinds}>
           {KINDS.map((k) => (
             <FileButton key={k.path} accept=".yaml,.yml,.json" onChange={(file) => file && bring.mutate({ path: k.path, title: k.title, file })}>
@@ -68,25 +66,6 @@ export const Desk = ({ me }: { me: Me }) => {
             </table>
           </>
         )}
-        <h2>Packs</h2>
-        <table>
-          <tbody>
-            {packs.data?.map((p) => (
-              <tr key={p.id + p.revision}>
-                <td>
-                  <b>{p.title}</b>
-                </td>
-                <td>revision {p.revision}</td>
-                <td>{p.type}</td>
-                <td>{p.steps} steps</td>
-                <td>
-                  <code>{p.sha256.slice(0, 12)}</code>
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-        {packs.data?.length === 0 && <p>None yet.</p>}
         {me.administers && (
           <>
             <h2>Sign-ins</h2>

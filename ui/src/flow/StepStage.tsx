@@ -13,6 +13,7 @@ import { FlightDeck } from './FlightDeck'
 import { OtherSeat } from './OtherSeat'
 import classes from './StepStage.module.css'
 import { Marks } from './Marks'
+import { MeasureForm } from './MeasureForm'
 import { v7 } from 'uuid'
 
 /** Rows of the list below the step at hand. */
@@ -26,34 +27,47 @@ const visitsOf = (items: ItemView[]): ItemView[][] =>
     return visits
   }, [])
 
+type Saying = 'find' | 'not-today' | 'does-not-fit'
+
+const SAYINGS: Record<Saying, { label: string; action: string }> = {
+  find: { label: 'What is not as it should be?', action: 'Raise the find' },
+  'not-today': { label: 'Why not today?', action: 'Not today' },
+  'does-not-fit': { label: 'What does not fit, on this tail or today? Fleet standards read it.', action: 'Tell fleet standards' },
+}
+
 interface StepStageProps {
   live: Live
-  /** The procedures of this stage; a seat works its own. */
-  parts: PartView[]
+  part: PartView
   /** A step to begin at; the next open one when empty. */
   wanted: string
+  /** The next procedure of this stage with something open. */
+  next: { title: string; go: () => void } | undefined
   onGo: (stage: string) => void
 }
 
 /** A walkaround or a flow: the step at hand at arm's length, the rest of its place below, the map beside it. */
-export const StepStage = ({ live, parts, wanted, onGo }: StepStageProps) => {
+export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) => {
   const { view, seat, outbox } = live
-  const part = parts.find((p) => p.items.some((i) => i.id === wanted)) ?? parts.find((p) => seat !== '' && p.seats.includes(seat)) ?? parts[0]!
   const [chosen, setChosen] = useState(wanted)
-  const [saying, setSaying] = useState<'' | 'find' | 'not-today'>('')
-  const pending = pendingSteps(live.out)
+  const [saying, setSaying] = useState<'' | Saying>('')
+  const pending = pendingSteps(live)
   const steps = view.progress.steps
   const statusOf = (i: ItemView): string => (pending.has(i.id) ? 'sending' : (steps[i.id]?.status ?? 'open'))
   const open = (i: ItemView): boolean => !pending.has(i.id) && !steps[i.id]?.settled
-  const item = part.items.find((i) => i.id === chosen) ?? part.items.find(open)
+  const owed = (i: ItemView): boolean => open(i) && i.seats.includes(seat) && (steps[i.id]?.status === 'again' || !steps[i.id]?.marks.some((m) => m.seat === seat))
+  const item = part.items.find((i) => i.id === chosen) ?? part.items.find(owed) ?? part.items.find(open)
   const mine = item !== undefined && item.seats.includes(seat)
-    const place = view.card!.places.find((p) => p.id === item?.place)
+  // A step of both seats stays open until both have answered; who has answered goes on.
+  const answered = item !== undefined && mine && open(item) && !owed(item)
+  const place = view.card!.places.find((p) => p.id === item?.place)
   // A place may be visited twice, such as a panel before and after a look outside: each visit is a run of its own.
   const visits = visitsOf(part.items)
   const visit = visits.findIndex((v) => v.some((i) => i.id === item?.id))
   const placesInOrder = visits.map((v) => v[0]?.place ?? '')
   const here = visits[visit] ?? []
-  const openHere = here.filter(open)
+  const openHere = here.filter(owed)
+  // A value has to be read and entered; the rest of a place is answered with one press.
+  const plainHere = openHere.filter((i) => !i.measure)
   const done = part.items.filter((i) => !open(i)).length
   const placeName = (id: string) => view.card!.places.find((p) => p.id === id)?.name ?? id
   // This place whole, then as many of the next ones as fit, so that nobody looks ahead in vain.
@@ -63,7 +77,7 @@ export const StepStage = ({ live, parts, wanted, onGo }: StepStageProps) => {
 
   const act = (kind: string, body: Record<string, unknown>, of: ItemView) => outbox.put(kind, { step: of.id, ...body }, of.challenge)
   // Held fast while words are written: the other seat's progress must not move the step under them.
-  const say = (what: 'find' | 'not-today') => {
+  const say = (what: Saying) => {
     setChosen(item?.id ?? '')
     setSaying(what)
   }
@@ -73,7 +87,7 @@ export const StepStage = ({ live, parts, wanted, onGo }: StepStageProps) => {
     setChosen('')
   }
   const markPlace = () => {
-    openHere.forEach((i) => act('step-done', {}, i))
+    plainHere.forEach((i) => act('step-done', {}, i))
     setChosen('')
   }
   const undo = () => {
@@ -113,15 +127,27 @@ export const StepStage = ({ live, parts, wanted, onGo }: StepStageProps) => {
             </p>
             <h1 className={classes.challenge}>{item.challenge}</h1>
             <p className={classes.response}>{item.response}</p>
+            {item.waits && <p className={classes.aside2}>Then a wait of {item.waits}.</p>}
+            {item.turn && <p className={classes.aside2}>In turn: {item.turn}.</p>}
             {item.added && <Added>{item.added}</Added>}
             {item.caution && <Caution>{item.caution}</Caution>}
             {statusOf(item) === 'again' && <Added>asked again, it was opened since it was last done</Added>}
             <Marks step={steps[item.id]} zone={view.header.zone} />
             {saying === '' ? (
               <div className={classes.actions}>
-                <Action hotkey="Space" shown="space" main disabled={!mine || cannotSkip} onAct={markDone}>
-                  {walk ? 'As it should be' : 'Done'}
-                </Action>
+                {item.measure ? (
+                  <MeasureForm
+                    key={item.id} draft={`${view.header.id}/${item.id}/value`} measure={item.measure} disabled={!mine || answered || cannotSkip}
+                    onValue={(value) => {
+                      act('measured', { value }, item)
+                      setChosen('')
+                    }}
+                  />
+                ) : (
+                  <Action hotkey="Space" shown="space" main disabled={!mine || answered || cannotSkip} onAct={markDone}>
+                    {walk ? 'As it should be' : 'Done'}
+                  </Action>
+                )}
                 <Action hotkey="f" disabled={!seat || cannotSkip} onAct={() => say('find')}>
                   Find
                 </Action>
@@ -132,25 +158,31 @@ export const StepStage = ({ live, parts, wanted, onGo }: StepStageProps) => {
             ) : (
               <WordsForm
                 key={`${item.id}/${saying}`} draft={`${view.header.id}/${item.id}/${saying}`}
-                label={saying === 'find' ? 'What is not as it should be?' : 'Why not today?'}
-                action={saying === 'find' ? 'Raise the find' : 'Not today'}
+                label={SAYINGS[saying].label} action={SAYINGS[saying].action}
                 onCancel={() => setSaying('')}
                 onSay={(words) => {
                   if (saying === 'find') act('find-raised', { find: v7(), note: words }, item)
+                  else if (saying === 'does-not-fit') act('does-not-fit', { words }, item)
                   else act('step-not-today', { reason: words }, item)
                   setSaying('')
-                  setChosen('')
+                  if (saying !== 'does-not-fit') setChosen('')
                 }}
               />
             )}
             {!mine && seat !== '' && <p className={classes.notYours}>This is the other seat's. You can still raise a find.</p>}
+            {answered && <p className={classes.notYours}>You have answered; the other seat has not yet.</p>}
+            {(!mine || answered) && next && (
+              <div className={classes.actions}>
+                <GoOn progress={view.progress} from={part.stage} next={next} onGo={onGo} />
+              </div>
+            )}
           </>
         ) : (
           <>
             <p className={classes.where}>{part.title}</p>
             <h1 className={classes.challenge}>All {part.items.length} answered</h1>
             <div className={classes.actions}>
-              <GoOn progress={view.progress} from={part.stage} onGo={onGo} />
+              <GoOn progress={view.progress} from={part.stage} {...(next && { next })} onGo={onGo} />
             </div>
           </>
         )}
@@ -167,7 +199,7 @@ export const StepStage = ({ live, parts, wanted, onGo }: StepStageProps) => {
           ))}
         </ul>
         <div className={classes.foot}>
-          {openHere.length > 0 && mine && (
+          {plainHere.length > 0 && mine && (
             <Action hotkey="shift+Space" shown="shift space" onAct={markPlace}>
               {walk ? 'Whole station as it should be' : 'Whole panel done'}
             </Action>
@@ -175,6 +207,11 @@ export const StepStage = ({ live, parts, wanted, onGo }: StepStageProps) => {
           <Action hotkey="z" onAct={undo} disabled={!seat || cannotSkip}>
             Undo
           </Action>
+          {item && (
+            <Action hotkey="d" onAct={() => say('does-not-fit')} disabled={!seat || cannotSkip}>
+              This does not fit
+            </Action>
+          )}
         </div>
       </section>
       <aside className={classes.aside}>

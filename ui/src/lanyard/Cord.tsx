@@ -5,6 +5,9 @@ import classes from './Cord.module.css'
 /** More tags than this, and the calm ones fold to a line, so that the last bead stays in sight. */
 const CROWDED = 4
 
+/** A key a bead, in the order of the keyboard. */
+export const BEAD_KEYS = [...'1234567890-=']
+
 interface CordProps {
   beads: BeadView[]
   tags: TagView[]
@@ -32,7 +35,7 @@ export const Cord = ({ beads, tags, shown, zone, bare, onGo, onTag }: CordProps)
             >
               <span className={classes.knot} data-state={bead.state} aria-hidden="true" />
               <span className={classes.title}>{bead.title}</span>
-              <kbd className={classes.key}>{i + 1}</kbd>
+              <kbd className={classes.key}>{BEAD_KEYS[i]}</kbd>
               <span className={classes.facts}>{facts(bead, now, zone)}</span>
             </button>
             {tags

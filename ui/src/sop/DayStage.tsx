@@ -11,12 +11,6 @@ import { GoOn } from '../departure/GoOn'
 import type { Live } from '../departure/useDeparture'
 import classes from './DayStage.module.css'
 
-interface Flags {
-  firstFlight: boolean
-  fuelling: boolean
-  afterMaintenance: boolean
-}
-
 /** Seat, station report and state of the day; they cut the card. */
 export const DayStage = ({ live, onGo }: { live: Live; onGo: (stage: string) => void }) => {
   const { view, seat, me, outbox } = live
@@ -25,9 +19,8 @@ export const DayStage = ({ live, onGo }: { live: Live; onGo: (stage: string) => 
   const mine = view.header.crew.find((c) => c.id === me.id)
   const [text, setText, dropText] = useDraft(`report/${id}`, day?.report ?? '')
   const [flagText, setFlags, dropFlags] = useDraft(`day/${id}`, '')
-  const flags: Flags = flagText
-    ? (JSON.parse(flagText) as Flags)
-    : { firstFlight: day?.firstFlight ?? true, fuelling: day?.fuelling ?? false, afterMaintenance: day?.afterMaintenance ?? false }
+  // Until the crew says otherwise: the first flight of the day, and nothing else.
+  const so: string[] = flagText ? (JSON.parse(flagText) as string[]) : day ? day.circumstances.filter((c) => c.so).map((c) => c.id) : ['first-flight']
   const [fetched, setFetched] = useState('')
   const latest = useMutation<ReportView, Problem>({
     mutationFn: () => ask<ReportView>('GET', `/api/departures/${id}/report`),
@@ -50,9 +43,9 @@ export const DayStage = ({ live, onGo }: { live: Live; onGo: (stage: string) => 
 
   const simulated = text === fetched || (day?.simulated === true && text === day.report)
   const sending = live.out.waiting.some((w) => w.kind === 'day-set')
-  const set = (change: Partial<Flags>) => setFlags(JSON.stringify({ ...flags, ...change }))
+  const set = (what: string, on: boolean) => setFlags(JSON.stringify(on ? [...so, what] : so.filter((c) => c !== what)))
   const cut = () => {
-    outbox.put('day-set', { report: text, simulated, ...flags }, 'the state of the day')
+    outbox.put('day-set', { report: text, simulated, circumstances: so.filter((c) => view.header.asks.some((a) => a.id === c)) }, 'the state of the day')
     dropText()
     dropFlags()
   }
@@ -90,9 +83,9 @@ export const DayStage = ({ live, onGo }: { live: Live; onGo: (stage: string) => 
         )}
         {reading.error && <ProblemNotice problem={reading.error} />}
         <div className={classes.flags}>
-          <Checkbox size="md" label="First flight of the day" checked={flags.firstFlight} onChange={(e) => set({ firstFlight: e.currentTarget.checked })} />
-          <Checkbox size="md" label="Fuelling while we prepare" checked={flags.fuelling} onChange={(e) => set({ fuelling: e.currentTarget.checked })} />
-          <Checkbox size="md" label="Maintenance since the last flight" checked={flags.afterMaintenance} onChange={(e) => set({ afterMaintenance: e.currentTarget.checked })} />
+          {view.header.asks.map((a) => (
+            <Checkbox key={a.id} size="md" label={a.words.charAt(0).toUpperCase() + a.words.slice(1)} checked={so.includes(a.id)} onChange={(e) => set(a.id, e.currentTarget.checked)} />
+          ))}
         </div>
         <div className={classes.actions}>
           <Action hotkey="c" main={seat !== '' && !view.card} disabled={!seat || !reading.data || sending} onAct={cut}>
@@ -105,8 +98,21 @@ export const DayStage = ({ live, onGo }: { live: Live; onGo: (stage: string) => 
       </section>
       <aside className={classes.card}>
         <p className={classes.pack}>
-          {view.header.pack}, revision {view.header.revision}. {view.header.checklistVoice}.
+          {view.header.pack}, revision {view.header.revision}.
         </p>
+        <details className={classes.schools}>
+          <summary>
+            How this fleet does it: {view.header.schools.filter((s) => !s.byDefault).length} of {view.header.schools.length} by its own choice
+          </summary>
+          <dl>
+            {view.header.schools.map((s) => (
+              <div key={s.matter}>
+                <dt>{s.matter}</dt>
+                <dd>{s.school}</dd>
+              </div>
+            ))}
+          </dl>
+        </details>
         {view.card ? <CardSummary card={view.card} progress={view.progress} onGo={onGo} /> : <p>The card of {view.header.tail} for today is cut from it once the day is known.</p>}
       </aside>
     </div>
@@ -131,7 +137,7 @@ const CardSummary = ({ card, progress, onGo }: SummaryProps) => {
       <h3 className={classes.h3}>Left out, and why</h3>
       <ul className={classes.steps}>
         {card.leftOut.map((l) => (
-          <li key={l.stage + l.challenge + l.why}>
+          <li key={l.step}>
             <b>{l.challenge}</b> {l.why}
           </li>
         ))}

@@ -1,4 +1,4 @@
-import type { AerofoilView, PlaceView, PlanformView } from '../api.gen'
+import type { AerofoilView, EngineView, PlaceView, PlanformView } from '../api.gen'
 import classes from './Walk.module.css'
 
 interface WalkProps {
@@ -26,10 +26,10 @@ export const Walk = ({ planform: p, places, route, here, left, onPlace }: WalkPr
         <path d={fuselage(p)} className={classes.body} />
         <path d={aerofoil(p.wing)} className={classes.body} />
         <path d={aerofoil(p.tailplane)} className={classes.body} />
-        {p.propellers.map((d) => (
+        {p.engines.map((d) => (
           <g key={d.x}>
-            <rect x={d.x - 0.65} y={d.y} width={1.3} height={4.4} rx={0.5} className={classes.body} />
-            <ellipse cx={d.x} cy={d.y} rx={d.diameterM / 2 + 0.4} ry={1.2} className={classes.arc} />
+            <rect x={d.x - nacelle(d) / 2} y={d.y} width={nacelle(d)} height={nacelle(d) * 2.4 + 1.3} rx={0.5} className={classes.body} />
+            <ellipse cx={d.x} cy={d.kind === 'fan' ? d.y - 1.6 : d.y} rx={d.diameterM / 2 + 0.4} ry={d.kind === 'fan' ? 1.8 : 1.2} className={classes.arc} />
           </g>
         ))}
         <path d={curve(stations)} className={classes.way} />
@@ -44,10 +44,13 @@ export const Walk = ({ planform: p, places, route, here, left, onPlace }: WalkPr
         ))}
         {at >= 0 && <circle cx={stations[at]!.x} cy={stations[at]!.y} r={0.95} className={classes.here} />}
       </svg>
-      <figcaption>{p.propellers.length > 0 ? 'Propeller arcs: stay outside the broken line.' : `${left.size} stations to go`}</figcaption>
+      <figcaption>{p.engines.some((d) => d.kind === 'propeller') ? 'Propeller arcs: stay outside the broken line.' : 'Inlets: stay outside the broken line once engines may start.'}</figcaption>
     </figure>
   )
 }
+
+/** Width of a nacelle: all of a fan, a third of a propeller disc. */
+const nacelle = (e: EngineView): number => (e.kind === 'fan' ? e.diameterM : e.diameterM / 3)
 
 const aerofoil = (a: AerofoilView): string => {
   const h = a.spanM / 2

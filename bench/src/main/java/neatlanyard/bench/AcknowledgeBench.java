@@ -81,7 +81,7 @@ final class AcknowledgeBench {
   private static Path fiftyFlights(Path folder) throws IOException {
     Path from = Demo.ROOT.resolve("demo");
     Files.createDirectories(folder.resolve("packs"));
-    for (String file : List.of("fleet.yaml", "sign-ins.yaml", "packs/dovrin-46.yaml")) {
+    for (String file : List.of("fleet.yaml", "sign-ins.yaml", "packs/dovrin-46.yaml", "packs/dovrin-46-2026-12.yaml", "packs/halyard-210.yaml", "revisions.yaml")) {
       Files.copy(from.resolve(file), folder.resolve(file));
     }
     StringBuilder flights = new StringBuilder("format: neat-lanyard/flights/1\nflights:\n");
@@ -135,7 +135,7 @@ final class AcknowledgeBench {
         post("/api/departures/b-" + c + "/open", "{}");
         send(c, "seat-taken", "{\"seat\":\"right\"}");
         send(c, "day-set", "{\"report\":\"QTRN 140720Z 24012KT 9000 -SN FEW012 BKN025 M02/M04 Q1003\","
-            + "\"simulated\":false,\"firstFlight\":true,\"fuelling\":false,\"afterMaintenance\":false}");
+            + "\"simulated\":false,\"circumstances\":[\"first-flight\"]}");
       }
     }
 

@@ -1,22 +1,30 @@
 package neatlanyard.bench;
 
 import org.openjdk.jmh.runner.Runner;
+import org.openjdk.jmh.runner.RunnerException;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
 
-/** Runs the measurements: "core", "acknowledge", or both. */
+/** Runs the measurements: "core", "packs", "acknowledge", or all of them. */
 public final class Bench {
   private Bench() {}
 
   public static void main(String[] args) throws Exception {
     String what = args.length == 0 ? "all" : args[0];
-    if (!what.equals("acknowledge")) {
-      new Runner(new OptionsBuilder()
-          .include(CoreBench.class.getSimpleName())
-          .jvmArgsAppend("-Dlanyard.root=" + System.getProperty("lanyard.root", "."))
-          .build()).run();
+    if (what.equals("core") || what.equals("all")) {
+      rules(CoreBench.class);
     }
-    if (!what.equals("core")) {
+    if (what.equals("packs") || what.equals("all")) {
+      rules(PackBench.class);
+    }
+    if (what.equals("acknowledge") || what.equals("all")) {
       AcknowledgeBench.run();
     }
+  }
+
+  private static void rules(Class<?> benchmarks) throws RunnerException {
+    new Runner(new OptionsBuilder()
+        .include(benchmarks.getSimpleName())
+        .jvmArgsAppend("-Dlanyard.root=" + System.getProperty("lanyard.root", "."))
+        .build()).run();
   }
 }

@@ -77,11 +77,11 @@ public class CoreBench {
 
   /** The simulated check drawn out to 60 s at 50 Hz by standing still at its end. */
   private static Trace minute() {
-    List<Sample> samples = new ArrayList<>(SimulatedAircraft.check(Demo.PACK.controls(), SimulatedAircraft.Behaviour.SOUND));
+    List<Sample> samples = new ArrayList<>(SimulatedAircraft.check(Demo.PACK.flightControls(), SimulatedAircraft.Behaviour.SOUND));
     while (samples.size() < Duration.ofMinutes(1).toSeconds() * SimulatedAircraft.RATE_HZ) {
       samples.add(new Sample(samples.size() / (double) SimulatedAircraft.RATE_HZ, 0, 0, 0, samples.getLast().surfacesDeg()));
     }
-    return Trace.of(Demo.PACK.controls().channels(), samples);
+    return Trace.of(Demo.PACK.flightControls().channels(), samples);
   }
 
   @Benchmark
@@ -101,6 +101,6 @@ public class CoreBench {
 
   @Benchmark
   public Judgement judge_60_s_at_50_hz() {
-    return ControlCheck.judge(Demo.PACK.controls(), minute);
+    return ControlCheck.judge(Demo.PACK.flightControls(), minute);
   }
 }

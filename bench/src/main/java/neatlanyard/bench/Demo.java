@@ -5,14 +5,17 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
-import neatlanyard.core.fleet.Fleet;
+import java.util.Map;
+import java.util.Set;
+import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.fleet.Tail;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.sop.Card;
+import neatlanyard.core.sop.Circumstance;
 import neatlanyard.core.sop.Day;
 import neatlanyard.core.sop.Pack;
-import neatlanyard.formats.fleet.FleetReader;
+import neatlanyard.core.sop.Situation;
 import neatlanyard.formats.sop.PackReader;
 import neatlanyard.formats.weather.StationReportReader;
 
@@ -20,17 +23,16 @@ import neatlanyard.formats.weather.StationReportReader;
 final class Demo {
   static final Path ROOT = Path.of(System.getProperty("lanyard.root", "."));
   static final Instant NOW = Instant.parse("2027-01-14T07:25:00Z");
-  static final Fleet FLEET = FleetReader.read(text("fleet.yaml")).orThrow("fleet.yaml");
-  static final Tail TAIL = FLEET.tail(new TailId("TL-DVA")).orElseThrow();
-  static final Pack PACK = PackReader.read(text("packs/dovrin-46.yaml")).orThrow("dovrin-46.yaml");
+    static final Pack PACK = PackReader.read(text("packs/dovrin-46.yaml")).orThrow("dovrin-46.yaml");
+  static final Tail TAIL = PACK.tail(new TailId("TL-DVA")).orElseThrow();
   static final Day DAY = new Day(
       StationReportReader.read("METAR QTRN 140720Z 24012KT 9000 -SN FEW012 BKN025 M02/M04 Q1003", NOW).orThrow("report"),
-      false, true, true, false, false);
+      false, true, Set.of(Circumstance.FIRST_FLIGHT));
 
   private Demo() {}
 
   static Card card() {
-    return Card.cut(PACK, TAIL, Seat.LEFT, DAY);
+    return Card.cut(PACK, Seat.LEFT, new Situation(TAIL, new AirfieldId("QTRN"), new AirfieldId("QVSK"), DAY, Map.of()));
   }
 
   private static String text(String file) {

@@ -78,13 +78,13 @@ final class Controls implements Callable<Integer> {
       out.printf("%s cannot be read: %s%n", file, e.getMessage());
       return Lanyard.UNREADABLE;
     }
-    return switch (TraceCsv.read(text, pack.controls())) {
+    return switch (TraceCsv.read(text, pack.flightControls())) {
       case Read.Bad<Trace> bad -> {
         bad.faults().stream().map(Fault::words).forEach(f -> out.printf("%s: %s%n", file, f));
         yield Lanyard.UNREADABLE;
       }
       case Read.Good<Trace> good -> {
-        Judgement judgement = ControlCheck.judge(pack.controls(), good.value());
+        Judgement judgement = ControlCheck.judge(pack.flightControls(), pack.policy().controlOrder(), good.value());
         judgement.findings().stream()
             .filter(f -> all || !f.passed())
             .forEach(f -> out.printf("%s %s%n", f.passed() ? "as it should be:" : "not as it should be:", f.words()));

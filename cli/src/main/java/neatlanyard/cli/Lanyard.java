@@ -6,9 +6,9 @@ import picocli.CommandLine.Command;
 /** The commands that need no server. */
 @Command(
     name = "lanyard",
-    description = "Checks records and judges control traces.",
+    description = "Checks packs and records, and judges control traces.",
     mixinStandardHelpOptions = true,
-    subcommands = {Verify.class, Controls.class})
+    subcommands = {Verify.class, Controls.class, Check.class})
 public final class Lanyard {
   /** What was asked about is as it should be. */
   static final int GOOD = 0;

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.io.PrintWriter;
+import java.io.RandomAccessFile;
 import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -19,6 +20,8 @@ import neatlanyard.core.record.Chain;
 import neatlanyard.formats.record.EntryJson;
 import neatlanyard.formats.record.RecordFile;
 import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Exit codes and words of the commands. */
 public class LanyardTest {
@@ -87,5 +90,46 @@ public class LanyardTest {
     Ran type = run("controls", DEMO.resolve("traces/dovrin-46-sound.csv").toString(), "--type", "dovrin-47", "--packs", packs);
     assertThat(type.exit()).isEqualTo(2);
     assertThat(type.said()).contains("is for the type 'dovrin-47'");
+  }
+
+  @Test
+  public void check_says_clean_faults_or_unreadable() throws IOException {
+    String pack = Files.readString(DEMO.resolve("packs/dovrin-46.yaml"));
+    Ran clean = run("check", DEMO.resolve("packs/dovrin-46.yaml").toString());
+    assertThat(clean.exit()).as(clean.said()).isZero();
+    assertThat(clean.said()).contains("dovrin-46.yaml: clean.");
+    Ran faults = run("check", file(pack.replace("closes: [loading], ", "").replace(", closes: [loading]", "")).toString());
+    assertThat(faults.exit()).isOne();
+    assertThat(faults.said()).contains("(opened-never-closed)", "It opens 'loading', and no later step closes that: on any day.", "What would mend it");
+    Ran unreadable = run("check", file(pack.replace("at: nose,", "at: nowhere,")).toString());
+    assertThat(unreadable.exit()).isEqualTo(2);
+    assertThat(unreadable.said()).contains("There is no station or panel 'nowhere'.");
+    assertThat(run("check", "no-such-file").exit()).isEqualTo(2);
+    assertThat(run("check").exit()).isEqualTo(2);
+  }
+
+  @Test
+  public void check_as_json_carries_the_same() throws IOException {
+    JsonMapper json = new JsonMapper();
+    Ran waived = run("check", DEMO.resolve("packs/halyard-210.yaml").toString(), "--json");
+    assertThat(waived.exit()).isZero();
+    JsonNode finding = json.readTree(waived.said()).path("findings").get(0);
+    assertThat(finding.path("rule").asString()).isEqualTo("alerting-catches-it");
+    assertThat(finding.path("waived").asString()).isNotBlank();
+    Ran bad = run("check", file("a: &a [x]\nb: *a\n").toString(), "--json");
+    assertThat(bad.exit()).isEqualTo(2);
+    assertThat(json.readTree(bad.said()).path("faults").get(0).path("line").asInt()).isEqualTo(2);
+  }
+
+  @Test
+  public void check_refuses_a_file_of_50_megabytes_without_reading_it() throws IOException {
+    Path large = Files.createTempFile("large", ".yaml");
+    try (RandomAccessFile f = new RandomAccessFile(large.toFile(), "rw")) {
+      f.setLength(50_000_000);
+    }
+    Ran ran = run("check", large.toString());
+    assertThat(ran.exit()).isEqualTo(2);
+    assertThat(ran.said()).contains("It has 50000000 bytes; 32000000 is the most.");
+    Files.delete(large);
   }
 }

@@ -24,10 +24,12 @@ public class ControlCheckTest {
       Crew ida = Crew.in(browser, app, "Ida Marsk", ColorScheme.DARK).takeSeat("left");
       wren.stage("Control check");
       ida.stage("Control check");
+      wren.key("]");
+      ida.key("]");
       assertThat(wren.page.getByText("Look outside first")).isVisible();
       for (String[] m : MISBEHAVIOURS) {
         wren.page.getByLabel("How the simulated aircraft behaves").selectOption(m[0]);
-        wren.page.locator("main button", new com.microsoft.playwright.Page.LocatorOptions().setHasText("check")).first().click();
+        wren.page.locator("main button", new com.microsoft.playwright.Page.LocatorOptions().setHasText(java.util.regex.Pattern.compile("Start the check|Check again"))).first().click();
         assertThat(ida.page.getByText(m[1]).first()).isVisible();
         assertThat(wren.page.getByText(m[1]).first()).isVisible();
         assertThat(wren.heading("Control check not passed")).isVisible();

@@ -100,12 +100,80 @@ final class Crew {
     page.locator("nav ol").getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(title)).first().click();
   }
 
-  /** Presses a key for the step at hand and sees the next one come. */
+  /** What a gauge of the demo reads, by the name of what it measures. */
+  private static final Map<String, String> READINGS = Map.of(
+      "Value, Battery voltage", "25.4", "Value, Brake accumulator", "2900", "Value, Crew oxygen", "1 850", "Value, Left engine oil", "11",
+      "Value, Right engine oil", "10,5");
+
+  /** Presses a key for the step at hand and sees the next one come; where a value is wanted, reads and enters it. */
   void press(String key) {
     Locator now = page.locator("main h1");
     String before = now.textContent();
-    key(key);
+    if (!key.endsWith("Space") || !enterValue()) {
+      key(key);
+    }
     assertThat(now).not().hasText(before);
+  }
+
+  private boolean enterValue() {
+    Locator value = page.locator("main input[aria-label^='Value, ']");
+    if (value.count() == 0 || value.isDisabled()) {
+      return false;
+    }
+    value.fill(READINGS.getOrDefault(value.getAttribute("aria-label"), "0").replace(" ", ""));
+    key("Enter");
+    return true;
+  }
+
+  private Locator main() {
+    return page.locator("main button[data-main]").first();
+  }
+
+  /** Whether something of this stage is this person's to do now. */
+  private boolean ready(String stage) {
+    return main().count() > 0 && main().isEnabled() && !leads(stage);
+  }
+
+  /** Whether the one thing to do is to go on to another stage. */
+  private boolean leads(String stage) {
+    String text = main().textContent();
+    return text.startsWith("Go to") && STAGES.stream().anyMatch(s -> !s.equals(stage) && text.startsWith("Go to " + s.toLowerCase()));
+  }
+
+  private static final List<String> STAGES = List.of(
+      "Walkaround", "Flows", "Figures", "Briefing", "Start", "Control check", "Taxi", "Before take-off", "Line-up", "Tie off");
+
+  private boolean finished() {
+    return "done".equals(page.locator("nav ol button[aria-current=page]").getAttribute("data-state"));
+  }
+
+  /** All that tells one press from the next. */
+  private String picture() {
+    return page.locator("main h1").textContent() + (main().count() == 0 ? "" : main().isEnabled() + main().textContent())
+        + page.locator("main nav button[aria-current]").allTextContents();
+  }
+
+  private void pressMain() {
+    String before = picture();
+    if (!enterValue()) {
+      String text = main().textContent();
+      key(text.startsWith("Go to") ? "g" : text.startsWith("Below") ? "b" : "Space");
+    }
+    page.waitForCondition(() -> !picture().equals(before), new Page.WaitForConditionOptions().setTimeout(PATIENCE_MS));
+  }
+
+  /** Two people do all of a stage, each what is theirs, until it is done or one of them has come to a heading. */
+  static void together(Crew a, Crew b, String stage, String until) {
+    a.stage(stage);
+    b.stage(stage);
+    while (!a.finished() && !a.page.locator("main h1").textContent().equals(until)) {
+      a.page.waitForCondition(() -> a.ready(stage) || b.ready(stage) || a.finished(), new Page.WaitForConditionOptions().setTimeout(PATIENCE_MS));
+      for (Crew c : List.of(a, b)) {
+        if (c.ready(stage) && !c.page.locator("main h1").textContent().equals(until)) {
+          c.pressMain();
+        }
+      }
+    }
   }
 
   /** Presses a key, a press a step, until the step wanted is at hand. */

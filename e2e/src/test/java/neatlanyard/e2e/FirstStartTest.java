@@ -33,14 +33,10 @@ public class FirstStartTest {
       choosePassword(admin, given.group(1), "ropes-and-slips-1");
       assertThat(admin.page.getByText("No flights yet")).isVisible();
       link(admin, "Desk").click();
-      bring(admin, "Procedure pack", faulty());
-      assertThat(admin.page.getByText("There is no station or panel 'nowhere'").first()).isVisible();
-      admin.picture("desk-faults-day");
       bring(admin, "Fleet", Application.ROOT.resolve("demo/fleet.yaml"));
-      assertThat(admin.page.getByText("Fleet brought in. Ternholm Air Link: 3 tails, 5 airfields, 8 people.")).isVisible();
-      String hers = admin.page.locator("tr", new Page.LocatorOptions().setHasText("Wren Adeyo")).locator("code").first().textContent();
-      bring(admin, "Procedure pack", Application.ROOT.resolve("demo/packs/dovrin-46.yaml"));
-      assertThat(admin.page.getByText("Procedure pack brought in. Dovrin 46")).isVisible();
+      assertThat(admin.page.getByText("Fleet brought in. Ternholm Air Link: 5 tails, 5 airfields, 8 people.")).isVisible();
+      String hers = given(admin, "Wren Adeyo");
+      publish(browser, app, given(admin, "Bas Orrin"), given(admin, "Mette Rand"));
       bring(admin, "Flights", Application.ROOT.resolve("demo/flights.yaml"));
       assertThat(admin.page.getByText("Flights brought in. 3 flights.")).isVisible();
 
@@ -60,6 +56,33 @@ public class FirstStartTest {
       wren.button("Cut the card").click();
       assertThat(wren.page.getByText("steps today")).isVisible();
     }
+  }
+
+  private static String given(Crew admin, String name) {
+    return admin.page.locator("tr", new Page.LocatorOptions().setHasText(name)).locator("code").first().textContent();
+  }
+
+  /** Fleet standards bring in a pack, somebody else checks it, and fleet standards publish it. */
+  private static void publish(Browser browser, Application app, String his, String hers) throws IOException {
+    Crew orrin = Crew.at(browser, app, ColorScheme.LIGHT);
+    signIn(orrin, "orrin", his);
+    choosePassword(orrin, his, "line-and-below-again");
+    link(orrin, "Procedures").click();
+    bring(orrin, "Bring in a pack", faulty());
+    assertThat(orrin.page.getByText("There is no station or panel 'nowhere'").first()).isVisible();
+    bring(orrin, "Bring in a pack", Application.ROOT.resolve("demo/packs/dovrin-46.yaml"));
+    assertThat(orrin.page.getByText("Brought in as a draft. Dovrin 46")).isVisible();
+    Crew rand = Crew.at(browser, app, ColorScheme.LIGHT);
+    signIn(rand, "rand", hers);
+    choosePassword(rand, hers, "second-look-again");
+    link(rand, "Procedures").click();
+    rand.page.getByText("to be checked by a second person").click();
+    rand.button("I have checked it").click();
+    assertThat(rand.page.getByText("checked by Mette Rand")).isVisible();
+    orrin.page.reload();
+    orrin.page.getByText("checked by Mette Rand").click();
+    orrin.button("Publish").click();
+    assertThat(orrin.page.getByText("in force", new Page.GetByTextOptions().setExact(true)).first()).isVisible();
   }
 
   private static Locator link(Crew crew, String name) {

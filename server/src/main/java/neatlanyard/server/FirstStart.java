@@ -3,8 +3,6 @@ package neatlanyard.server;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.List;
-import java.util.stream.Stream;
 import neatlanyard.core.fleet.Accounts;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Fleet;
@@ -13,7 +11,7 @@ import neatlanyard.core.fleet.Role;
 import neatlanyard.server.fleet.DemoSignIns;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.SignIns;
-import neatlanyard.server.sop.PackDesk;
+import neatlanyard.server.sop.DemoRevisions;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
@@ -28,19 +26,19 @@ class FirstStart implements ApplicationRunner {
   private final Accounts accounts;
   private final Flights flights;
   private final FleetDesk fleet;
-  private final PackDesk packs;
+  private final DemoRevisions revisions;
   private final SignIns signIns;
   private final DemoSignIns demo;
   private final WebServerApplicationContext server;
 
   FirstStart(
-      Settings settings, Accounts accounts, Flights flights, FleetDesk fleet, PackDesk packs, SignIns signIns,
+      Settings settings, Accounts accounts, Flights flights, FleetDesk fleet, DemoRevisions revisions, SignIns signIns,
       DemoSignIns demo, WebServerApplicationContext server) {
     this.settings = settings;
     this.accounts = accounts;
     this.flights = flights;
     this.fleet = fleet;
-    this.packs = packs;
+    this.revisions = revisions;
     this.signIns = signIns;
     this.demo = demo;
     this.server = server;
@@ -68,12 +66,7 @@ class FirstStart implements ApplicationRunner {
     if (fleet.fleet().equals(Fleet.NONE)) {
       fleet.bringInFleet(Files.readString(folder.resolve("fleet.yaml")), DEMO);
     }
-    try (Stream<Path> files = Files.list(folder.resolve("packs"))) {
-      List<Path> sorted = files.filter(f -> f.toString().endsWith(".yaml")).sorted().toList();
-      for (Path pack : sorted) {
-        packs.bringIn(Files.readString(pack), DEMO);
-      }
-    }
+    revisions.load(folder);
     if (flights.all().isEmpty()) {
       fleet.bringInFlights(Files.readString(folder.resolve("flights.yaml")));
     }

@@ -7,14 +7,18 @@ import java.time.InstantSource;
 import java.util.HexFormat;
 import neatlanyard.core.departure.DepartureLog;
 import neatlanyard.core.fleet.Accounts;
+import neatlanyard.core.fleet.FleetTexts;
 import neatlanyard.core.fleet.Flights;
-import neatlanyard.core.sop.Library;
+import neatlanyard.core.sop.FeedbackAnswers;
+import neatlanyard.core.sop.Revisions;
 import neatlanyard.store.db.Database;
 import neatlanyard.store.db.OwnSettings;
 import neatlanyard.store.departure.StoredDepartureLog;
 import neatlanyard.store.fleet.StoredAccounts;
+import neatlanyard.store.fleet.StoredFleetTexts;
 import neatlanyard.store.fleet.StoredFlights;
-import neatlanyard.store.sop.StoredLibrary;
+import neatlanyard.store.sop.StoredFeedbackAnswers;
+import neatlanyard.store.sop.StoredRevisions;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
@@ -44,8 +48,18 @@ class Wiring {
   }
 
   @Bean
-  Library library(Database db) {
-    return new StoredLibrary(db);
+  FleetTexts fleetTexts(Database db) {
+    return new StoredFleetTexts(db);
+  }
+
+  @Bean
+  Revisions revisions(Database db) {
+    return new StoredRevisions(db);
+  }
+
+  @Bean
+  FeedbackAnswers feedbackAnswers(Database db) {
+    return new StoredFeedbackAnswers(db);
   }
 
   @Bean

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Role;
 import neatlanyard.server.Http.Answer;
@@ -73,7 +75,7 @@ public class FirstStartTest extends AbstractTestNGSpringContextTests {
     Http wren = Http.in(port, "adeyo", adeyo.path("password").asString());
     assertThat(wren.post("/api/session/password", change(adeyo.path("password").asString(), "north-slip-24")).status()).isEqualTo(200);
     assertThat(wren.post("/api/departures/today-14/open", "{}").json().path("detail").asString())
-        .isEqualTo("There is no pack for the type dovrin-46 yet; fleet standards bring one in.");
+        .isEqualTo("No pack for the type dovrin-46 holds on %s; fleet standards publish one.".formatted(LocalDate.now(ZoneOffset.UTC)));
     assertThat(wren.get("/api/accounts").code()).isEqualTo("not-your-role");
     String again = admin.post("/api/accounts/adeyo/one-time-password", "{}").json().path("password").asString();
     assertThat(Http.in(port, "adeyo", again).get("/api/departures").code()).isEqualTo("must-change");
@@ -84,11 +86,25 @@ public class FirstStartTest extends AbstractTestNGSpringContextTests {
   @Test(dependsOnMethods = "a_one_time_password_opens_nothing_but_its_own_change")
   public void without_the_demo_nothing_simulated_answers() throws IOException {
     Http admin = Http.in(port, "administrator", "long-enough-1");
-    assertThat(admin.text("/api/packs", Files.readString(ROOT.resolve("demo/packs/dovrin-46.yaml"))).status()).isEqualTo(200);
+    String pack = Files.readString(ROOT.resolve("demo/packs/dovrin-46.yaml"));
+    assertThat(admin.text("/api/packs", pack).code()).as("an administrator draws up no packs").isEqualTo("not-your-role");
+    Http orrin = anew(admin, "orrin");
+    assertThat(orrin.text("/api/packs", pack).status()).isEqualTo(200);
+    assertThat(anew(admin, "rand").post("/api/packs/dovrin-46/2026-11/check", "{}").status()).isEqualTo(200);
+    String today = "{\"effective\":\"%s\"}".formatted(LocalDate.now(ZoneOffset.UTC));
+    assertThat(orrin.post("/api/packs/dovrin-46/2026-11/publish", today).json().path("state").asString()).isEqualTo("in force");
     String password = admin.post("/api/accounts/marsk/one-time-password", "{}").json().path("password").asString();
     Http ida = Http.in(port, "marsk", password);
     ida.post("/api/session/password", change(password, "bare-cord-11"));
     assertThat(ida.post("/api/departures/today-14/open", "{}").status()).isEqualTo(200);
     assertThat(ida.get("/api/departures/today-14/report").json().path("detail").asString()).contains("type it over");
+  }
+
+  /** Somebody with a one-time password that they have changed. */
+  private Http anew(Http admin, String who) {
+    String password = admin.post("/api/accounts/%s/one-time-password".formatted(who), "{}").json().path("password").asString();
+    Http http = Http.in(port, who, password);
+    assertThat(http.post("/api/session/password", change(password, who + "-long-enough")).status()).isEqualTo(200);
+    return http;
   }
 }

@@ -52,6 +52,10 @@ final class Http {
     return send(HttpRequest.newBuilder(URI.create(base + path)).GET().build());
   }
 
+  Answer delete(String path) {
+    return send(HttpRequest.newBuilder(URI.create(base + path)).header("X-XSRF-TOKEN", token()).DELETE().build());
+  }
+
   Answer post(String path, String json) {
     return post(path, json, "application/json", token());
   }

@@ -2,6 +2,8 @@ package neatlanyard.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.entry;
+import static org.assertj.core.api.Assertions.tuple;
 
 import java.io.IOException;
 import java.nio.file.Files;
@@ -11,6 +13,7 @@ import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.Statement;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -20,19 +23,25 @@ import neatlanyard.core.departure.DepartureLog.Kept;
 import neatlanyard.core.fleet.Accounts.Account;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.CrewId;
+import neatlanyard.core.fleet.FleetTexts.FleetText;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.fleet.FlightId;
 import neatlanyard.core.fleet.Role;
 import neatlanyard.core.fleet.Rostered;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.fleet.TailId;
-import neatlanyard.core.sop.Library;
+import neatlanyard.core.sop.FeedbackAnswers.Answer;
+import neatlanyard.core.sop.PackId;
+import neatlanyard.core.sop.Revision;
+import neatlanyard.core.sop.Revision.Signed;
 import neatlanyard.store.db.Database;
 import neatlanyard.store.db.OwnSettings;
 import neatlanyard.store.departure.StoredDepartureLog;
 import neatlanyard.store.fleet.StoredAccounts;
+import neatlanyard.store.fleet.StoredFleetTexts;
 import neatlanyard.store.fleet.StoredFlights;
-import neatlanyard.store.sop.StoredLibrary;
+import neatlanyard.store.sop.StoredFeedbackAnswers;
+import neatlanyard.store.sop.StoredRevisions;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.Test;
@@ -104,20 +113,70 @@ public class StoreTest {
     assertThat(new StoredAccounts(db).find(new CrewId("nobody"))).isEmpty();
   }
 
+  private static Signed by(String who) {
+    return new Signed(new CrewId(who), AT);
+  }
+
+  private static Revision draft(String name) {
+    return new Revision(new PackId("pack"), name, "text", "sha", 1, by("orrin"), Optional.empty(), Optional.empty(), Optional.empty());
+  }
+
   @Test
-  public void a_revision_is_never_edited() {
-    StoredLibrary library = new StoredLibrary(db);
-    Library.Document one = new Library.Document(Library.Kind.PACK, "p", "1", "sha", "text", new CrewId("orrin"), AT);
-    library.keep(one);
-    library.keep(one);
-    assertThatThrownBy(() -> library.keep(
-        new Library.Document(Library.Kind.PACK, "p", "1", "other", "other text", new CrewId("orrin"), AT)))
-        .hasMessageContaining("a revision is never edited");
-    library.keep(new Library.Document(Library.Kind.PACK, "p", "2", "sha2", "text2", new CrewId("orrin"), AT.plusSeconds(1)));
+  public void a_draft_is_saved_over_only_from_the_edition_that_is_there() {
+    StoredRevisions revisions = new StoredRevisions(db);
+    assertThat(revisions.keep(draft("1"), 0)).isTrue();
+    assertThat(revisions.keep(draft("1"), 0)).as("another who did not know of it").isFalse();
+    Revision second = draft("1").saved("text2", "sha2", by("orrin"));
+    assertThat(revisions.keep(second, 1)).isTrue();
+    assertThat(revisions.keep(draft("1").saved("text3", "sha3", by("rand")), 1)).as("made from the first edition").isFalse();
     again();
-    assertThat(new StoredLibrary(db).all(Library.Kind.PACK)).extracting(Library.Document::revision).containsExactly("2", "1");
-    assertThat(new StoredLibrary(db).find(Library.Kind.PACK, "p", "1")).contains(one);
-    assertThat(new StoredLibrary(db).all(Library.Kind.FLEET)).isEmpty();
+    assertThat(new StoredRevisions(db).find(new PackId("pack"), "1")).contains(second);
+  }
+
+  @Test
+  public void what_is_published_stays_whoever_asks() {
+    StoredRevisions revisions = new StoredRevisions(db);
+    Revision published = draft("1").checked(by("rand")).published(by("orrin"), LocalDate.of(2027, 1, 14));
+    revisions.keep(draft("1"), 0);
+    assertThat(revisions.keep(published, 1)).isTrue();
+    assertThat(revisions.keep(published.saved("x", "y", by("orrin")), 1)).isFalse();
+    assertThat(revisions.discard(new PackId("pack"), "1")).isFalse();
+    assertThatThrownBy(() -> db.write(sql -> sql.execute("update revision set content = 'x'"))).hasMessageContaining("never changed");
+    assertThatThrownBy(() -> db.write(sql -> sql.execute("delete from revision"))).hasMessageContaining("never deleted");
+    revisions.acknowledge(new PackId("pack"), "1", by("adeyo"));
+    revisions.acknowledge(new PackId("pack"), "1", new Signed(new CrewId("adeyo"), AT.plusSeconds(9)));
+    again();
+    StoredRevisions later = new StoredRevisions(db);
+    assertThat(later.all()).containsExactly(published);
+    assertThat(later.readers(new PackId("pack"), "1")).as("the first time counts").containsExactly(by("adeyo"));
+    assertThat(later.acknowledged(new PackId("pack"), new CrewId("adeyo"))).containsExactly("1");
+    assertThat(later.keep(draft("2"), 0) && later.discard(new PackId("pack"), "2")).isTrue();
+  }
+
+  @Test
+  public void what_does_not_fit_is_found_among_all_logs_and_its_answer_kept() throws Exception {
+    new StoredFlights(db).add(List.of(flight("a"), flight("b")));
+    try (StoredDepartureLog log = new StoredDepartureLog(db)) {
+      UUID said = new UUID(0x7001L, 1);
+      Kept kept = new Kept(2, said, "{\"kind\":\"does-not-fit\"}", "hash");
+      log.append(new FlightId("a"), new Kept(1, new UUID(0x7000L, 1), "{\"kind\":\"step-done\"}", "h")).toCompletableFuture().join();
+      log.append(new FlightId("b"), kept).toCompletableFuture().join();
+      assertThat(log.doesNotFit()).extracting(f -> f.departure().value(), f -> f.entry()).containsExactly(tuple("b", kept));
+      StoredFeedbackAnswers answers = new StoredFeedbackAnswers(db);
+      answers.keep(said, new Answer("Thank you", by("orrin")));
+      answers.keep(said, new Answer("Mended in the next revision", by("orrin")));
+      assertThat(answers.all()).containsExactly(entry(said, new Answer("Mended in the next revision", by("orrin"))));
+    }
+  }
+
+  @Test
+  public void the_fleet_brought_in_last_holds() {
+    StoredFleetTexts texts = new StoredFleetTexts(db);
+    assertThat(texts.latest()).isEmpty();
+    texts.keep(new FleetText("Ternholm Air Link", "sha", "one", new CrewId("orrin"), AT));
+    texts.keep(new FleetText("Ternholm Air Link", "sha2", "two", new CrewId("orrin"), AT));
+    again();
+    assertThat(new StoredFleetTexts(db).latest()).get().extracting(FleetText::text).isEqualTo("two");
   }
 
   @Test

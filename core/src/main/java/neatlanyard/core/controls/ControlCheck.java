@@ -6,13 +6,16 @@ import static neatlanyard.core.controls.Judgement.Criterion.FULL_TRAVEL;
 import static neatlanyard.core.controls.Judgement.Criterion.INPUT_FULL;
 import static neatlanyard.core.controls.Judgement.Criterion.INPUT_HELD;
 import static neatlanyard.core.controls.Judgement.Criterion.NEUTRAL;
+import static neatlanyard.core.controls.Judgement.Criterion.ORDER;
 import static neatlanyard.core.controls.Judgement.Criterion.SENSE;
 import static neatlanyard.core.controls.Judgement.Criterion.SPOILER_IN;
 import static neatlanyard.core.controls.Judgement.Criterion.SPOILER_OUT;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
+import java.util.stream.Collectors;
 import neatlanyard.core.controls.ControlSpec.Spoiler;
 import neatlanyard.core.controls.ControlSpec.Surface;
 import neatlanyard.core.controls.Judgement.Criterion;
@@ -45,10 +48,22 @@ public final class ControlCheck {
     this.trace = trace;
   }
 
-  /** Judges a trace against a type's limits. Each criterion appears in the answer, passed or not. */
+  /** Judges a trace whose axes may come in any order, see {@link #judge(ControlSpec, List, Trace)}. */
   public static Judgement judge(ControlSpec spec, Trace trace) {
+    return judge(spec, List.of(), trace);
+  }
+
+  /**
+   * Judges a trace against a type's limits. Each criterion appears in the answer, passed or not.
+   *
+   * @param order in which the axes are moved; empty where the fleet leaves it free
+   */
+  public static Judgement judge(ControlSpec spec, List<Axis> order, Trace trace) {
     ControlCheck check = new ControlCheck(spec, trace);
     check.data();
+    if (!order.isEmpty()) {
+      check.order(order);
+    }
     for (Axis axis : Axis.values()) {
       check.input(axis);
       spec.surfaces().stream().filter(s -> s.axis() == axis).forEach(check::surface);
@@ -64,6 +79,28 @@ public final class ControlCheck {
     boolean whole = gap <= LONGEST_GAP_S;
     add(Axis.PITCH, "Data", DATA, whole, gap, LONGEST_GAP_S, "s",
         whole ? "The data has no gap." : "The data has a gap of %.2f s; make the check again.".formatted(gap));
+  }
+
+  private void order(List<Axis> wanted) {
+    List<Axis> moved = wanted.stream().sorted(Comparator.comparingInt(this::firstMoved)).toList();
+    boolean right = moved.equals(wanted);
+    String as = wanted.stream().map(ControlCheck::lower).collect(Collectors.joining(", "));
+    add(wanted.getFirst(), "Order", ORDER, right, 0, 0, "",
+        right
+            ? "Moved in the fleet's order: %s.".formatted(as)
+            : "Moved in the order %s; this fleet's is %s.".formatted(
+                moved.stream().map(ControlCheck::lower).collect(Collectors.joining(", ")), as));
+  }
+
+  /** The first sample in which an axis is clearly moved; behind the last one when it never is. */
+  private int firstMoved(Axis axis) {
+    double[] input = trace.input(axis);
+    for (int i = 0; i < input.length; i++) {
+      if (Math.abs(input[i]) >= CLEARLY_MOVED_PCT) {
+        return i;
+      }
+    }
+    return input.length;
   }
 
   private void input(Axis axis) {

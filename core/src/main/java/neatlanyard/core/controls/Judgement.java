@@ -11,6 +11,7 @@ public record Judgement(List<Finding> findings) {
   /** What is judged. */
   public enum Criterion {
     DATA,
+    ORDER,
     INPUT_FULL,
     INPUT_HELD,
     SENSE,

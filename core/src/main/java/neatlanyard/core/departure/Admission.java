@@ -7,11 +7,13 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import neatlanyard.core.fleet.CrewId;
+import neatlanyard.core.fleet.Refusal;
 import neatlanyard.core.fleet.Rostered;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.lanyard.Tag;
 import neatlanyard.core.sop.Card;
 import neatlanyard.core.sop.Card.Item;
+import neatlanyard.core.sop.Measure;
 import neatlanyard.core.sop.Procedure;
 import neatlanyard.core.sop.StepId;
 
@@ -19,6 +21,8 @@ import neatlanyard.core.sop.StepId;
 public final class Admission {
   /** Longest reason or note, in characters. */
   public static final int MOST_WORDS = 2_000;
+
+  private static final double MOST_VALUE = 1e6;
 
   private final Departure now;
   private final CrewId by;
@@ -48,7 +52,9 @@ public final class Admission {
     }
     return switch (event) {
       case Event.DaySet e -> Optional.empty();
-      case Event.StepDone e -> done(e.step());
+      case Event.StepDone e -> done(e.step()).or(() -> wantsValue(e.step()));
+      case Event.Measured e -> done(e.step()).or(() -> within(e));
+      case Event.DoesNotFit e -> known(e.step()).or(() -> words("note", e.words()));
       case Event.StepNotToday e -> own(e.step())
           .or(() -> words("reason", e.reason()))
           .or(() -> notStopped(e.step()))
@@ -110,6 +116,31 @@ public final class Admission {
 
   private Optional<Refusal> done(StepId step) {
     return own(step).or(() -> needs(step)).or(() -> notStopped(step)).or(() -> inOrder(step)).or(() -> undecided(step));
+  }
+
+  private Optional<Refusal> wantsValue(StepId step) {
+    return item(step).step().measures().flatMap(m -> no("value-wanted",
+        "%s wants a value: %s.".formatted(item(step).step().challenge(), m.quantity().name().toLowerCase(Locale.ROOT)),
+        "Read it and enter it."));
+  }
+
+  private Optional<Refusal> within(Event.Measured e) {
+    Optional<Measure> measure = item(e.step()).step().measures();
+    if (measure.isEmpty()) {
+      return no("no-value", "%s measures nothing.".formatted(item(e.step()).step().challenge()), "Answer it without a value.");
+    }
+    if (!(Math.abs(e.value()) <= MOST_VALUE)) {
+      return no("not-a-value", "%s is not a value anybody reads.".formatted(e.value()), "Enter what is shown.");
+    }
+    return measure.get().against(e.value())
+        .flatMap(why -> no("out-of-limits", "%s.".formatted(why), "Read it again; if it is so, raise a find with the value."));
+  }
+
+  /** A step that does not fit may be one that today's card leaves out. */
+  private Optional<Refusal> known(StepId step) {
+    return now.pack().step(step).isPresent()
+        ? Optional.empty()
+        : no("no-such-step", "The pack has no step '%s'.".formatted(step), "Reload the departure.");
   }
 
   private Optional<Refusal> needs(StepId step) {

@@ -10,8 +10,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
+import java.util.function.Predicate;
 import neatlanyard.core.departure.Event.ControlsChecked;
 import neatlanyard.core.departure.Event.Opened;
 import neatlanyard.core.departure.Event.TiedOff;
@@ -22,9 +22,16 @@ import neatlanyard.core.lanyard.Deed;
 import neatlanyard.core.lanyard.Tag;
 import neatlanyard.core.sop.Card;
 import neatlanyard.core.sop.Card.Item;
+import neatlanyard.core.sop.Day;
+import neatlanyard.core.sop.Matter;
+import neatlanyard.core.sop.Measure;
 import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.Procedure;
 import neatlanyard.core.sop.ProcedureId;
+import neatlanyard.core.sop.Quantity;
+import neatlanyard.core.sop.QuantityId;
+import neatlanyard.core.sop.Situation;
+import neatlanyard.core.sop.Step;
 import neatlanyard.core.sop.StepId;
 
 /**
@@ -43,6 +50,7 @@ public final class Departure {
   private long cardNumber;
   private final Map<Seat, CrewId> seats;
   private final Map<StepId, List<Mark>> marks;
+  private final Map<QuantityId, Double> measured;
   private final Map<UUID, Find> finds;
   private final Map<ProcedureId, Said<Event.ChecklistStopped>> stopped;
   private Optional<Said<ControlsChecked>> controls = Optional.empty();
@@ -54,6 +62,7 @@ public final class Departure {
     this.lastNumber = 1;
     this.seats = new EnumMap<>(Seat.class);
     this.marks = new HashMap<>();
+    this.measured = new HashMap<>();
     this.finds = new LinkedHashMap<>();
     this.stopped = new LinkedHashMap<>();
   }
@@ -66,6 +75,7 @@ public final class Departure {
     this.cardNumber = before.cardNumber;
     this.seats = new EnumMap<>(before.seats);
     this.marks = new HashMap<>(before.marks);
+    this.measured = new HashMap<>(before.measured);
     this.finds = new LinkedHashMap<>(before.finds);
     this.stopped = new LinkedHashMap<>(before.stopped);
     this.controls = before.controls;
@@ -109,12 +119,16 @@ public final class Departure {
       case Opened again -> throw new IllegalArgumentException("Opened twice: " + again.flight().number());
       case Event.SeatTaken e -> seats.put(e.seat(), entry.by());
       case Event.DaySet e -> {
-        card = Optional.of(Card.cut(pack, opened.tail(), opened.flight().flyingSeat(), e.day()));
-        cardNumber = entry.number();
+        cut(e.day(), entry.number());
       }
+      case Event.Measured e -> measured(e, entry);
+      case Event.DoesNotFit e -> { }
       case Event.StepDone e -> mark(e.step(), markOf(entry, Mark.Outcome.DONE, "", Optional.empty()));
       case Event.StepNotToday e -> mark(e.step(), markOf(entry, Mark.Outcome.NOT_TODAY, e.reason(), Optional.empty()));
-      case Event.StepUndone e -> unmark(e.step(), m -> m.by().equals(entry.by()));
+      case Event.StepUndone e -> {
+        unmark(e.step(), m -> m.by().equals(entry.by()));
+        forget(e.step(), entry.number());
+      }
       case Event.FindRaised e -> {
         finds.put(e.find(), new Find(e.find(), e.step(), e.note(), entry.by(), entry.at(), entry.number(), Optional.empty()));
         mark(e.step(), markOf(entry, Mark.Outcome.FIND, e.note(), Optional.of(e.find())));
@@ -130,6 +144,31 @@ public final class Departure {
     }
   }
 
+  private void cut(Day day, long number) {
+    Situation now = new Situation(opened.tail(), opened.flight().from(), opened.flight().to(), day, measured);
+    card = Optional.of(Card.cut(pack, opened.flight().flyingSeat(), now));
+    cardNumber = number;
+  }
+
+  /** A value marks its step as done, and the card is cut again: a condition may ask for it. */
+  private void measured(Event.Measured e, Entry entry) {
+    Optional<Measure> measure = pack.step(e.step()).flatMap(Step::measures);
+    if (measure.isPresent()) {
+      Quantity quantity = measure.get().quantity();
+      measured.put(quantity.id(), e.value());
+      mark(e.step(), markOf(entry, Mark.Outcome.DONE, quantity.unit().words(e.value()), Optional.empty()));
+      card.ifPresent(c -> cut(c.day(), entry.number()));
+    }
+  }
+
+  /** A value that was taken back is not there any more, for conditions too. */
+  private void forget(StepId step, long number) {
+    boolean gone = pack.step(step).flatMap(Step::measures).map(m -> measured.remove(m.quantity().id())).isPresent();
+    if (gone) {
+      card.ifPresent(c -> cut(c.day(), number));
+    }
+  }
+
   private static Mark markOf(Entry entry, Mark.Outcome outcome, String words, Optional<UUID> find) {
     return new Mark(outcome, entry.by(), entry.seat(), entry.device(), entry.at(), entry.number(), words, find);
   }
@@ -141,16 +180,21 @@ public final class Departure {
     marks.put(step, List.copyOf(now));
   }
 
-  private void unmark(StepId step, java.util.function.Predicate<Mark> whose) {
+  private void unmark(StepId step, Predicate<Mark> whose) {
     marks.computeIfPresent(step, (s, now) -> now.stream().filter(whose.negate()).toList());
   }
 
-  /** Goes on one item back: the last one answered is asked again, as both may have lost the place. */
+  /** Goes on by the fleet's school: one item back, as both may have lost the place, or where it stopped, or anew. */
   private void resume(ProcedureId checklist) {
     stopped.remove(checklist);
-    part(checklist)
-        .flatMap(p -> p.items().stream().filter(i -> said(i) == Status.DONE).reduce((a, b) -> b))
-        .ifPresent(last -> unmark(last.step().id(), m -> true));
+    List<Item> done = part(checklist).stream()
+        .flatMap(p -> p.items().stream()).filter(i -> said(i) == Status.DONE).toList();
+    List<Item> again = switch (pack.policy().of(Matter.RESUMING)) {
+      case GO_ON -> List.of();
+      case START_AGAIN -> done;
+      default -> done.subList(Math.max(0, done.size() - 1), done.size());
+    };
+    again.forEach(i -> unmark(i.step().id(), m -> true));
   }
 
   public Pack pack() {
@@ -229,8 +273,8 @@ public final class Departure {
   }
 
   private static boolean answered(Item item, List<Mark> said) {
-    Set<Seat> seats = item.seats();
-    return seats.stream().allMatch(s -> said.stream().anyMatch(m -> m.seat().filter(s::equals).isPresent()));
+    Predicate<Seat> answered = s -> said.stream().anyMatch(m -> m.seat().filter(s::equals).isPresent());
+    return item.any() ? item.seats().stream().anyMatch(answered) : item.seats().stream().allMatch(answered);
   }
 
   /** The steps that somebody did or found something at, in the order of the card. */
@@ -247,7 +291,7 @@ public final class Departure {
   }
 
   List<Item> items() {
-    return card.stream().flatMap(c -> c.parts().stream()).flatMap(p -> p.items().stream()).toList();
+    return card.map(Card::items).orElse(List.of());
   }
 
   /** The tags that hang now. */

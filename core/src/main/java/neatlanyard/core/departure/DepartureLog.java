@@ -24,6 +24,12 @@ public interface DepartureLog {
   /** The whole log by number; empty when the departure was never opened. */
   List<Kept> read(FlightId departure);
 
+  /** An entry with the departure it is of. */
+  record Found(FlightId departure, Kept entry) {}
+
+  /** What crews said does not fit, in every departure, the newest first. */
+  List<Found> doesNotFit();
+
   /** Keeps a control trace under its SHA-256; keeping it again changes nothing. */
   void keepTrace(FlightId departure, String sha256, String csv);
 

@@ -39,6 +39,12 @@ public sealed interface Event {
   /** A step is not done today, for a reason. */
   record StepNotToday(StepId step, String reason) implements Event {}
 
+  /** A value is read and entered; within its limits the step is done. @param value in the quantity's unit */
+  record Measured(StepId step, double value) implements Event {}
+
+  /** A step does not fit this tail, this day or the work as it is; goes to fleet standards. */
+  record DoesNotFit(StepId step, String words) implements Event {}
+
   /** Somebody takes back what they said of a step. */
   record StepUndone(StepId step) implements Event {}
 

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Optional;
 
 /** An operator's airfields, tails and crew. */
-public record Fleet(String operator, List<Airfield> airfields, List<Tail> tails, List<CrewMember> crew) {
+public record Fleet(String operator, List<Airfield> airfields, List<Registered> tails, List<CrewMember> crew) {
   public static final Fleet NONE = new Fleet("", List.of(), List.of(), List.of());
 
   public Fleet {
@@ -17,7 +17,7 @@ public record Fleet(String operator, List<Airfield> airfields, List<Tail> tails,
     return airfields.stream().filter(a -> a.id().equals(id)).findFirst();
   }
 
-  public Optional<Tail> tail(TailId id) {
+  public Optional<Registered> tail(TailId id) {
     return tails.stream().filter(t -> t.id().equals(id)).findFirst();
   }
 

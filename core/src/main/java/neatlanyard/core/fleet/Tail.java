@@ -1,9 +1,14 @@
 package neatlanyard.core.fleet;
 
+import java.util.Optional;
 import java.util.Set;
 
-/** One aircraft: its registration, its type and what it has fitted beyond the type's standard. */
-public record Tail(TailId id, TypeId type, Set<Equipment> equipment) {
+/**
+ * One aircraft as a pack knows it.
+ *
+ * @param equipment all it has fitted, by its sub-type and by itself
+ */
+public record Tail(TailId id, TypeId type, Optional<SubTypeId> subType, Set<Equipment> equipment) {
   public Tail {
     equipment = Set.copyOf(equipment);
   }

@@ -1,13 +1,14 @@
 package neatlanyard.core.sop;
 
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import neatlanyard.core.fleet.Seat;
-import neatlanyard.core.fleet.Tail;
 
 /** What the pack says for this tail, these seats and this day, with the reason for each step put in or left out. */
 public final class Card {
@@ -22,9 +23,10 @@ public final class Card {
    * One step of the card.
    *
    * @param seats who must answer; never empty
+   * @param any whether one of the seats is enough
    * @param added why it is on today's card; empty for a step that always is
    */
-  public record Item(Step step, Procedure procedure, Set<Seat> seats, String added) {
+  public record Item(Step step, Procedure procedure, Set<Seat> seats, boolean any, String added) {
     public Item {
       seats = Set.copyOf(seats);
     }
@@ -49,15 +51,20 @@ public final class Card {
   }
 
   /** Cuts the card. A procedure of which nothing is left is not on it. */
-  public static Card cut(Pack pack, Tail tail, Seat flying, Day day) {
+  public static Card cut(Pack pack, Seat flying, Situation now) {
     List<Part> parts = new ArrayList<>();
     List<LeftOut> leftOut = new ArrayList<>();
+    Map<PlaceId, Place> places = new HashMap<>();
+    pack.places().forEach(p -> places.put(p.id(), p));
+    Place nowhere = new Place(new PlaceId("x"), "", 0, 0, 0, 0, Seat.LEFT, false);
     for (Procedure procedure : pack.procedures()) {
       List<Item> items = new ArrayList<>();
-      for (Step step : procedure.steps()) {
-        Condition.Answer answer = step.when().ask(tail.equipment(), day);
+      List<Step> steps = procedure.kind() == Procedure.Kind.WALKAROUND ? Route.walked(pack, procedure.steps()) : procedure.steps();
+      for (Step step : steps) {
+        Condition.Answer answer = ask(pack.policy(), procedure, step, now);
         if (answer.holds()) {
-          items.add(new Item(step, procedure, step.owner().seats(flying), answer.words()));
+          Owner.Answering who = step.owner().answering(flying, pack.policy(), places.getOrDefault(step.place(), nowhere));
+          items.add(new Item(step, procedure, who.seats(), who.any(), answer.words()));
         } else {
           leftOut.add(new LeftOut(step, procedure, answer.words()));
         }
@@ -66,7 +73,35 @@ public final class Card {
         parts.add(new Part(procedure, items));
       }
     }
-    return new Card(pack, day, parts, leftOut);
+    return new Card(pack, now.day(), parts, leftOut);
+  }
+
+  /** The step's own condition; for tests, also the fleet's school of when they are made. */
+  private static Condition.Answer ask(Policy policy, Procedure procedure, Step step, Situation now) {
+    Condition.Answer own = step.when().ask(policy, now);
+    if (procedure.kind() != Procedure.Kind.TEST || step.critical()) {
+      return own;
+    }
+    return switch (policy.of(Matter.TESTS)) {
+      case EVERY_TIME -> own.holds() || !step.when().ask(policy, first(now)).holds()
+          ? own
+          : new Condition.Answer(true, List.of("every test is made each time"));
+      case FIRST_FLIGHT_ONLY -> own.holds() && !now.day().is(Circumstance.FIRST_FLIGHT)
+          ? new Condition.Answer(false, List.of("tests are made on the first flight of the day"))
+          : own;
+      case UNALERTED_ONLY -> own.holds() && step.alerted()
+          ? new Condition.Answer(false, List.of("alerting would show it"))
+          : own;
+      default -> own;
+    };
+  }
+
+  private static Situation first(Situation now) {
+    Set<Circumstance> more = new HashSet<>(now.day().circumstances());
+    more.add(Circumstance.FIRST_FLIGHT);
+    more.add(Circumstance.CREW_CHANGE);
+    Day day = new Day(now.day().report(), now.day().simulatedReport(), now.day().dark(), more);
+    return new Situation(now.tail(), now.from(), now.to(), day, now.measured());
   }
 
   public Pack pack() {
@@ -87,6 +122,16 @@ public final class Card {
 
   public Optional<Item> item(StepId id) {
     return Optional.ofNullable(items.get(id));
+  }
+
+  /** Why a step is left out; empty when it is on the card or not in the pack. */
+  public String whyLeftOut(StepId id) {
+    return leftOut.stream().filter(l -> l.step().id().equals(id)).map(LeftOut::why).findFirst().orElse("");
+  }
+
+  /** Every step of it, in order. */
+  public List<Item> items() {
+    return List.copyOf(items.values());
   }
 
   public Optional<Part> part(ProcedureId id) {

@@ -2,14 +2,10 @@ package neatlanyard.core.sop;
 
 import java.util.List;
 
-/**
- * The type seen from above, in metres; x to the right of the centre line, y back from the nose.
- *
- * @param propellers discs to keep clear of; empty for a type without
- */
-public record Planform(double lengthM, double fuselageWidthM, Aerofoil wing, Aerofoil tailplane, List<Disc> propellers) {
+/** The type seen from above, in metres; x to the right of the centre line, y back from the nose. */
+public record Planform(double lengthM, double fuselageWidthM, Aerofoil wing, Aerofoil tailplane, List<Engine> engines) {
   public Planform {
-    propellers = List.copyOf(propellers);
+    engines = List.copyOf(engines);
   }
 
   /**
@@ -20,6 +16,9 @@ public record Planform(double lengthM, double fuselageWidthM, Aerofoil wing, Aer
    */
   public record Aerofoil(double spanM, double rootY, double rootChordM, double tipY, double tipChordM) {}
 
-  /** A propeller: its hub and its diameter. */
-  public record Disc(double x, double y, double diameterM) {}
+  /** A propeller disc or a fan inlet to keep clear of: its middle and its diameter. */
+  public record Engine(Kind kind, double x, double y, double diameterM) {
+    /** What it is that hurts. */
+    public enum Kind { PROPELLER, FAN }
+  }
 }

@@ -1,43 +1,68 @@
 package neatlanyard.core.sop;
 
-/** The school a fleet follows where crews differ; one choice for everybody in one cockpit. */
-public record Policy(ChecklistVoice checklistVoice, ControlCheckWhen controlCheckWhen) {
-  public static final Policy DEFAULT =
-      new Policy(ChecklistVoice.MONITORING_READS, ControlCheckWhen.STATIONARY);
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import neatlanyard.core.controls.Axis;
 
-  /** Who reads the challenge. */
-  public enum ChecklistVoice {
-    MONITORING_READS("Commander calls, monitoring pilot reads, owner answers"),
-    FIRST_OFFICER_READS("Commander calls, right seat reads, both answer for their own items");
+/** The school a fleet follows in each matter; one choice for everybody in one cockpit. */
+public final class Policy {
+  public static final Policy DEFAULT = of(Map.of());
 
-    private final String words;
+  private final Map<Matter, School> schools;
 
-    ChecklistVoice(String words) {
-      this.words = words;
-    }
-
-    public String words() {
-      return words;
-    }
-
-    public Owner reader() {
-      return this == MONITORING_READS ? Owner.MONITORING : Owner.RIGHT;
-    }
+  private Policy(Map<Matter, School> schools) {
+    this.schools = schools;
   }
 
-  /** When the flight control check is made. */
-  public enum ControlCheckWhen {
-    STATIONARY("Stationary, after start, brake set"),
-    STRAIGHT_TAXI("Taxiing straight, never in a turn; stationary in low visibility");
+  /** The choices given, and the default in every other matter. @throws IllegalArgumentException for a school of another matter */
+  public static Policy of(Map<Matter, School> choices) {
+    choices.forEach((matter, school) -> {
+      if (!matter.schools().contains(school)) {
+        throw new IllegalArgumentException("%s is not a school of %s".formatted(school, matter));
+      }
+    });
+    return new Policy(new EnumMap<>(Arrays.stream(Matter.values())
+        .collect(Collectors.toMap(Function.identity(), m -> choices.getOrDefault(m, m.byDefault())))));
+  }
 
-    private final String words;
+  public School of(Matter matter) {
+    return schools.getOrDefault(matter, matter.byDefault());
+  }
 
-    ControlCheckWhen(String words) {
-      this.words = words;
-    }
+  public boolean follows(School school) {
+    return of(school.matter()) == school;
+  }
 
-    public String words() {
-      return words;
-    }
+  /** Who reads the challenge of a checklist. */
+  public Owner reader() {
+    return of(Matter.CHECKLIST_VOICE) == School.FIRST_OFFICER_READS ? Owner.RIGHT : Owner.MONITORING;
+  }
+
+  /** The order in which the axes of the control check are moved; empty where the fleet leaves it free. */
+  public List<Axis> controlOrder() {
+    return switch (of(Matter.CONTROL_ORDER)) {
+      case PITCH_ROLL_YAW -> List.of(Axis.PITCH, Axis.ROLL, Axis.YAW);
+      case ROLL_PITCH_YAW -> List.of(Axis.ROLL, Axis.PITCH, Axis.YAW);
+      default -> List.of();
+    };
+  }
+
+  @Override
+  public boolean equals(Object o) {
+    return o instanceof Policy p && p.schools.equals(schools);
+  }
+
+  @Override
+  public int hashCode() {
+    return schools.hashCode();
+  }
+
+  @Override
+  public String toString() {
+    return schools.toString();
   }
 }

@@ -2,19 +2,42 @@ package neatlanyard.core.sop;
 
 import java.util.List;
 
-/** Steps that belong together, done in one stage. */
-public record Procedure(ProcedureId id, String title, Stage stage, Kind kind, List<Step> steps) {
-  /** How its steps are worked. */
+/**
+ * Steps that belong together, done in one stage.
+ *
+ * @param leaves how controls stand when it is over, whatever was done with them on the way
+ */
+public record Procedure(ProcedureId id, String title, Stage stage, Kind kind, List<State> leaves, List<Step> steps) {
+  /** What a procedure is; it decides how its steps are worked and what the pack check asks of them. */
   public enum Kind {
-    /** Station by station around the outside, in any order within reach. */
+    /** Making it safe, then power, from behind the seats. */
+    POWER_UP,
+    /** Once around the flight deck. */
+    SAFETY_ROUND,
+    /** Station by station around the outside. */
     WALKAROUND,
     /** Panel by panel from a seat. */
     FLOW,
+    /** Tests with what is expected of them. */
+    TEST,
+    /** Values entered from two seats and compared. */
+    FIGURES,
+    BRIEFING,
     /** Challenge and response, in order, may be stopped. */
-    CHECKLIST
+    CHECKLIST,
+    /** What surrounds the flight control check. */
+    CONTROL_CHECK,
+    /** On the runway. */
+    LINE_UP;
+
+    /** Whether people pass over places in a fixed path. */
+    public boolean scanned() {
+      return this == WALKAROUND || this == FLOW || this == SAFETY_ROUND;
+    }
   }
 
   public Procedure {
+    leaves = List.copyOf(leaves);
     steps = List.copyOf(steps);
   }
 }

@@ -6,8 +6,13 @@ public enum Stage {
   POWER_UP("Safe, then power"),
   WALKAROUND("Walkaround"),
   FLOWS("Flows"),
+  FIGURES("Figures"),
+  BRIEFING("Briefing"),
+  START("Start"),
   CONTROLS("Control check"),
+  TAXI("Taxi"),
   BEFORE_TAKEOFF("Before take-off"),
+  LINE_UP("Line-up"),
   TIE_OFF("Tie off");
 
   private final String title;

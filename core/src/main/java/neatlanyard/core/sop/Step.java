@@ -1,6 +1,7 @@
 package neatlanyard.core.sop;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * One thing to look at, set or answer.
@@ -8,9 +9,18 @@ import java.util.List;
  * @param challenge what, such as "Static ports, left"
  * @param response the state wanted, such as "cover off, clean, no frost"
  * @param caution shown where the danger is; empty where there is none
+ * @param sets controls it puts into a position
+ * @param expects indications or positions it looks for
+ * @param verifies states made earlier that a checklist item confirms
  * @param needs steps that must have been done before this one, where they are on today's card
  * @param opens what is left open once this is done
  * @param closes what is closed once this is done
+ * @param waits a time that must pass after it
+ * @param afterWait steps whose wait must be over before this one
+ * @param measures what is read and entered
+ * @param alternates what is used in turn
+ * @param critical whether missing it can hurt somebody
+ * @param alerted whether the aircraft's alerting would announce it anyway
  * @param belowLine whether a checklist item stands below its line
  */
 public record Step(
@@ -21,14 +31,139 @@ public record Step(
     Owner owner,
     Condition when,
     String caution,
+    List<State> sets,
+    List<State> expects,
+    List<State> verifies,
     List<StepId> needs,
     List<Hook> opens,
     List<Hook> closes,
+    Optional<Wait> waits,
+    List<StepId> afterWait,
+    Optional<Measure> measures,
+    Optional<Alternation> alternates,
+    boolean critical,
+    boolean alerted,
     boolean belowLine) {
   public Step {
+    sets = List.copyOf(sets);
+    expects = List.copyOf(expects);
+    verifies = List.copyOf(verifies);
     needs = List.copyOf(needs);
     opens = List.copyOf(opens);
     closes = List.copyOf(closes);
+    afterWait = List.copyOf(afterWait);
+  }
+
+  /** Begins a step that says what and where; see {@link Builder} for the rest. */
+  public static Builder of(String id, String place, String challenge, String response, Owner owner) {
+    return new Builder(new StepId(id), new PlaceId(place), challenge, response, owner);
+  }
+
+  /** Puts a step together; what is not given is empty, and a step without a condition always applies. */
+  public static final class Builder {
+    private final StepId id;
+    private final PlaceId place;
+    private final String challenge;
+    private final String response;
+    private final Owner owner;
+    private Condition when = new Condition.Always();
+    private List<State> sets = List.of();
+    private List<State> expects = List.of();
+    private List<State> verifies = List.of();
+    private List<StepId> needs = List.of();
+    private List<Hook> opens = List.of();
+    private List<Hook> closes = List.of();
+    private Optional<Wait> waits = Optional.empty();
+    private List<StepId> afterWait = List.of();
+    private Optional<Measure> measures = Optional.empty();
+    private Optional<Alternation> alternates = Optional.empty();
+    private boolean critical;
+    private boolean alerted;
+    private boolean belowLine;
+
+    private Builder(StepId id, PlaceId place, String challenge, String response, Owner owner) {
+      this.id = id;
+      this.place = place;
+      this.challenge = challenge;
+      this.response = response;
+      this.owner = owner;
+    }
+
+    public Builder when(Condition condition) {
+      when = condition;
+      return this;
+    }
+
+    public Builder sets(State... states) {
+      sets = List.of(states);
+      return this;
+    }
+
+    public Builder expects(State... states) {
+      expects = List.of(states);
+      return this;
+    }
+
+    public Builder verifies(State... states) {
+      verifies = List.of(states);
+      return this;
+    }
+
+    public Builder needs(StepId... steps) {
+      needs = List.of(steps);
+      return this;
+    }
+
+    public Builder opens(Hook... hooks) {
+      opens = List.of(hooks);
+      return this;
+    }
+
+    public Builder closes(Hook... hooks) {
+      closes = List.of(hooks);
+      return this;
+    }
+
+    public Builder waits(Wait wait) {
+      waits = Optional.of(wait);
+      return this;
+    }
+
+    public Builder afterWait(StepId... steps) {
+      afterWait = List.of(steps);
+      return this;
+    }
+
+    public Builder measures(Measure measure) {
+      measures = Optional.of(measure);
+      return this;
+    }
+
+    public Builder alternates(Alternation alternation) {
+      alternates = Optional.of(alternation);
+      return this;
+    }
+
+    public Builder critical() {
+      critical = true;
+      return this;
+    }
+
+    public Builder alerted() {
+      alerted = true;
+      return this;
+    }
+
+    public Builder belowLine() {
+      belowLine = true;
+      return this;
+    }
+
+    public Step build() {
+      return new Step(
+          id, place, challenge, response, owner, when, "", sets, expects, verifies, needs, opens, closes, waits, afterWait,
+          measures, alternates, critical, alerted, belowLine);
+    }
   }
 
   /**

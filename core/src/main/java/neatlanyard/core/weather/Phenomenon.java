@@ -51,6 +51,21 @@ public record Phenomenon(Intensity intensity, boolean vicinity, Descriptor descr
     return !vicinity && kinds.stream().anyMatch(Kind::precipitation);
   }
 
+  /** Whether it is one of these, at the airfield itself. */
+  public boolean of(Kind... some) {
+    return !vicinity && kinds.stream().anyMatch(List.of(some)::contains);
+  }
+
+  /** Whether it freezes on what it touches, at the airfield itself. */
+  public boolean freezing() {
+    return !vicinity && descriptor == Descriptor.FZ;
+  }
+
+  /** A thunderstorm, at the airfield or near it. */
+  public boolean thunderstorm() {
+    return descriptor == Descriptor.TS;
+  }
+
   /** In words, such as "light snow" or "heavy showers of rain". */
   public String words() {
     String strength = switch (intensity) {

@@ -197,4 +197,14 @@ public class ControlCheckTest {
       assertThat(Correlation.pearson(x, y, lag)).isCloseTo(theirs, within(1e-12));
     }
   }
+
+  /** Order is free unless the fleet fixes it; the check here moves pitch, then roll, then yaw. */
+  @Test
+  public void the_order_counts_where_the_fleet_fixes_it() {
+    Trace trace = check(1, 1, ControlCheckTest::sound);
+    assertThat(ControlCheck.judge(SPEC, List.of(Axis.PITCH, Axis.ROLL, Axis.YAW), trace).passed()).isTrue();
+    assertThat(ControlCheck.judge(SPEC, List.of(Axis.ROLL, Axis.PITCH, Axis.YAW), trace).failed())
+        .extracting(Judgement.Finding::words).containsExactly("Moved in the order pitch, roll, yaw; this fleet's is roll, pitch, yaw.");
+    assertThat(ControlCheck.judge(SPEC, trace).findings()).noneMatch(f -> f.criterion() == Judgement.Criterion.ORDER);
+  }
 }

@@ -165,6 +165,7 @@ public class DepartureTest {
     Event reasonForAll = new Event.TiedOff(s.now.inTheWay().stream().map(t -> new Event.Acceptance(t.key(), "", "because")).toList());
     assertThat(s.tries(CAPTAIN, reasonForAll)).as("a failed control check never stays").isEqualTo("may-not-stay");
     s.says(OFFICER, controls(true));
+    s.says(CAPTAIN, new Event.Measured(new StepId("oxygen"), 1_500));
     assertThat(s.now.inTheWay()).extracting(Tag::key).containsExactly("pumps", "unfinished/flow");
     assertThat(s.tries(CAPTAIN, bare)).isEqualTo("not-bare");
     Event one = new Event.TiedOff(List.of(new Event.Acceptance("pumps", "", "ground test")));
@@ -221,5 +222,42 @@ public class DepartureTest {
       case 6 -> controls(random.nextBoolean());
       default -> new Event.StepDone(step);
     };
+  }
+
+  @Test
+  public void a_value_within_its_limits_does_the_step_and_one_outside_asks_for_a_find() {
+    Scene s = Scene.ready();
+    StepId oxygen = new StepId("oxygen");
+    assertThat(s.tries(CAPTAIN, new Event.StepDone(oxygen))).isEqualTo("value-wanted");
+    assertThat(s.tries(CAPTAIN, new Event.Measured(oxygen, 900))).isEqualTo("out-of-limits");
+    assertThat(s.tries(CAPTAIN, new Event.Measured(oxygen, 1e9))).isEqualTo("not-a-value");
+    assertThat(s.tries(CAPTAIN, new Event.Measured(oxygen, Double.NaN))).isEqualTo("not-a-value");
+    assertThat(s.tries(CAPTAIN, new Event.Measured(new StepId("clear"), 1))).isEqualTo("no-value");
+    s.says(CAPTAIN, new Event.Measured(oxygen, 1_850));
+    assertThat(s.status("oxygen")).isEqualTo(Status.DONE);
+    assertThat(s.now.marks(oxygen)).extracting(Mark::words).containsExactly("1 850 psi");
+  }
+
+  @Test
+  public void a_condition_over_a_value_cuts_the_card_again_and_back() {
+    Scene s = Scene.ready();
+    StepId low = new StepId("oxygen-low");
+    assertThat(s.now.card().orElseThrow().whyLeftOut(low)).isEqualTo("oxygen not measured yet");
+    s.says(CAPTAIN, new Event.Measured(new StepId("oxygen"), 1_200));
+    assertThat(s.now.card().orElseThrow().item(low)).get().extracting(i -> i.added()).isEqualTo("oxygen 1 200 psi, below 1 300 psi");
+    s.says(CAPTAIN, new Event.StepUndone(new StepId("oxygen")));
+    assertThat(s.now.card().orElseThrow().item(low)).isEmpty();
+  }
+
+  @Test
+  public void what_does_not_fit_is_in_the_log_and_changes_nothing_else() {
+    Scene s = Scene.ready();
+    Event.DoesNotFit said = new Event.DoesNotFit(new StepId("oxygen-low"), "The table is not aboard");
+    assertThat(s.tries(STRANGER, said)).isEqualTo("no-seat");
+    assertThat(s.tries(OFFICER, new Event.DoesNotFit(new StepId("nix"), "x"))).isEqualTo("no-such-step");
+    assertThat(s.tries(OFFICER, new Event.DoesNotFit(new StepId("flaps"), " "))).isEqualTo("words-missing");
+    s.says(OFFICER, said);
+    assertThat(s.log.getLast().event()).isEqualTo(said);
+    assertThat(s.status("flaps")).isEqualTo(Status.OPEN);
   }
 }

@@ -15,26 +15,31 @@ import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.fleet.FlightId;
+import neatlanyard.core.fleet.Refusal;
 import neatlanyard.core.fleet.Rostered;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.fleet.Tail;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.fleet.TypeId;
+import neatlanyard.core.sop.Circumstance;
 import neatlanyard.core.sop.Condition;
 import neatlanyard.core.sop.Day;
+import neatlanyard.core.sop.Measure;
 import neatlanyard.core.sop.Owner;
 import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.PackId;
-import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.sop.Planform;
 import neatlanyard.core.sop.Policy;
 import neatlanyard.core.sop.Procedure;
 import neatlanyard.core.sop.ProcedureId;
+import neatlanyard.core.sop.Quantity;
+import neatlanyard.core.sop.QuantityId;
 import neatlanyard.core.sop.Stage;
 import neatlanyard.core.sop.Step;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.sop.TagId;
 import neatlanyard.core.sop.TagKind;
+import neatlanyard.core.units.Unit;
 import neatlanyard.core.weather.StationReport;
 
 /** A small departure to play with: a captain at the left, a first officer at the right, a few steps of every kind. */
@@ -48,39 +53,46 @@ final class Scene {
   final List<Entry> log = new ArrayList<>(List.of(entry(1, OFFICER, "d1", now.opened(), Optional.empty())));
 
   private static final Planform.Aerofoil WING = new Planform.Aerofoil(1, 0, 1, 0, 1);
-  private static final Tail TAIL = new Tail(new TailId("TL-XXX"), new TypeId("type"), Set.of());
+  private static final Tail TAIL = new Tail(new TailId("TL-XXX"), new TypeId("type"), Optional.empty(), Set.of());
   private static final Flight FLIGHT = new Flight(
       new FlightId("f1"), "Flight 1", TAIL.id(), new AirfieldId("QTRN"), new AirfieldId("QVSK"), Instant.EPOCH,
       List.of(new Rostered(CAPTAIN, Seat.LEFT, true, true), new Rostered(OFFICER, Seat.RIGHT, false, false)));
 
+  static final Measure OXYGEN = new Measure(
+      new Quantity(new QuantityId("oxygen"), "Oxygen", Unit.PSI), OptionalDouble.of(1_000), OptionalDouble.empty());
   static final Pack PACK = new Pack(
-      new PackId("pack"), "1", "Pack", TAIL.type(), Policy.DEFAULT, Map.of(),
-      new Planform(1, 1, WING, WING, List.of()), List.of(),
+      new PackId("pack"), "1", "Pack", TAIL.type(), Policy.DEFAULT, List.of(), List.of(),
+      List.of(new Pack.PackTail(TAIL.id(), Optional.empty(), Set.of())), List.of(OXYGEN.quantity()), Map.of(),
+      new Planform(1, 1, WING, WING, List.of()), List.of(), List.of(),
       List.of(
           new TagKind(new TagId("covers"), "{open} of {all} covers on", TagKind.Trigger.STEP, Stage.WALKAROUND, true),
           new TagKind(new TagId("pumps"), "Pumps on", TagKind.Trigger.STEP, Stage.FLOWS, true)),
       List.of(
-          new Procedure(new ProcedureId("walk"), "Walk", Stage.WALKAROUND, Procedure.Kind.WALKAROUND, List.of(
+          new Procedure(new ProcedureId("walk"), "Walk", Stage.WALKAROUND, Procedure.Kind.WALKAROUND, List.of(), List.of(
               step("count", Owner.RIGHT, List.of(), List.of(hook("covers", "a", "b")), List.of()),
               step("cover-a", Owner.RIGHT, List.of(), List.of(), List.of(hook("covers", "a"))),
               step("cover-b", Owner.RIGHT, List.of(), List.of(), List.of(hook("covers", "b"))))),
-          new Procedure(new ProcedureId("flow"), "Flow", Stage.FLOWS, Procedure.Kind.FLOW, List.of(
+          new Procedure(new ProcedureId("flow"), "Flow", Stage.FLOWS, Procedure.Kind.FLOW, List.of(), List.of(
               step("clear", Owner.LEFT, List.of(), List.of(), List.of()),
               step("pumps-on", Owner.LEFT, List.of(new StepId("clear")), List.of(hook("pumps")), List.of()),
-              step("pumps-off", Owner.MONITORING, List.of(), List.of(), List.of(hook("pumps"))))),
-          new Procedure(LIST, "List", Stage.BEFORE_TAKEOFF, Procedure.Kind.CHECKLIST, List.of(
+              step("pumps-off", Owner.MONITORING, List.of(), List.of(), List.of(hook("pumps"))),
+              Step.of("oxygen", "place", "oxygen", "read", Owner.LEFT).measures(OXYGEN).build(),
+              Step.of("oxygen-low", "place", "oxygen-low", "said", Owner.LEFT)
+                  .when(new Condition.MeasuredBelow(OXYGEN.quantity(), 1_300)).build())),
+          new Procedure(LIST, "List", Stage.BEFORE_TAKEOFF, Procedure.Kind.CHECKLIST, List.of(), List.of(
               step("flaps", Owner.BOTH, List.of(), List.of(), List.of()),
               step("trim", Owner.FLYING, List.of(), List.of(), List.of()),
               step("radio", Owner.MONITORING, List.of(), List.of(), List.of())))),
-      new ControlSpec(95, 5, Duration.ZERO, Duration.ZERO, 1, 1, 0.9, Duration.ZERO, List.of(), List.of()));
+      new ControlSpec(95, 5, Duration.ZERO, Duration.ZERO, 1, 1, 0.9, Duration.ZERO, List.of(), List.of()),
+      List.of());
 
   private static Step.Hook hook(String tag, String... items) {
     return new Step.Hook(new TagId(tag), List.of(items));
   }
 
   private static Step step(String id, Owner owner, List<StepId> needs, List<Step.Hook> opens, List<Step.Hook> closes) {
-    return new Step(
-        new StepId(id), new PlaceId("place"), id, "as wanted", owner, new Condition.Always(), "", needs, opens, closes, false);
+    return Step.of(id, "place", id, "as wanted", owner)
+        .needs(needs.toArray(StepId[]::new)).opens(opens.toArray(Step.Hook[]::new)).closes(closes.toArray(Step.Hook[]::new)).build();
   }
 
   /** Both in their seats, the card cut. */
@@ -91,7 +103,7 @@ final class Scene {
     StationReport report = new StationReport(
         "", "QTRN", Instant.EPOCH, Optional.empty(), OptionalInt.empty(), List.of(), List.of(), OptionalInt.of(5),
         OptionalInt.empty(), OptionalDouble.empty());
-    scene.says(OFFICER, new Event.DaySet(new Day(report, false, false, true, false, false)));
+    scene.says(OFFICER, new Event.DaySet(new Day(report, false, false, Set.of(Circumstance.FIRST_FLIGHT))));
     return scene;
   }
 

@@ -3,7 +3,9 @@ package neatlanyard.core.sop;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.Equipment;
 import neatlanyard.core.fleet.Seat;
@@ -14,14 +16,40 @@ public class OwnerTest {
   @Test
   public void roles_fall_to_seats_by_who_flies() {
     for (Seat flying : Seat.values()) {
-      assertThat(Owner.FLYING.seats(flying)).isEqualTo(Set.of(flying));
-      assertThat(Owner.MONITORING.seats(flying)).isEqualTo(Set.of(flying.other()));
-      assertThat(Owner.BOTH.seats(flying)).containsExactlyInAnyOrder(Seat.values());
-      assertThat(Owner.LEFT.seats(flying)).containsExactly(Seat.LEFT);
+      assertThat(Owner.FLYING.answering(flying, Policy.DEFAULT, OVERHEAD).seats()).isEqualTo(Set.of(flying));
+      assertThat(Owner.MONITORING.answering(flying, Policy.DEFAULT, OVERHEAD).seats()).isEqualTo(Set.of(flying.other()));
+      assertThat(Owner.BOTH.answering(flying, Policy.DEFAULT, OVERHEAD).seats()).containsExactlyInAnyOrder(Seat.values());
+      assertThat(Owner.LEFT.answering(flying, Policy.DEFAULT, OVERHEAD).seats()).containsExactly(Seat.LEFT);
       for (Owner owner : Owner.values()) {
-        assertThat(owner.seats(flying)).as("a step owned by nobody is the classic hole").isNotEmpty();
+        for (School school : Matter.OVERHEAD_SCAN.schools()) {
+          Policy policy = Policy.of(Map.of(Matter.OVERHEAD_SCAN, school));
+          assertThat(owner.answering(flying, policy, OVERHEAD).seats()).as("a step owned by nobody is the classic hole").isNotEmpty();
+        }
       }
     }
+  }
+
+  /** schools.md: monitoring pilot alone; each pilot half; either as time allows. */
+  @Test
+  public void the_overhead_falls_by_the_fleets_school() {
+    assertThat(overhead(School.MONITORING_SCANS)).isEqualTo(new Owner.Answering(Set.of(Seat.RIGHT), false));
+    assertThat(overhead(School.EACH_HALF)).isEqualTo(new Owner.Answering(Set.of(Seat.LEFT), false));
+    assertThat(overhead(School.EITHER)).isEqualTo(new Owner.Answering(Set.of(Seat.values()), true));
+  }
+
+  private static Owner.Answering overhead(School school) {
+    return Owner.OVERHEAD.answering(Seat.LEFT, Policy.of(Map.of(Matter.OVERHEAD_SCAN, school)), OVERHEAD);
+  }
+
+  private static final Place OVERHEAD = new Place(new PlaceId("overhead"), "Overhead", 0, 0, 2, 2, Seat.LEFT, false);
+
+  @Test
+  public void every_matter_has_a_default_and_no_school_stands_in_two() {
+    for (School school : School.values()) {
+      assertThat(Stream.of(Matter.values()).filter(m -> m.schools().contains(school))).as("%s", school).hasSize(1);
+    }
+    assertThat(Matter.values()).allMatch(m -> m.schools().size() > 1 && Policy.DEFAULT.of(m) == m.byDefault());
+    assertThatThrownBy(() -> Policy.of(Map.of(Matter.RADAR, School.EITHER))).hasMessageContaining("not a school of RADAR");
   }
 
   @Test

@@ -8,10 +8,9 @@ import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.CrewMember;
-import neatlanyard.core.fleet.Equipment;
 import neatlanyard.core.fleet.Fleet;
+import neatlanyard.core.fleet.Registered;
 import neatlanyard.core.fleet.Role;
-import neatlanyard.core.fleet.Tail;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.fleet.TypeId;
 import neatlanyard.formats.text.Doc;
@@ -43,7 +42,7 @@ public final class FleetReader {
   private static <T> T once(Doc doc, Set<Object> seen, T value) {
     Object id = switch (value) {
       case Airfield a -> a.id();
-      case Tail t -> t.id();
+      case Registered t -> t.id();
       case CrewMember c -> c.id();
       default -> value;
     };
@@ -60,9 +59,8 @@ public final class FleetReader {
         doc.of("zone", ZoneId::of, "UTC"));
   }
 
-  private static Tail tail(Doc doc) {
-    List<Equipment> equipment = doc.values("equipment", Equipment::new, "x1");
-    return new Tail(doc.of("id", TailId::new, "XX"), doc.of("type", TypeId::new, "x1"), Set.copyOf(equipment));
+  private static Registered tail(Doc doc) {
+    return new Registered(doc.of("id", TailId::new, "XX"), doc.of("type", TypeId::new, "x1"));
   }
 
   private static CrewMember member(Doc doc) {

@@ -13,6 +13,7 @@ import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Equipment;
 import neatlanyard.core.fleet.FlightId;
+import neatlanyard.core.fleet.SubTypeId;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.fleet.TypeId;
 import neatlanyard.core.sop.PackId;
@@ -58,6 +59,7 @@ public final class EntryJson {
     id(ids, PackId.class, PackId::new);
     id(ids, ProcedureId.class, ProcedureId::new);
     id(ids, StepId.class, StepId::new);
+    id(ids, SubTypeId.class, SubTypeId::new);
     id(ids, TailId.class, TailId::new);
     id(ids, TypeId.class, TypeId::new);
     return JsonMapper.builder()

@@ -1,42 +1,53 @@
 package neatlanyard.formats.sop;
 
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import neatlanyard.core.fleet.Equipment;
+import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.fleet.SubType;
+import neatlanyard.core.fleet.SubTypeId;
+import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.fleet.TypeId;
-import neatlanyard.core.sop.Owner;
+import neatlanyard.core.sop.Matter;
 import neatlanyard.core.sop.Pack;
+import neatlanyard.core.sop.Pack.PackTail;
 import neatlanyard.core.sop.PackId;
 import neatlanyard.core.sop.Place;
 import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.sop.Planform;
+import neatlanyard.core.sop.Point;
+import neatlanyard.core.sop.PointId;
 import neatlanyard.core.sop.Policy;
 import neatlanyard.core.sop.Procedure;
-import neatlanyard.core.sop.ProcedureId;
+import neatlanyard.core.sop.Quantity;
+import neatlanyard.core.sop.QuantityId;
+import neatlanyard.core.sop.School;
 import neatlanyard.core.sop.Stage;
-import neatlanyard.core.sop.Step;
-import neatlanyard.core.sop.StepId;
 import neatlanyard.core.sop.TagId;
 import neatlanyard.core.sop.TagKind;
 import neatlanyard.core.sop.TagKind.Trigger;
+import neatlanyard.core.sop.Waiver;
+import neatlanyard.core.units.Unit;
 import neatlanyard.formats.text.Doc;
 import neatlanyard.formats.text.Read;
 
 /** Reads a procedure pack; see docs/formats/pack.md. */
 public final class PackReader {
   /** What a pack says of itself in its first field. */
-  public static final String FORMAT = "neat-lanyard/pack/1";
+  public static final String FORMAT = "neat-lanyard/pack/2";
 
-  private record Placed<T>(T what, Doc.Place at) {}
-
-  private final Map<StepId, Placed<Step>> steps = new HashMap<>();
-  private final Set<PlaceId> places = new HashSet<>();
-  private final Set<ProcedureId> procedures = new HashSet<>();
+  private final Map<PlaceId, Place> places = new LinkedHashMap<>();
+  private final Map<PointId, Point> points = new LinkedHashMap<>();
   private final Map<TagId, TagKind> tags = new HashMap<>();
 
   private PackReader() {}
@@ -50,35 +61,81 @@ public final class PackReader {
     if (!format.isEmpty() && !format.equals(FORMAT)) {
       doc.fault("format", "'format' is '%s'; '%s' is read here.".formatted(format, FORMAT));
     }
-    List<Place> stations = doc.list("stations", this::station);
-    List<Place> panels = doc.list("panels", this::panel);
-    List<TagKind> kinds = doc.list("tags", this::tag);
-    List<Procedure> all = doc.list("procedures", this::procedure);
-    if (all.isEmpty()) {
-      doc.fault("procedures", "A pack needs at least one procedure.");
+    List<Equipment> equipment = doc.values("equipment", Equipment::new, "x1");
+    Set<Equipment> fits = Set.copyOf(equipment);
+    List<SubType> subTypes = doc.list("sub-types", d -> new SubType(
+        d.of("id", SubTypeId::new, "x"), d.text("name"), fitted(d, fits)));
+    Set<SubTypeId> known = subTypes.stream().map(SubType::id).collect(Collectors.toSet());
+    List<PackTail> tails = doc.list("tails", d -> tail(d, known, fits));
+    twice(doc, "sub-types", subTypes.stream().map(SubType::id).toList());
+    twice(doc, "tails", tails.stream().map(PackTail::id).toList());
+    if (tails.isEmpty()) {
+      doc.fault("tails", "A pack covers at least one tail.");
     }
-    steps.values().forEach(this::references);
+    List<Quantity> quantities = doc.list("quantities", d -> new Quantity(
+        d.of("id", QuantityId::new, "x"), d.text("name"), d.one("unit", Unit.class)));
+    twice(doc, "quantities", quantities.stream().map(Quantity::id).toList());
+    doc.list("stations", this::station).forEach(this::keep);
+    panels(doc.list("panels", this::panel)).forEach(this::keep);
+    List<TagKind> kinds = doc.list("tags", this::tag);
+    Map<QuantityId, Quantity> byId = new HashMap<>();
+    quantities.forEach(q -> byId.put(q.id(), q));
+    ConditionReader conditions = new ConditionReader(
+        fits, known, tails.stream().map(PackTail::id).collect(Collectors.toSet()), byId);
+    List<Procedure> procedures = new ProcedureReader(places.keySet(), points, tags, conditions).read(doc);
     return new Pack(
         doc.of("id", PackId::new, "x1"),
         doc.text("revision"),
         doc.text("title"),
         doc.of("type", TypeId::new, "x1"),
         doc.has("policy") ? doc.inner("policy", PackReader::policy).orElse(Policy.DEFAULT) : Policy.DEFAULT,
+        equipment,
+        subTypes,
+        tails,
+        quantities,
         doc.has("due") ? doc.inner("due", PackReader::due).orElse(Map.of()) : Map.of(),
-        doc.inner("planform", PackReader::planform).orElse(NO_PLANFORM),
-        java.util.stream.Stream.concat(stations.stream(), panels.stream()).toList(),
+        doc.inner("planform", PlanformReader::read).orElse(PlanformReader.NONE),
+        List.copyOf(places.values()),
+        List.copyOf(points.values()),
         kinds,
-        all,
-        doc.inner("controls", ControlSpecReader::read).orElse(ControlSpecReader.NONE));
+        procedures,
+        doc.inner("flight-controls", ControlSpecReader::read).orElse(ControlSpecReader.NONE),
+        doc.list("waivers", d -> new Waiver(d.text("rule"), d.text("at"), d.text("reason"))));
   }
 
-  private static final Planform.Aerofoil NO_WING = new Planform.Aerofoil(1, 0, 1, 0, 1);
-  private static final Planform NO_PLANFORM = new Planform(1, 1, NO_WING, NO_WING, List.of());
+  private static Set<Equipment> fitted(Doc doc, Set<Equipment> known) {
+    List<Equipment> fitted = doc.values("equipment", Equipment::new, "x1");
+    fitted.stream().filter(e -> !known.contains(e)).forEach(e ->
+        doc.fault("equipment", "The pack declares no equipment '%s'.".formatted(e)));
+    return Set.copyOf(fitted);
+  }
+
+  private static PackTail tail(Doc doc, Set<SubTypeId> known, Set<Equipment> fits) {
+    Optional<SubTypeId> subType = doc.has("sub-type") ? Optional.of(doc.of("sub-type", SubTypeId::new, "x")) : Optional.empty();
+    subType.filter(s -> !known.contains(s)).ifPresent(s -> doc.fault("sub-type", "The pack declares no sub-type '%s'.".formatted(s)));
+    return new PackTail(doc.of("id", TailId::new, "XX"), subType, fitted(doc, fits));
+  }
+
+  private static void twice(Doc doc, String field, List<?> ids) {
+    Set<Object> seen = new HashSet<>();
+    ids.stream().filter(i -> !seen.add(i)).forEach(i -> doc.fault(field, "'%s' stands twice.".formatted(i)));
+  }
 
   private static Policy policy(Doc doc) {
-    return new Policy(
-        doc.one("checklist-voice", Policy.ChecklistVoice.class, Policy.DEFAULT.checklistVoice()),
-        doc.one("control-check", Policy.ControlCheckWhen.class, Policy.DEFAULT.controlCheckWhen()));
+    Map<Matter, School> choices = new EnumMap<>(Matter.class);
+    for (Matter matter : Matter.values()) {
+      String name = Doc.written(matter);
+      if (doc.has(name)) {
+        School school = doc.one(name, School.class, matter.byDefault());
+        if (matter.schools().contains(school)) {
+          choices.put(matter, school);
+        } else {
+          doc.fault(name, "'%s' is not a school of '%s'; known are: %s.".formatted(
+              Doc.written(school), name, matter.schools().stream().map(Doc::written).collect(Collectors.joining(", "))));
+        }
+      }
+    }
+    return Policy.of(choices);
   }
 
   private static Map<Stage, Duration> due(Doc doc) {
@@ -92,38 +149,66 @@ public final class PackReader {
     return due;
   }
 
-  private static Planform planform(Doc doc) {
-    return new Planform(
-        doc.number("length-m", 1, 120),
-        doc.number("fuselage-width-m", 0.5, 12),
-        doc.inner("wing", PackReader::aerofoil).orElse(NO_WING),
-        doc.inner("tailplane", PackReader::aerofoil).orElse(NO_WING),
-        doc.list("propellers", p -> new Planform.Disc(
-            p.number("x", -60, 60), p.number("y", 0, 120), p.number("diameter-m", 0.5, 10))));
-  }
-
-  private static Planform.Aerofoil aerofoil(Doc doc) {
-    return new Planform.Aerofoil(
-        doc.number("span-m", 1, 120), doc.number("root-y", 0, 120), doc.number("root-chord-m", 0.1, 30),
-        doc.number("tip-y", 0, 120), doc.number("tip-chord-m", 0.1, 30));
-  }
-
   private Place station(Doc doc) {
-    return new Place(placeId(doc), doc.text("name"), doc.number("x", -80, 80), doc.number("y", -20, 140), 0, 0);
+    double x = doc.number("x", -80, 80);
+    Place place = new Place(
+        doc.of("id", PlaceId::new, "x"), doc.text("name"), x, doc.number("y", -20, 140), 0, 0,
+        x < 0 ? Seat.LEFT : Seat.RIGHT, false);
+    points(doc, place.id());
+    return once(doc, place);
   }
 
-  private Place panel(Doc doc) {
-    return new Place(
-        placeId(doc), doc.text("name"), doc.number("x", 0, 100), doc.number("y", 0, 100),
-        doc.number("width", 0.5, 100), doc.number("height", 0.5, 100));
+  /** A panel, with the half of the flight deck where the pack says it. */
+  private record Panel(Place place, boolean halfGiven) {}
+
+  private Panel panel(Doc doc) {
+    Place place = new Place(
+        doc.of("id", PlaceId::new, "x"), doc.text("name"), doc.number("x", 0, 100), doc.number("y", 0, 100),
+        doc.number("width", 0.5, 100), doc.number("height", 0.5, 100), doc.one("half", Seat.class, Seat.LEFT),
+        doc.yes("shared", false));
+    points(doc, place.id());
+    once(doc, place);
+    return new Panel(place, doc.has("half"));
   }
 
-  private PlaceId placeId(Doc doc) {
-    PlaceId id = doc.of("id", PlaceId::new, "x");
-    if (!places.add(id)) {
-      doc.fault("id", "A station or panel '%s' exists already.".formatted(id));
+  /** Where a pack does not say it, a panel lies in the half in which its middle is; on the centre line, the left. */
+  private static List<Place> panels(List<Panel> read) {
+    double left = read.stream().mapToDouble(p -> p.place.x()).min().orElse(0);
+    double right = read.stream().mapToDouble(p -> p.place.x() + p.place.width()).max().orElse(0);
+    return read.stream().map(p -> {
+      Place q = p.place;
+      Seat half = q.x() + q.width() / 2 > (left + right) / 2 ? Seat.RIGHT : Seat.LEFT;
+      return p.halfGiven ? q : new Place(q.id(), q.name(), q.x(), q.y(), q.width(), q.height(), half, q.shared());
+    }).toList();
+  }
+
+  private void keep(Place place) {
+    places.put(place.id(), place);
+  }
+
+  private Place once(Doc doc, Place place) {
+    if (places.putIfAbsent(place.id(), place) != null) {
+      doc.fault("id", "A station or panel '%s' exists already.".formatted(place.id()));
     }
-    return id;
+    return place;
+  }
+
+  private void points(Doc doc, PlaceId at) {
+    Stream.concat(
+            doc.list("controls", d -> point(d, at, true, "positions")).stream(),
+            doc.list("indications", d -> point(d, at, false, "states")).stream())
+        .forEach(p -> points.putIfAbsent(p.id(), p));
+  }
+
+  private Point point(Doc doc, PlaceId at, boolean control, String field) {
+    Point point = new Point(doc.of("id", PointId::new, "x"), doc.text("name"), at, control, doc.values(field, s -> s, "x"));
+    if (points.containsKey(point.id())) {
+      doc.fault("id", "A control or indication '%s' exists already.".formatted(point.id()));
+    }
+    if (point.states().stream().distinct().count() < 2 || point.states().stream().distinct().count() < point.states().size()) {
+      doc.fault(field, "'%s' wants at least two, each different.".formatted(field));
+    }
+    return point;
   }
 
   private TagKind tag(Doc doc) {
@@ -140,101 +225,10 @@ public final class PackReader {
     return kind;
   }
 
-  private Procedure procedure(Doc doc) {
-    ProcedureId id = doc.of("id", ProcedureId::new, "x");
-    if (!procedures.add(id)) {
-      doc.fault("id", "A procedure '%s' exists already.".formatted(id));
-    }
-    Stage stage = doc.one("stage", Stage.class);
-    if (stage == Stage.DAY || stage == Stage.CONTROLS || stage == Stage.TIE_OFF) {
-      doc.fault("stage", "The product does the stage '%s' itself; a procedure cannot stand there.".formatted(Doc.written(stage)));
-    }
-    Procedure.Kind kind = doc.one("kind", Procedure.Kind.class);
-    Owner owner = doc.one("owner", Owner.class, Owner.BOTH);
-    boolean owned = doc.has("owner");
-    List<Step> list = doc.list("steps", d -> step(d, kind, owner, owned));
-    if (list.isEmpty()) {
-      doc.fault("steps", "A procedure needs at least one step.");
-    }
-    return new Procedure(id, doc.text("title"), stage, kind, list);
-  }
-
-  private Step step(Doc doc, Procedure.Kind kind, Owner procedureOwner, boolean owned) {
-    Step step = new Step(
-        doc.of("id", StepId::new, "x"),
-        doc.of("at", PlaceId::new, "x"),
-        doc.text("challenge"),
-        doc.text("response"),
-        owned ? doc.one("owner", Owner.class, procedureOwner) : doc.one("owner", Owner.class),
-        ConditionReader.read(doc),
-        doc.text("caution", ""),
-        doc.values("needs", StepId::new, "x"),
-        hooks(doc, "opens"),
-        hooks(doc, "closes"),
-        doc.yes("below-line", false));
-    if (step.belowLine() && kind != Procedure.Kind.CHECKLIST) {
-      doc.fault("below-line", "Only a checklist has a line.");
-    }
-    if (steps.put(step.id(), new Placed<>(step, doc.place())) != null) {
-      doc.fault("id", "A step '%s' exists already.".formatted(step.id()));
-    }
-    return step;
-  }
-
-  private static List<Step.Hook> hooks(Doc doc, String field) {
-    return doc.either(
-        field,
-        name -> new Step.Hook(tagId(doc, field, name), List.of()),
-        d -> new Step.Hook(d.of("tag", TagId::new, "x"), d.values("items", s -> s, "")));
-  }
-
-  private static TagId tagId(Doc doc, String field, String name) {
-    try {
-      return new TagId(name);
-    } catch (IllegalArgumentException e) {
-      doc.fault(field, "'%s': %s.".formatted(field, e.getMessage()));
-      return new TagId("x");
-    }
-  }
-
-  /** Faults that show only once the whole pack is known. */
-  private void references(Placed<Step> placed) {
-    Step step = placed.what;
-    if (!places.contains(step.place())) {
-      placed.at.fault("at", "There is no station or panel '%s'.".formatted(step.place()));
-    }
-    step.needs().stream().filter(n -> !steps.containsKey(n)).forEach(n ->
-        placed.at.fault("needs", "There is no step '%s'.".formatted(n)));
-    if (reaches(step.id(), step.id(), new HashSet<>())) {
-      placed.at.fault("needs", "'%s' needs itself, by way of its needs.".formatted(step.id()));
-    }
-    hooked(placed, "opens", step.opens());
-    hooked(placed, "closes", step.closes());
-  }
-
-  private void hooked(Placed<Step> placed, String field, List<Step.Hook> hooks) {
-    for (Step.Hook hook : hooks) {
-      TagKind kind = tags.get(hook.tag());
-      if (kind == null) {
-        placed.at.fault(field, "There is no tag '%s'.".formatted(hook.tag()));
-      } else if (kind.hangsOn() != Trigger.STEP) {
-        placed.at.fault(field, "The tag '%s' hangs on %s, not on steps.".formatted(hook.tag(), Doc.written(kind.hangsOn())));
-      }
-    }
-    if (field.equals("closes")) {
-      hooks.forEach(hook -> hook.items().stream().filter(i -> !opened(hook.tag(), i)).forEach(i ->
-          placed.at.fault(field, "Nothing opens '%s' of the tag '%s'.".formatted(i, hook.tag()))));
-    }
-  }
-
-  private boolean opened(TagId tag, String item) {
-    return steps.values().stream()
-        .flatMap(s -> s.what.opens().stream())
-        .anyMatch(h -> h.tag().equals(tag) && h.items().contains(item));
-  }
-
-  private boolean reaches(StepId from, StepId target, Set<StepId> seen) {
-    List<StepId> needs = Optional.ofNullable(steps.get(from)).map(p -> p.what.needs()).orElse(List.of());
-    return needs.stream().anyMatch(n -> n.equals(target) || (seen.add(n) && reaches(n, target, seen)));
+  /** The names of the points of a place. */
+  static List<Point> at(List<Point> points, PlaceId place, boolean control) {
+    List<Point> some = new ArrayList<>(points);
+    some.removeIf(p -> !p.place().equals(place) || p.control() != control);
+    return some;
   }
 }

@@ -2,9 +2,10 @@ package neatlanyard.formats.text;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -12,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.snakeyaml.engine.v2.api.LoadSettings;
 import org.snakeyaml.engine.v2.api.lowlevel.Parse;
 import org.snakeyaml.engine.v2.api.lowlevel.Compose;
@@ -42,22 +44,24 @@ public final class Doc {
   private static final int DEEPEST = 40;
 
   private final Node node;
+  private final String path;
   private final List<Fault> faults;
-  private final Map<String, Node> fields = new HashMap<>();
+  private final Map<String, Node> fields = new LinkedHashMap<>();
   private final Set<String> asked = new HashSet<>();
 
-  private Doc(Node node, List<Fault> faults) {
+  private Doc(Node node, String path, List<Fault> faults) {
     this.node = node;
+    this.path = path;
     this.faults = faults;
     if (node instanceof MappingNode map) {
       for (NodeTuple tuple : map.getValue()) {
         String key = tuple.getKeyNode() instanceof ScalarNode s ? s.getValue() : "?";
         if (fields.put(key, tuple.getValueNode()) != null) {
-          fault(tuple.getKeyNode(), "'%s' stands twice.".formatted(key));
+          fault(tuple.getKeyNode(), key, "'%s' stands twice.".formatted(key));
         }
       }
     } else {
-      fault(node, "Fields are wanted here, such as 'id: …'.");
+      fault(node, "", "Fields are wanted here, such as 'id: …'.");
     }
   }
 
@@ -72,7 +76,7 @@ public final class Doc {
       guard(text, settings, faults);
       Optional<Node> root = faults.isEmpty() ? new Compose(settings).composeString(text) : Optional.empty();
       if (root.isPresent()) {
-        Doc doc = new Doc(root.get(), faults);
+        Doc doc = new Doc(root.get(), "", faults);
         T value = reader.apply(doc);
         doc.leftOver();
         if (faults.isEmpty()) {
@@ -111,22 +115,31 @@ public final class Doc {
   }
 
   private static Fault at(Optional<Mark> mark, String what) {
-    return new Fault(mark.map(m -> m.getLine() + 1).orElse(0), mark.map(m -> m.getColumn() + 1).orElse(0), what);
+    return at(mark, "", what);
   }
 
-  private void fault(Node where, String what) {
-    faults.add(at(where.getStartMark(), what));
+  private static Fault at(Optional<Mark> mark, String path, String what) {
+    return new Fault(mark.map(m -> m.getLine() + 1).orElse(0), mark.map(m -> m.getColumn() + 1).orElse(0), path, what);
+  }
+
+  private void fault(Node where, String field, String what) {
+    faults.add(at(where.getStartMark(), below(field), what));
+  }
+
+  /** JSON Pointer (RFC 6901) of a field; no field here has a stroke or a tilde in its name. */
+  private String below(String field) {
+    return field.isEmpty() ? path : path + "/" + field;
   }
 
   /** Notes a fault at a field, or at the whole where the field is missing. */
   public void fault(String field, String what) {
-    fault(fields.getOrDefault(field, node), what);
+    fault(fields.getOrDefault(field, node), field, what);
   }
 
   private void leftOver() {
     fields.forEach((name, value) -> {
       if (!asked.contains(name)) {
-        fault(value, "'%s' is not a field here; known are: %s.".formatted(name, asked.stream().sorted().collect(Collectors.joining(", "))));
+        fault(value, name, "'%s' is not a field here; known are: %s.".formatted(name, asked.stream().sorted().collect(Collectors.joining(", "))));
       }
     });
   }
@@ -140,7 +153,7 @@ public final class Doc {
     asked.add(field);
     Node value = fields.get(field);
     if (value == null) {
-      fault(node, "'%s' is missing.".formatted(field));
+      fault(node, field, "'%s' is missing.".formatted(field));
     }
     return Optional.ofNullable(value);
   }
@@ -149,7 +162,7 @@ public final class Doc {
     if (value instanceof ScalarNode s && !(s.getScalarStyle() == ScalarStyle.PLAIN && (s.getValue().isEmpty() || s.getValue().equals("null")))) {
       return Optional.of(s.getValue());
     }
-    fault(value, "'%s' wants a single value.".formatted(field));
+    fault(value, field, "'%s' wants a single value.".formatted(field));
     return Optional.empty();
   }
 
@@ -253,20 +266,21 @@ public final class Doc {
     return e.name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 
-  /** The names of the fields that are there. */
+  /** The names of the fields that are there, in the order of the document. */
   public Set<String> names() {
     asked.addAll(fields.keySet());
-    return Set.copyOf(fields.keySet());
+    return Collections.unmodifiableSet(fields.keySet());
   }
 
   /** Fields below a field. */
   public <T> Optional<T> inner(String field, Function<Doc, T> reader) {
-    return wanted(field).map(n -> within(n, reader));
+    return wanted(field).map(n -> within(n, below(field), reader));
   }
 
   /** A list of things with fields; empty when the field is not there. */
   public <T> List<T> list(String field, Function<Doc, T> reader) {
-    return nodes(field).stream().map(n -> within(n, reader)).toList();
+    List<Node> nodes = nodes(field);
+    return IntStream.range(0, nodes.size()).mapToObj(i -> within(nodes.get(i), below(field) + "/" + i, reader)).toList();
   }
 
   /** A list of single values; empty when the field is not there. */
@@ -278,7 +292,10 @@ public final class Doc {
 
   /** A list whose members are single values or things with fields. */
   public <T> List<T> either(String field, Function<String, T> single, Function<Doc, T> reader) {
-    return nodes(field).stream().map(n -> n instanceof ScalarNode s ? single.apply(s.getValue()) : within(n, reader)).toList();
+    List<Node> nodes = nodes(field);
+    return IntStream.range(0, nodes.size())
+        .mapToObj(i -> nodes.get(i) instanceof ScalarNode s ? single.apply(s.getValue()) : within(nodes.get(i), below(field) + "/" + i, reader))
+        .toList();
   }
 
   private List<Node> nodes(String field) {
@@ -290,33 +307,15 @@ public final class Doc {
       return list.getValue();
     }
     if (value != null) {
-      fault(value, "'%s' wants a list.".formatted(field));
+      fault(value, field, "'%s' wants a list.".formatted(field));
     }
     return List.of();
   }
 
-  private <T> T within(Node inner, Function<Doc, T> reader) {
-    Doc doc = new Doc(inner, faults);
+  private <T> T within(Node inner, String path, Function<Doc, T> reader) {
+    Doc doc = new Doc(inner, path, faults);
     T value = reader.apply(doc);
     doc.leftOver();
     return value;
-  }
-
-  /** A note to come back to: where this thing stands, for faults found only when all has been read. */
-  public Place place() {
-    return new Place(this);
-  }
-
-  /** Where something stood in the document. */
-  public static final class Place {
-    private final Doc doc;
-
-    private Place(Doc doc) {
-      this.doc = doc;
-    }
-
-    public void fault(String field, String what) {
-      doc.fault(field, what);
-    }
   }
 }

@@ -24,10 +24,12 @@ import neatlanyard.core.fleet.FlightId;
 import neatlanyard.core.fleet.Role;
 import neatlanyard.core.fleet.Rostered;
 import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.fleet.SubTypeId;
 import neatlanyard.core.fleet.Tail;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.fleet.TypeId;
 import neatlanyard.core.record.Chain;
+import neatlanyard.core.sop.Circumstance;
 import neatlanyard.core.sop.Day;
 import neatlanyard.core.sop.PackId;
 import neatlanyard.core.sop.ProcedureId;
@@ -46,14 +48,16 @@ public class RecordTest {
           new Flight(
               new FlightId("f1"), "Flight 14", new TailId("TL-DVA"), new AirfieldId("QTRN"), new AirfieldId("QVSK"), AT,
               List.of(new Rostered(MARSK, Seat.LEFT, true, true))),
-          new Tail(new TailId("TL-DVA"), new TypeId("dovrin-46"), Set.of(new Equipment("apu"))), new PackId("dovrin-46"),
+          new Tail(new TailId("TL-DVA"), new TypeId("dovrin-46"), Optional.of(new SubTypeId("passenger")), Set.of(new Equipment("apu"))), new PackId("dovrin-46"),
           "2026-11", "abc", List.of(new CrewMember(MARSK, "Ida Marsk", Role.CAPTAIN))),
       new Event.SeatTaken(Seat.LEFT),
       new Event.DaySet(new Day(
-          StationReportReader.read("QTRN 140720Z 24012G20KT 9000 -SN FEW012CB M02/M04 Q1003", AT).orThrow(""), true, true, true,
-          false, false)),
+          StationReportReader.read("QTRN 140720Z 24012G20KT 9000 -SN FEW012CB M02/M04 Q1003", AT).orThrow(""), true, true,
+          Set.of(Circumstance.FIRST_FLIGHT, Circumstance.AFTER_DEICING))),
       new Event.StepDone(STEP),
       new Event.StepNotToday(STEP, "steps away, \"later\" — 10 °C"),
+      new Event.Measured(STEP, 24.8),
+      new Event.DoesNotFit(STEP, "no such port on this tail"),
       new Event.StepUndone(STEP),
       new Event.FindRaised(new UUID(0x7000L, 1), STEP, "tape\nleft"),
       new Event.VerdictTaken(new UUID(0x7000L, 1), Verdict.FLY_WITH_ENTRY, "entered"),
@@ -135,7 +139,7 @@ public class RecordTest {
   public void what_was_altered_is_named_and_other_files_are_no_records() {
     String record = record();
     assertThat(RecordFile.check(record.replace("tape\\nleft", "tape\\nright")))
-        .isEqualTo(new RecordFile.Check.Altered(7, "its content is not what was hashed when it was written"));
+        .isEqualTo(new RecordFile.Check.Altered(9, "its content is not what was hashed when it was written"));
     List<EntryJson.Kept> kept = kept();
     List<String> cut = kept.subList(0, 11).stream().map(EntryJson.Kept::json).toList();
     assertThat(RecordFile.check(RecordFile.write(cut, kept.getLast().hash()))).isInstanceOf(RecordFile.Check.Altered.class);

@@ -2,28 +2,39 @@ package neatlanyard.formats.sop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.Schema;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
+import java.util.Set;
+import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.Fleet;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.fleet.Tail;
 import neatlanyard.core.fleet.TailId;
+import neatlanyard.core.proof.PackCheck;
 import neatlanyard.core.sop.Card;
+import neatlanyard.core.sop.Circumstance;
 import neatlanyard.core.sop.Day;
 import neatlanyard.core.sop.Pack;
-import neatlanyard.core.sop.Stage;
+import neatlanyard.core.sop.Procedure;
+import neatlanyard.core.sop.Procedure.Kind;
+import neatlanyard.core.sop.Situation;
+import neatlanyard.core.sop.StepId;
 import neatlanyard.formats.fleet.FleetReader;
 import neatlanyard.formats.fleet.FlightsReader;
 import neatlanyard.formats.text.Doc;
 import neatlanyard.formats.text.Fault;
 import neatlanyard.formats.text.Read;
 import neatlanyard.formats.weather.StationReportReader;
+import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 public class PackReaderTest {
@@ -38,37 +49,72 @@ public class PackReaderTest {
     return read instanceof Read.Bad<?> bad ? bad.faults().stream().map(Fault::words).toList() : List.of();
   }
 
-  private static Card card(String tail, String weather, boolean dark, boolean first) throws IOException {
+  private static Card card(String tail, String weather, boolean dark, Circumstance... so) throws IOException {
     Pack pack = PackReader.read(demo("packs/dovrin-46.yaml")).orThrow("pack");
-    Fleet fleet = FleetReader.read(demo("fleet.yaml")).orThrow("fleet");
-    Tail of = fleet.tail(new TailId(tail)).orElseThrow();
-    Day day = new Day(StationReportReader.read(weather, NOW).orThrow("report"), false, dark, first, false, false);
-    return Card.cut(pack, of, Seat.LEFT, day);
+    Day day = new Day(StationReportReader.read(weather, NOW).orThrow("report"), false, dark, Set.of(so));
+    return Card.cut(pack, Seat.LEFT, new Situation(
+        pack.tail(new TailId(tail)).orElseThrow(), new AirfieldId("QTRN"), new AirfieldId("QVSK"), day, Map.of()));
   }
 
   private static final String WINTER = "QTRN 140720Z 24012KT 9000 -SN FEW012 BKN025 M02/M04 Q1003";
   private static final String SUMMER = "QTRN 140720Z 24012KT CAVOK 18/11 Q1020";
 
-  @Test
-  public void the_demo_is_as_large_as_a_crew_would_expect() throws IOException {
-    Card card = card("TL-DVA", WINTER, true, true);
-    Map<String, Integer> steps =
-        card.parts().stream().collect(Collectors.toMap(p -> p.procedure().id().value(), p -> p.items().size()));
-    assertThat(steps.get("walkaround")).isGreaterThanOrEqualTo(25);
-    assertThat(steps.get("flow-left")).isGreaterThanOrEqualTo(15);
-    assertThat(steps.get("flow-right")).isGreaterThanOrEqualTo(15);
-    long stations = card.parts().stream().filter(p -> p.procedure().stage() == Stage.WALKAROUND)
-        .flatMap(p -> p.items().stream()).map(i -> i.step().place()).distinct().count();
-    assertThat(stations).isGreaterThanOrEqualTo(12);
+  @DataProvider
+  Object[][] packs() {
+    return new Object[][] {{"packs/dovrin-46.yaml", 60, 3}, {"packs/dovrin-46-2026-12.yaml", 60, 3}, {"packs/halyard-210.yaml", 90, 2}};
+  }
+
+  @Test(dataProvider = "packs")
+  public void the_demo_packs_are_as_large_as_a_fleet_would_expect(String file, int walkaround, int tails) throws IOException {
+    Pack pack = PackReader.read(demo(file)).orThrow(file);
+    assertThat(steps(pack, Kind.WALKAROUND)).isGreaterThanOrEqualTo(walkaround);
+    assertThat(steps(pack, Kind.FLOW, Kind.POWER_UP, Kind.SAFETY_ROUND)).isGreaterThanOrEqualTo(110);
+    assertThat(steps(pack, Kind.TEST)).isGreaterThanOrEqualTo(20);
+    assertThat(pack.procedures()).filteredOn(p -> p.kind() == Kind.CHECKLIST).hasSizeGreaterThanOrEqualTo(6);
+    assertThat(pack.procedures()).extracting(Procedure::kind).as("every kind of the job").contains(Kind.values());
+    assertThat(pack.wholeTails()).extracting(Tail::equipment).doesNotHaveDuplicates().hasSize(tails);
+  }
+
+  private static long steps(Pack pack, Kind... kinds) {
+    return pack.procedures().stream().filter(p -> List.of(kinds).contains(p.kind())).mapToLong(p -> p.steps().size()).sum();
+  }
+
+  @Test(dataProvider = "packs")
+  public void the_demo_packs_are_clean(String file, int walkaround, int tails) throws IOException {
+    assertThat(PackCheck.of(PackReader.read(demo(file)).orThrow(file))).allMatch(f -> f.waived().isPresent());
+  }
+
+  @Test(dataProvider = "packs")
+  public void what_is_written_reads_back_equal(String file, int walkaround, int tails) throws IOException {
+    Pack pack = PackReader.read(demo(file)).orThrow(file);
+    assertThat(PackReader.read(PackWriter.yaml(pack)).orThrow("yaml")).isEqualTo(pack);
+    assertThat(PackReader.read(PackWriter.json(pack)).orThrow("json")).isEqualTo(pack);
+    assertThat(PackWriter.yaml(PackReader.read(PackWriter.yaml(pack)).orThrow("yaml"))).isEqualTo(PackWriter.yaml(pack));
+  }
+
+  /** The published JSON Schema 2020-12 takes what the reader takes and refuses what it refuses, as far as form goes. */
+  @Test(dataProvider = "packs")
+  public void the_published_schema_fits(String file, int walkaround, int tails) throws IOException {
+    String json = PackWriter.json(PackReader.read(demo(file)).orThrow(file));
+    Schema schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+        .getSchema(Files.readString(Path.of(System.getProperty("lanyard.root", ".."), "docs/formats/pack.schema.json")));
+    assertThat(schema.validate(json, InputFormat.JSON)).isEmpty();
+    for (String[] bad : new String[][] {
+        {"\"stage\":\"walkaround\"", "\"stage\":\"walk\""}, {"\"unit\":\"psi\"", "\"unit\":\"bar\""}, {"\"dark\":true", "\"dusk\":true"},
+        {"\"response\":", "\"answer\":"}, {"pack/2", "pack/3"}, {"\"colder-than\":3", "\"colder-than\":3.5"}}) {
+      assertThat(json).contains(bad[0]);
+      String text = json.replace(bad[0], bad[1]);
+      assertThat(schema.validate(text, InputFormat.JSON)).as(bad[1]).isNotEmpty();
+      assertThat(PackReader.read(text)).as(bad[1]).isInstanceOf(Read.Bad.class);
+    }
   }
 
   @Test
   public void the_card_is_cut_for_the_tail_and_the_day_with_reasons() throws IOException {
-    Card winter = card("TL-DVC", WINTER, true, true);
-    Card summer = card("TL-DVA", SUMMER, false, false);
-    assertThat(winter.leftOut()).filteredOn(l -> l.step().challenge().equals("APU"))
-        .extracting(Card.LeftOut::why).containsExactly("no APU on this tail");
-    assertThat(winter.item(new neatlanyard.core.sop.StepId("wa-freight-door")).orElseThrow().added()).isEqualTo("freight door fitted");
+    Card winter = card("TL-DVC", WINTER, true, Circumstance.FIRST_FLIGHT);
+    Card summer = card("TL-DVA", SUMMER, false);
+    assertThat(winter.whyLeftOut(new StepId("pu-apu"))).isEqualTo("no APU on this tail");
+    assertThat(winter.item(new StepId("wa-freight-door")).orElseThrow().added()).isEqualTo("freight door fitted");
     assertThat(summer.leftOut()).filteredOn(l -> l.step().id().value().equals("wa-contamination-l"))
         .extracting(Card.LeftOut::why).containsExactly("18 °C, not colder than 3 °C, nothing is falling");
     assertThat(summer.leftOut()).allMatch(l -> !l.why().isBlank());
@@ -91,19 +137,29 @@ public class PackReaderTest {
   public void every_fault_of_a_pack_is_named_with_its_place() throws IOException {
     String text = demo("packs/dovrin-46.yaml")
         .replace("at: nose-left, challenge: \"Static ports, left\"", "at: nowhere, challenge: \"Static ports, left\"")
-        .replace("needs: [pu-battery]", "needs: [pu-batterie]")
-        .replace("opens: [apu-air]", "opens: [apu-hair]")
-        .replace("when: {fitted: freight-door}", "when: {fited: freight-door}")
+        .replace("needs: [pu-battery], measures", "needs: [pu-batterie], measures")
+        .replace("needs: [pu-clear, pu-brake", "needs: [pu-clearr, pu-brake")
+        .replace("opens: [apu-air, apu-on]", "opens: [apu-hair, apu-on]")
+        .replace("when: {fitted: freight-door}, critical", "when: {fited: freight-door}, critical")
         .replace("items: [left pitot]", "items: [left pitott]")
         .replace("length-m: 22.6", "length-m: long")
         .replace("- {id: pu-radar,", "- {id: pu-gear,")
-        .replace("control-check: stationary", "control-check: sitting");
+        .replace("control-check: stationary", "control-check: each-lever")
+        .replace("sets: {gust-lock: out}", "sets: {gust-lock: away}")
+        .replace("quantity: oxygen, unit: psi, least", "quantity: oxygen, unit: hpa, least")
+        .replace("after-wait: [fo-window]", "after-wait: [fo-boots]")
+        .replace("sub-type: freight,", "sub-type: fright,");
     List<String> faults = faults(PackReader.read(text));
-    assertThat(faults).hasSize(10).allMatch(f -> f.startsWith("line "));
+    assertThat(faults).allMatch(f -> f.startsWith("line "));
     assertThat(String.join("\n", faults)).contains(
-        "There is no station or panel 'nowhere'", "There is no step 'pu-batterie'", "There is no tag 'apu-hair'",
+        "There is no station or panel 'nowhere'", "There is no step 'pu-clearr'", "There is no tag 'apu-hair'",
         "'fited' is not a condition; known are", "Nothing opens 'left pitott' of the tag 'covers'", "'length-m' is 'long', not a number",
-        "A step 'pu-gear' exists already", "'control-check' is 'sitting'; known are: stationary, straight-taxi");
+        "A step 'pu-gear' exists already", "'each-lever' is not a school of 'control-check'; known are: stationary, straight-taxi",
+        "'gust-lock' cannot be 'away'; known are: in, out", "'oxygen' is declared in psi, not in hpa", "The step 'fo-boots' starts no wait",
+        "The pack declares no sub-type 'fright'");
+    assertThat(PackReader.read(text) instanceof Read.Bad<Pack> bad ? bad.faults() : List.of())
+        .filteredOn(f -> f instanceof Fault fault && fault.what().contains("'gust-lock' cannot be"))
+        .extracting(f -> f instanceof Fault fault ? fault.path() : "").singleElement().asString().matches("/procedures/\\d+/steps/\\d+/sets/gust-lock");
   }
 
   @Test
@@ -128,7 +184,7 @@ public class PackReaderTest {
 
   @Test
   public void a_need_that_goes_round_is_found() throws IOException {
-    String text = demo("packs/dovrin-46.yaml").replace("response: \"on, 24.8 V or more\"}", "response: on, needs: [pu-fire]}");
+    String text = demo("packs/dovrin-46.yaml").replace("needs: [pu-pumps-off, pu-radar]", "needs: [pu-fire]");
     assertThat(faults(PackReader.read(text))).anyMatch(f -> f.contains("needs itself, by way of its needs"));
   }
 }

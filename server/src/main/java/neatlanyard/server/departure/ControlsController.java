@@ -10,12 +10,14 @@ import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.locks.LockSupport;
 import neatlanyard.core.controls.ControlCheck;
 import neatlanyard.core.controls.ControlSpec;
+import neatlanyard.core.controls.Judgement;
 import neatlanyard.core.controls.Trace;
 import neatlanyard.core.controls.Trace.Sample;
 import neatlanyard.core.departure.Event;
 import neatlanyard.core.departure.Proposal;
-import neatlanyard.core.departure.Refusal;
+import neatlanyard.core.fleet.Refusal;
 import neatlanyard.core.record.Chain;
+import neatlanyard.core.sop.Pack;
 import neatlanyard.formats.controls.TraceCsv;
 import neatlanyard.formats.text.Read;
 import neatlanyard.server.Settings;
@@ -75,7 +77,7 @@ class ControlsController {
     DepartureDesk desk = departures.require(id);
     String device = DepartureController.device(form.device() == null ? "" : form.device());
     String behaviour = form.behaviour() == null ? "" : form.behaviour();
-    List<Sample> samples = aircraft.check(desk.state().pack().controls(), behaviour).orElseThrow(() ->
+    List<Sample> samples = aircraft.check(desk.state().pack().flightControls(), behaviour).orElseThrow(() ->
         Problem.bad("no-such-behaviour", "The %s does not know '%s'.".formatted(aircraft.name(), behaviour)));
     if (desk.state().seatOf(who.id()).isEmpty()) {
       throw Problem.refused(new Refusal("no-seat", "You have not taken a seat in this departure.", "Take your seat first."));
@@ -91,7 +93,7 @@ class ControlsController {
 
   private void run(DepartureDesk desk, SignedIn who, String device, List<Sample> samples) {
     try {
-      ControlSpec spec = desk.state().pack().controls();
+      ControlSpec spec = desk.state().pack().flightControls();
       int together = aircraft.rateHz() / PICTURES_A_SECOND;
       long check = checks.incrementAndGet();
       for (int i = 0; i < samples.size(); i += together) {
@@ -103,8 +105,10 @@ class ControlsController {
       String csv = TraceCsv.write(samples, spec);
       String sha = Chain.sha256(csv);
       departures.keepTrace(desk.state().opened().flight().id(), sha, csv);
+      Judgement judgement =
+          ControlCheck.judge(spec, desk.state().pack().policy().controlOrder(), Trace.of(spec.channels(), samples));
       desk.take(new Proposal(UUID.randomUUID(), clock.instant(), who.id(), device,
-          new Event.ControlsChecked(aircraft.name(), sha, ControlCheck.judge(spec, Trace.of(spec.channels(), samples)))));
+          new Event.ControlsChecked(aircraft.name(), sha, judgement)));
     } catch (RuntimeException e) {
       LOG.warn("The control check of {} ended without a judgement: {}", desk.state().opened().flight().id(), e.getMessage());
       desk.tell(new Subscriber.Message("samples-lost", "", "{}"));
@@ -122,9 +126,10 @@ class ControlsController {
   /** Judges a recorded trace by this type's limits. It is shown, not logged: it is not this aircraft now. */
   @PostMapping(path = "/api/departures/{id}/recorded-controls", consumes = MediaType.TEXT_PLAIN_VALUE)
   JudgementView recorded(@PathVariable String id, @RequestBody String csv) {
-    ControlSpec spec = departures.state(id).pack().controls();
+    Pack pack = departures.state(id).pack();
+    ControlSpec spec = pack.flightControls();
     return switch (TraceCsv.read(csv, spec)) {
-      case Read.Good<Trace> good -> JudgementWords.view(ControlCheck.judge(spec, good.value()));
+      case Read.Good<Trace> good -> JudgementWords.view(ControlCheck.judge(spec, pack.policy().controlOrder(), good.value()));
       case Read.Bad<Trace> bad -> throw Problem.faulty("The trace has faults.", bad.faults());
     };
   }

@@ -24,6 +24,7 @@ import neatlanyard.server.departure.DepartureViews.TieOffForm;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.sop.Circumstances;
 import neatlanyard.server.weather.Reports;
 import neatlanyard.server.weather.StationService;
 import neatlanyard.server.weather.WeatherViews.ReportView;
@@ -112,6 +113,9 @@ class DepartureController {
     String kind = form.kind().orElseThrow(() -> Problem.bad("bad-event", "The event has no kind."));
     JsonNode body = form.body().filter(JsonNode::isObject).orElseThrow(() ->
         Problem.bad("bad-event", "The event has no body, or it is not an object."));
+    if (kind.equals("seat-taken")) {
+      departures.mustHaveRead(desk.state().opened(), who);
+    }
     return new Accepted(desk.take(new Proposal(
         eventId(form), form.deviceAt().orElse(clock.instant()), who.id(), device(form.device().orElse("")),
         event(kind, body, desk.state()))));
@@ -169,6 +173,6 @@ class DepartureController {
     }
     Airfield airfield = fleet.fleet().airfield(from).orElseThrow(() -> Problem.notFound("The fleet has no airfield " + from));
     boolean dark = Sun.dark(clock.instant(), airfield);
-    return new Day(report, form.simulated(), dark, form.firstFlight(), form.fuelling(), form.afterMaintenance());
+    return new Day(report, form.simulated(), dark, Circumstances.of(form.circumstances().orElse(List.of())));
   }
 }

@@ -19,7 +19,7 @@ import neatlanyard.core.departure.DepartureLog.Kept;
 import neatlanyard.core.departure.Entry;
 import neatlanyard.core.departure.Event;
 import neatlanyard.core.departure.Proposal;
-import neatlanyard.core.departure.Refusal;
+import neatlanyard.core.fleet.Refusal;
 import neatlanyard.core.fleet.FlightId;
 import neatlanyard.core.record.Chain;
 import neatlanyard.core.sop.Pack;

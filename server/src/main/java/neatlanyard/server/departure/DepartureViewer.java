@@ -7,6 +7,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import neatlanyard.core.controls.Axis;
 import neatlanyard.core.controls.ControlSpec;
@@ -17,29 +18,28 @@ import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.sop.Card;
+import neatlanyard.core.sop.Circumstance;
 import neatlanyard.core.sop.Day;
-import neatlanyard.core.sop.Planform;
+import neatlanyard.core.sop.Matter;
+import neatlanyard.core.sop.Owner;
+import neatlanyard.core.sop.Policy;
 import neatlanyard.core.weather.Phenomenon;
 import neatlanyard.core.weather.Sun;
 import neatlanyard.formats.text.Doc;
-import neatlanyard.server.departure.DepartureViews.AerofoilView;
 import neatlanyard.server.departure.DepartureViews.AxisView;
 import neatlanyard.server.departure.DepartureViews.CardView;
 import neatlanyard.server.departure.DepartureViews.ChannelView;
+import neatlanyard.server.departure.DepartureViews.CircumstanceView;
 import neatlanyard.server.departure.DepartureViews.CrewView;
 import neatlanyard.server.departure.DepartureViews.DayView;
 import neatlanyard.server.departure.DepartureViews.DepartureLine;
 import neatlanyard.server.departure.DepartureViews.DepartureView;
-import neatlanyard.server.departure.DepartureViews.DiscView;
 import neatlanyard.server.departure.DepartureViews.Header;
-import neatlanyard.server.departure.DepartureViews.ItemView;
-import neatlanyard.server.departure.DepartureViews.LeftOutView;
-import neatlanyard.server.departure.DepartureViews.PartView;
 import neatlanyard.server.departure.DepartureViews.PlaceName;
-import neatlanyard.server.departure.DepartureViews.PlaceView;
-import neatlanyard.server.departure.DepartureViews.PlanformView;
+import neatlanyard.server.departure.DepartureViews.SchoolView;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.SignedIn;
+import neatlanyard.server.sop.CardViews;
 import neatlanyard.server.weather.Reports;
 import org.springframework.stereotype.Component;
 
@@ -81,11 +81,20 @@ class DepartureViewer {
   private Header header(Departure d) {
     Event.Opened o = d.opened();
     Flight f = o.flight();
-    Seat reader = d.pack().policy().checklistVoice().reader().seats(f.flyingSeat()).iterator().next();
+    Policy policy = d.pack().policy();
+    Seat reader = policy.reader() == Owner.RIGHT ? Seat.RIGHT : f.flyingSeat().other();
     return new Header(
         f.id().value(), f.number(), f.tail().value(), o.tail().type().value(), place(f.from()), place(f.to()), f.departs(),
-        zone(f.from()).getId(), d.pack().title(), o.revision(), crew(f), d.pack().policy().checklistVoice().words(),
-        Doc.written(reader), d.pack().policy().controlCheckWhen().words(), axes(d.pack().controls()));
+        zone(f.from()).getId(), d.pack().title(), o.pack().value(), o.revision(), crew(f), Doc.written(reader),
+        policy.of(Matter.CONTROL_CHECK).words(),
+        Stream.of(Matter.values())
+            .map(m -> new SchoolView(m.words(), policy.of(m).words(), policy.of(m) == m.byDefault())).toList(),
+        circumstances(d, Set.of()), axes(d.pack().flightControls()));
+  }
+
+  /** What the pack asks of the day, and what the crew says of it. */
+  private static List<CircumstanceView> circumstances(Departure d, Set<Circumstance> so) {
+    return d.pack().circumstances().stream().map(c -> new CircumstanceView(Doc.written(c), c.words(true), so.contains(c))).toList();
   }
 
   private static List<AxisView> axes(ControlSpec spec) {
@@ -109,28 +118,10 @@ class DepartureViewer {
     return new CardView(
         d.cardNumber(),
         day(d, card.day()),
-        card.parts().stream().map(DepartureViewer::part).toList(),
-        card.leftOut().stream()
-            .map(l -> new LeftOutView(Doc.written(l.procedure().stage()), l.step().challenge(), l.why())).toList(),
-        d.pack().places().stream()
-            .map(p -> new PlaceView(p.id().value(), p.name(), p.x(), p.y(), p.width(), p.height())).toList(),
-        planform(d.pack().planform()));
-  }
-
-  private static PartView part(Card.Part p) {
-    List<String> seats = Stream.of(Seat.values())
-        .filter(s -> p.items().stream().allMatch(i -> i.seats().contains(s)))
-        .map(Doc::written)
-        .toList();
-    return new PartView(
-        p.procedure().id().value(), p.procedure().title(), Doc.written(p.procedure().stage()),
-        Doc.written(p.procedure().kind()), seats, p.items().stream().map(DepartureViewer::item).toList());
-  }
-
-  private static ItemView item(Card.Item i) {
-    return new ItemView(
-        i.step().id().value(), i.step().challenge(), i.step().response(), i.step().caution(), i.step().place().value(),
-        i.seats().stream().sorted().map(Doc::written).toList(), i.added(), i.step().belowLine());
+        CardViews.parts(card),
+        CardViews.leftOut(card),
+        CardViews.places(d.pack()),
+        CardViews.planform(d.pack().planform()));
   }
 
   private DayView day(Departure d, Day day) {
@@ -140,7 +131,7 @@ class DepartureViewer {
         .collect(java.util.stream.Collectors.joining(", "));
     return new DayView(
         day.report().text(), day.simulatedReport(), reports.facts(day.report()), day.dark(), light(d, day), weather,
-        day.firstFlight(), day.fuelling(), day.afterMaintenance());
+        circumstances(d, day.circumstances()));
   }
 
   /** "dark until 08:52" or "light until 15:31", in the airfield's own time. */
@@ -151,16 +142,6 @@ class DepartureViewer {
         .flatMap(a -> Sun.nextPassing(clock.instant(), a, Sun.DARK_BELOW_DEG))
         .map(t -> "%s until %s".formatted(now, time(t, from)))
         .orElse(now);
-  }
-
-  private static PlanformView planform(Planform p) {
-    return new PlanformView(
-        p.lengthM(), p.fuselageWidthM(), aerofoil(p.wing()), aerofoil(p.tailplane()),
-        p.propellers().stream().map(x -> new DiscView(x.x(), x.y(), x.diameterM())).toList());
-  }
-
-  private static AerofoilView aerofoil(Planform.Aerofoil a) {
-    return new AerofoilView(a.spanM(), a.rootY(), a.rootChordM(), a.tipY(), a.tipChordM());
   }
 
   private List<CrewView> crew(Flight f) {

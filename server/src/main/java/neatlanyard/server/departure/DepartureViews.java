@@ -5,6 +5,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import neatlanyard.server.controls.ControlViews.JudgementView;
+import neatlanyard.server.sop.CardViews.LeftOutView;
+import neatlanyard.server.sop.CardViews.PartView;
+import neatlanyard.server.sop.CardViews.PlaceView;
+import neatlanyard.server.sop.CardViews.PlanformView;
 import tools.jackson.databind.JsonNode;
 
 /** What the interface is told of departures. All rules have been applied: it shows these and works nothing out. */
@@ -25,8 +29,11 @@ public final class DepartureViews {
   /** What does not change while a departure lasts. */
   public record Header(
       String id, String number, String tail, String type, PlaceName from, PlaceName to, Instant departs, String zone,
-      String pack, String revision, List<CrewView> crew, String checklistVoice, String reader, String controlCheckWhen,
-      List<AxisView> axes) {}
+      String pack, String packId, String revision, List<CrewView> crew, String reader, String controlCheckWhen,
+      List<SchoolView> schools, List<CircumstanceView> asks, List<AxisView> axes) {}
+
+  /** The school this departure follows in a matter. @param byDefault whether it is the one the product takes by itself */
+  public record SchoolView(String matter, String school, boolean byDefault) {}
 
   /** One axis of the control check as it is drawn. @param channels surfaces and spoilers with their full deflections */
   public record AxisView(String name, String positive, String negative, List<ChannelView> channels) {}
@@ -40,24 +47,10 @@ public final class DepartureViews {
 
   public record DayView(
       String report, boolean simulated, List<String> facts, boolean dark, String light, String weather,
-      boolean firstFlight, boolean fuelling, boolean afterMaintenance) {}
+      List<CircumstanceView> circumstances) {}
 
-  public record PartView(String id, String title, String stage, String kind, List<String> seats, List<ItemView> items) {}
-
-  public record ItemView(
-      String id, String challenge, String response, String caution, String place, List<String> seats, String added,
-      boolean belowLine) {}
-
-  public record LeftOutView(String stage, String challenge, String why) {}
-
-  public record PlaceView(String id, String name, double x, double y, double width, double height) {}
-
-  public record AerofoilView(double spanM, double rootY, double rootChordM, double tipY, double tipChordM) {}
-
-  public record DiscView(double x, double y, double diameterM) {}
-
-  public record PlanformView(
-      double lengthM, double fuselageWidthM, AerofoilView wing, AerofoilView tailplane, List<DiscView> propellers) {}
+  /** Something the pack asks of the day. @param so whether the crew says it is so */
+  public record CircumstanceView(String id, String words, boolean so) {}
 
   /** How a departure stands. @param number of its last log entry @param cardKey see {@link CardView#key} */
   public record Progress(
@@ -126,7 +119,14 @@ public final class DepartureViews {
 
   /** The state of the day as a device sends it; the rest is worked out. */
   public record DayForm(
-      String report, boolean simulated, boolean firstFlight, boolean fuelling, boolean afterMaintenance) {}
+      String report, boolean simulated, Optional<List<String>> circumstances) {}
+
+  /** What a crew said does not fit, with fleet standards' answer. */
+  public record FeedbackView(
+      String id, String departure, String flight, String tail, String pack, String revision, String step, String where, String words,
+      String by, Instant at, String answer, String answeredBy, Optional<Instant> answeredAt) {}
+
+  public record AnswerForm(String words) {}
 
   public record ControlsForm(String device, String behaviour) {}
 }

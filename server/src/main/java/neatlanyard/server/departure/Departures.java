@@ -1,6 +1,8 @@
 package neatlanyard.server.departure;
 
 import java.time.InstantSource;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -11,17 +13,18 @@ import neatlanyard.core.departure.DepartureLog;
 import neatlanyard.core.departure.DepartureLog.Kept;
 import neatlanyard.core.departure.Event;
 import neatlanyard.core.departure.Proposal;
-import neatlanyard.core.departure.Refusal;
-import neatlanyard.core.fleet.CrewId;
+import neatlanyard.core.fleet.Refusal;
 import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.fleet.FlightId;
 import neatlanyard.core.fleet.Flights;
+import neatlanyard.core.fleet.Registered;
 import neatlanyard.core.fleet.Tail;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
 import neatlanyard.server.sop.PackDesk;
+import neatlanyard.server.sop.Reading;
 import org.springframework.stereotype.Service;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -34,6 +37,7 @@ public class Departures {
   private final Flights flights;
   private final DepartureLog log;
   private final PackDesk packs;
+  private final Reading reading;
   private final FleetDesk fleet;
   private final InstantSource clock;
   private final ProgressViewer progress;
@@ -41,11 +45,12 @@ public class Departures {
   private final Map<FlightId, DepartureDesk> desks = new ConcurrentHashMap<>();
 
   Departures(
-      Flights flights, DepartureLog log, PackDesk packs, FleetDesk fleet, InstantSource clock, ProgressViewer progress,
+      Flights flights, DepartureLog log, PackDesk packs, Reading reading, FleetDesk fleet, InstantSource clock, ProgressViewer progress,
       JsonMapper json) {
     this.flights = flights;
     this.log = log;
     this.packs = packs;
+    this.reading = reading;
     this.fleet = fleet;
     this.clock = clock;
     this.progress = progress;
@@ -87,7 +92,7 @@ public class Departures {
     }
   }
 
-  /** Opens a departure on the newest pack of its type, or finds it opened already. @throws Problem unless a crew member asks */
+  /** Opens a departure on the pack of its type that holds on its day, or finds it opened already. @throws Problem unless a crew member asks */
   DepartureDesk open(String id, SignedIn who) {
     Flight flight = flight(id);
     Optional<DepartureDesk> there = find(flight.id());
@@ -100,21 +105,32 @@ public class Departures {
     }
     return desks.computeIfAbsent(flight.id(), i -> {
       List<Kept> kept = log.read(i);
-      return kept.isEmpty() ? opened(flight, who.id()) : resume(i, kept);
+      return kept.isEmpty() ? opened(flight, who) : resume(i, kept);
     });
   }
 
-  private DepartureDesk opened(Flight flight, CrewId by) {
-    Tail tail = fleet.fleet().tail(flight.tail()).orElseThrow(() ->
+  private DepartureDesk opened(Flight flight, SignedIn who) {
+    Registered registered = fleet.fleet().tail(flight.tail()).orElseThrow(() ->
         Problem.notFound("The fleet has no tail %s any more.".formatted(flight.tail())));
-    PackDesk.Known pack = packs.latest(tail.type()).orElseThrow(() ->
-        Problem.notFound("There is no pack for the type %s yet; fleet standards bring one in.".formatted(tail.type())));
+    LocalDate day = LocalDate.ofInstant(flight.departs(), ZoneOffset.UTC);
+    PackDesk.Known pack = packs.inForce(registered.type(), day).orElseThrow(() -> Problem.notFound(
+        "No pack for the type %s holds on %s; fleet standards publish one.".formatted(registered.type(), day)));
+    Tail tail = pack.pack().tail(flight.tail()).orElseThrow(() -> Problem.notFound(
+        "%s, revision %s, does not cover %s.".formatted(pack.pack().title(), pack.pack().revision(), flight.tail())));
+    reading.mustHaveRead(pack, tail, who.id(), who.role());
     List<CrewMember> crew = flight.crew().stream().flatMap(r -> fleet.fleet().member(r.who()).stream()).toList();
     Event.Opened opening =
-        new Event.Opened(flight, tail, pack.pack().id(), pack.pack().revision(), pack.document().sha256(), crew);
+        new Event.Opened(flight, tail, pack.pack().id(), pack.pack().revision(), pack.revision().sha256(), crew);
     return DepartureDesk.open(
         flight.id(), log, clock, this::news, pack.pack(),
-        new Proposal(UUID.randomUUID(), clock.instant(), by, SERVER, opening));
+        new Proposal(UUID.randomUUID(), clock.instant(), who.id(), SERVER, opening));
+  }
+
+  /** @throws Problem when somebody on the crew has not read what changed for them in this departure's revision */
+  void mustHaveRead(Event.Opened opened, SignedIn who) {
+    if (opened.flight().place(who.id()).isPresent()) {
+      reading.mustHaveRead(packs.one(opened.pack(), opened.revision()), opened.tail(), who.id(), who.role());
+    }
   }
 
   private Subscriber.Message news(Departure state) {

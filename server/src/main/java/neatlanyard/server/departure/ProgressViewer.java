@@ -96,9 +96,13 @@ class ProgressViewer {
   /** Done, and all. */
   private static int[] count(Departure d, Map<StepId, Status> statuses, Stage stage) {
     return switch (stage) {
-      case DAY -> new int[] {d.seats().size() + (d.card().isPresent() ? 1 : 0), Seat.values().length + 1};
-      case CONTROLS -> new int[] {d.controls().filter(c -> c.event().judgement().passed()).isPresent() ? 1 : 0, 1};
+      case DAY -> new int[] {d.seats().size() + (d.card().isPresent() ? 1 : 0), d.opened().flight().crew().size() + 1};
       case TIE_OFF -> new int[] {d.tiedOff().isPresent() ? 1 : 0, 1};
+      case CONTROLS -> {
+        int passed = d.controls().filter(c -> c.event().judgement().passed()).isPresent() ? 1 : 0;
+        List<Item> items = parts(d).filter(p -> p.procedure().stage() == stage).flatMap(p -> p.items().stream()).toList();
+        yield new int[] {passed + settled(items, statuses), 1 + items.size()};
+      }
       default -> {
         List<Item> items = parts(d).filter(p -> p.procedure().stage() == stage).flatMap(p -> p.items().stream()).toList();
         yield new int[] {settled(items, statuses), items.size()};

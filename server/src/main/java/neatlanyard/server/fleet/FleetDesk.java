@@ -8,11 +8,11 @@ import neatlanyard.core.fleet.Accounts;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.fleet.Fleet;
+import neatlanyard.core.fleet.FleetTexts;
+import neatlanyard.core.fleet.FleetTexts.FleetText;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.fleet.Flights;
 import neatlanyard.core.record.Chain;
-import neatlanyard.core.sop.Library;
-import neatlanyard.core.sop.Library.Document;
 import neatlanyard.formats.fleet.FleetReader;
 import neatlanyard.formats.fleet.FlightsReader;
 import neatlanyard.formats.text.Read;
@@ -23,22 +23,21 @@ import org.springframework.stereotype.Service;
 /** Brings in fleets and flights; the same way for a user's and for the demo's. */
 @Service
 public class FleetDesk {
-  private final Library library;
+  private final FleetTexts texts;
   private final Flights flights;
   private final Accounts accounts;
   private final SignIns signIns;
   private final InstantSource clock;
   private final AtomicReference<Fleet> fleet;
 
-  FleetDesk(Library library, Flights flights, Accounts accounts, SignIns signIns, InstantSource clock) {
-    this.library = library;
+  FleetDesk(FleetTexts texts, Flights flights, Accounts accounts, SignIns signIns, InstantSource clock) {
+    this.texts = texts;
     this.flights = flights;
     this.accounts = accounts;
     this.signIns = signIns;
     this.clock = clock;
-    this.fleet = new AtomicReference<>(library.all(Library.Kind.FLEET).stream()
-        .findFirst()
-        .map(d -> FleetReader.read(d.text()).orThrow(d.name()))
+    this.fleet = new AtomicReference<>(texts.latest()
+        .map(t -> FleetReader.read(t.text()).orThrow(t.operator()))
         .orElse(Fleet.NONE));
   }
 
@@ -53,8 +52,7 @@ public class FleetDesk {
       case Read.Good<Fleet> good -> good.value();
       case Read.Bad<Fleet> bad -> throw Problem.faulty("The fleet has faults.", bad.faults());
     };
-    library.keep(new Document(
-        Library.Kind.FLEET, read.operator(), clock.instant().toString(), Chain.sha256(text), text, by, clock.instant()));
+    texts.keep(new FleetText(read.operator(), Chain.sha256(text), text, by, clock.instant()));
     fleet.set(read);
     List<OneTimePassword> given = new ArrayList<>();
     for (CrewMember m : read.crew()) {

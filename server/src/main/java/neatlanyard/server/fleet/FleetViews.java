@@ -13,7 +13,10 @@ public final class FleetViews {
 
   public record DemoSignIn(String who, String name, String role, String password) {}
 
-  public record Me(String id, String name, String role, boolean mustChange, boolean bringsIn, boolean administers) {}
+  /** @param flies may sit at the controls @param draws draws up packs @param checksPacks may check another's pack */
+  public record Me(
+      String id, String name, String role, boolean mustChange, boolean bringsIn, boolean administers, boolean flies, boolean draws,
+      boolean checksPacks) {}
 
   public record SignIn(Optional<String> who, Optional<String> password) {}
 

@@ -114,6 +114,7 @@ class SessionController {
   private static Me view(SignedIn s) {
     return new Me(
         s.id().value(), s.name(), s.role().name().toLowerCase(java.util.Locale.ROOT).replace('_', ' '), s.mustChange(),
-        s.role().bringsIn(), s.role() == neatlanyard.core.fleet.Role.ADMINISTRATOR);
+        s.role().bringsIn(), s.role() == neatlanyard.core.fleet.Role.ADMINISTRATOR, s.role().flies(), s.role().draws(),
+        s.role().checksPacks());
   }
 }

@@ -17,10 +17,10 @@ public record SignedIn(CrewId id, String name, Role role, String hash, boolean m
     return new SignedIn(a.id(), a.name(), a.role(), a.passwordHash(), a.mustChange());
   }
 
-  /** @throws Problem unless this person may bring in packs, fleets and flights */
+  /** @throws Problem unless this person may bring in fleets and flights */
   public void mustBringIn() {
     if (!role.bringsIn()) {
-      throw Problem.of(HttpStatus.FORBIDDEN, "not-your-role", "Only fleet standards and administrators bring in packs, fleets and flights.",
+      throw Problem.of(HttpStatus.FORBIDDEN, "not-your-role", "Only fleet standards and administrators bring in fleets and flights.",
           "Ask one of them.");
     }
   }

@@ -1,7 +1,7 @@
 package neatlanyard.server.problem;
 
 import java.util.List;
-import neatlanyard.core.departure.Refusal;
+import neatlanyard.core.fleet.Refusal;
 import neatlanyard.formats.text.Fault;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;

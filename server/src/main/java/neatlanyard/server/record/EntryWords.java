@@ -1,6 +1,7 @@
 package neatlanyard.server.record;
 
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import neatlanyard.core.departure.Entry;
 import neatlanyard.core.departure.Event;
@@ -29,6 +30,8 @@ final class EntryWords {
       case Event.DaySet e -> "Card cut: %s".formatted(e.day().report().text());
       case Event.StepDone e -> "%s: %s".formatted(challenge(e.step()), response(e.step()));
       case Event.StepNotToday e -> "%s: not today, %s".formatted(challenge(e.step()), e.reason());
+      case Event.Measured e -> "%s: %s".formatted(challenge(e.step()), measured(e));
+      case Event.DoesNotFit e -> "%s: does not fit, %s".formatted(challenge(e.step()), e.words());
       case Event.StepUndone e -> "%s: taken back".formatted(challenge(e.step()));
       case Event.FindRaised e -> "Find at %s: %s".formatted(challenge(e.step()), e.note());
       case Event.VerdictTaken e -> "Verdict: %s%s".formatted(
@@ -51,6 +54,11 @@ final class EntryWords {
   private String response(StepId id) {
     Step step = steps.get(id);
     return step == null ? "done" : step.response();
+  }
+
+  private String measured(Event.Measured e) {
+    return Optional.ofNullable(steps.get(e.step())).flatMap(Step::measures)
+        .map(m -> m.quantity().unit().words(e.value())).orElse(Double.toString(e.value()));
   }
 
   private String title(ProcedureId id) {

@@ -4,7 +4,7 @@ import java.util.List;
 import neatlanyard.core.departure.Departure;
 import neatlanyard.core.departure.DepartureLog.Kept;
 import neatlanyard.core.departure.Entry;
-import neatlanyard.core.departure.Refusal;
+import neatlanyard.core.fleet.Refusal;
 import neatlanyard.formats.record.EntryJson;
 import neatlanyard.formats.record.RecordFile;
 import neatlanyard.formats.text.Doc;

@@ -1,43 +1,226 @@
 package neatlanyard.server.sop;
 
+import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import neatlanyard.core.fleet.CrewMember;
+import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.fleet.Tail;
+import neatlanyard.core.fleet.TailId;
+import neatlanyard.core.sop.Change;
+import neatlanyard.core.sop.Changes;
 import neatlanyard.core.sop.Pack;
+import neatlanyard.core.sop.PackId;
+import neatlanyard.core.sop.Revision.Signed;
+import neatlanyard.formats.sop.PackReader;
+import neatlanyard.formats.sop.PackWriter;
+import neatlanyard.formats.text.Doc;
+import neatlanyard.formats.text.Read;
+import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.FleetViews.BroughtIn;
 import neatlanyard.server.fleet.SignedIn;
+import neatlanyard.server.problem.Problem;
+import neatlanyard.server.sop.PackDesk.Known;
+import neatlanyard.server.sop.SopViews.ChangesView;
+import neatlanyard.server.sop.SopViews.CheckView;
+import neatlanyard.server.sop.SopViews.EditorView;
+import neatlanyard.server.sop.SopViews.NewRevision;
 import neatlanyard.server.sop.SopViews.PackView;
+import neatlanyard.server.sop.SopViews.Publication;
+import neatlanyard.server.sop.SopViews.ReaderView;
+import neatlanyard.server.sop.SopViews.RevisionView;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
-/** The packs that are there, and bringing in another. */
+/** Packs: bringing in, editing, checking, publishing, reading what changed. */
 @RestController
 class PackController {
   private final PackDesk desk;
+  private final Reading reading;
+  private final FleetDesk fleet;
+  private final PackViewer viewer;
 
-  PackController(PackDesk desk) {
+  PackController(PackDesk desk, Reading reading, FleetDesk fleet, PackViewer viewer) {
     this.desk = desk;
+    this.reading = reading;
+    this.fleet = fleet;
+    this.viewer = viewer;
   }
 
   @GetMapping("/api/packs")
-  List<PackView> packs() {
-    return desk.all().stream()
-        .map(k -> new PackView(
-            k.pack().id().value(), k.pack().revision(), k.pack().title(), k.pack().type().value(), steps(k.pack()),
-            k.document().sha256(), k.document().by().value(), k.document().at()))
-        .toList();
+  List<RevisionView> packs() {
+    return desk.all().stream().map(viewer::revision).toList();
   }
 
+  /** Brings in a pack as a draft. */
   @PostMapping(path = "/api/packs", consumes = MediaType.TEXT_PLAIN_VALUE)
   BroughtIn bringIn(@AuthenticationPrincipal SignedIn who, @RequestBody String text) {
-    who.mustBringIn();
-    Pack pack = desk.bringIn(text, who.id());
-    return new BroughtIn("%s, revision %s: %d steps.".formatted(pack.title(), pack.revision(), steps(pack)), List.of());
+    Known k = desk.save(text, Optional.empty(), who.id(), who.role());
+    return new BroughtIn("%s, revision %s: %d steps, %s.".formatted(
+        k.pack().title(), k.pack().revision(), PackViewer.steps(k.pack()), desk.words(k.revision())), List.of());
   }
 
-  private static int steps(Pack pack) {
-    return pack.procedures().stream().mapToInt(p -> p.steps().size()).sum();
+  @GetMapping("/api/packs/editor")
+  EditorView editor() {
+    return PackViewer.editor();
+  }
+
+  /** Says what is wrong with a pack and keeps nothing of it. */
+  @PostMapping(path = "/api/packs/reading", consumes = MediaType.TEXT_PLAIN_VALUE)
+  CheckView check(@RequestBody String text) {
+    return switch (PackReader.read(text)) {
+      case Read.Bad<Pack> bad -> PackViewer.faults(bad.faults());
+      case Read.Good<Pack> good -> PackViewer.findings(neatlanyard.core.proof.PackCheck.of(good.value()));
+    };
+  }
+
+  @GetMapping("/api/packs/{id}/{revision}")
+  PackView one(@PathVariable String id, @PathVariable String revision) {
+    Known k = known(id, revision);
+    return new PackView(viewer.revision(k), PackWriter.json(k.pack()), PackViewer.findings(desk.findings(k)));
+  }
+
+  /** The text as it was brought in or saved last. */
+  @GetMapping("/api/packs/{id}/{revision}/file")
+  ResponseEntity<byte[]> file(@PathVariable String id, @PathVariable String revision) {
+    Known k = known(id, revision);
+    String name = "%s-%s.yaml".formatted(k.pack().id(), k.pack().revision().replaceAll("[^A-Za-z0-9.-]", "_"));
+    return ResponseEntity.ok()
+        .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(name).build().toString())
+        .contentType(MediaType.APPLICATION_OCTET_STREAM)
+        .body(k.revision().text().getBytes(StandardCharsets.UTF_8));
+  }
+
+  /** Saves an edited draft. @param document the pack as JSON @param edition the one it was made from */
+  @PostMapping(path = "/api/packs/{id}/{revision}/draft", consumes = MediaType.TEXT_PLAIN_VALUE)
+  PackView save(
+      @AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision, @RequestParam long edition,
+      @RequestBody String document) {
+    Pack pack = PackDesk.read(document);
+    if (!pack.id().equals(pack(id)) || !pack.revision().equals(revision)) {
+      throw Problem.bad("other-revision", "The document is %s revision %s, not %s revision %s.".formatted(pack.id(), pack.revision(), id, revision));
+    }
+    Known k = desk.save(PackWriter.yaml(pack), Optional.of(edition), who.id(), who.role());
+    return new PackView(viewer.revision(k), PackWriter.json(k.pack()), PackViewer.findings(desk.findings(k)));
+  }
+
+  /** Begins a new draft from a revision. */
+  @PostMapping("/api/packs/{id}/{revision}/next")
+  RevisionView next(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision, @RequestBody NewRevision form) {
+    String name = form.revision() == null ? "" : form.revision().strip();
+    if (!name.matches("[A-Za-z0-9][A-Za-z0-9.-]{0,29}")) {
+      throw Problem.bad("bad-name", "'%s' is not a revision: up to 30 letters, digits, dots or hyphens.".formatted(name));
+    }
+    if (desk.all().stream().anyMatch(k -> k.pack().id().equals(pack(id)) && k.revision().name().equals(name))) {
+      throw Problem.bad("revision-exists", "There is a revision %s already; give yours another name.".formatted(name));
+    }
+    Pack pack = PackViewer.renamed(known(id, revision).pack(), name);
+    return viewer.revision(desk.save(PackWriter.yaml(pack), Optional.of(0L), who.id(), who.role()));
+  }
+
+  @PostMapping("/api/packs/{id}/{revision}/check")
+  RevisionView checked(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision) {
+    return viewer.revision(desk.check(pack(id), revision, who.id(), who.role()));
+  }
+
+  @PostMapping("/api/packs/{id}/{revision}/publish")
+  RevisionView publish(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision, @RequestBody Publication form) {
+    if (form.effective() == null) {
+      throw Problem.bad("no-day", "The day from which it holds is missing.");
+    }
+    return viewer.revision(desk.publish(pack(id), revision, form.effective(), who.id(), who.role()));
+  }
+
+  @DeleteMapping("/api/packs/{id}/{revision}")
+  void discard(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision) {
+    desk.discard(pack(id), revision, who.role());
+  }
+
+  /**
+   * What changed between two revisions.
+   *
+   * @param since the earlier one
+   * @param tail only what a tail can bring up
+   * @param seat only what touches a seat: left or right
+   */
+  @GetMapping("/api/packs/{id}/{revision}/changes")
+  ChangesView changes(
+      @AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision, @RequestParam String since,
+      @RequestParam Optional<String> tail, @RequestParam Optional<String> seat) {
+    Known to = known(id, revision);
+    Known from = known(id, since);
+    List<Change> changes = Changes.between(from.pack(), to.pack());
+    Set<Seat> seats = seat.map(s -> Set.of(seat(s))).orElse(Set.of(Seat.values()));
+    List<Change> filtered = changes.stream().filter(c -> c.concerns(seats)).filter(c -> onTail(c, from, to, tail)).toList();
+    return view(who, from, to, filtered, tail);
+  }
+
+  private ChangesView view(SignedIn who, Known from, Known to, List<Change> changes, Optional<String> tail) {
+    boolean read = reading.readers(to).stream().map(Signed::by).anyMatch(who.id()::equals);
+    boolean owed = to.revision().published().isPresent() && reading.owed(to, who.id(), who.role()).isPresent();
+    return new ChangesView(viewer.revision(from), viewer.revision(to),
+        changes.stream().map(c -> PackViewer.change(c, onTail(c, from, to, tail))).toList(), read, owed);
+  }
+
+  private static boolean onTail(Change c, Known from, Known to, Optional<String> tail) {
+    if (tail.isEmpty()) {
+      return true;
+    }
+    List<Tail> tails = Stream.of(from.pack(), to.pack()).flatMap(p -> p.tail(tail(tail.get())).stream()).toList();
+    return tails.isEmpty() || tails.stream().anyMatch(t -> c.concerns(t, to.pack().policy()) || c.concerns(t, from.pack().policy()));
+  }
+
+  /** What the one who asks has to read, each with what changed since the revision they know. */
+  @GetMapping("/api/reading")
+  List<ChangesView> owed(@AuthenticationPrincipal SignedIn who) {
+    return reading.owed(who.id(), who.role()).stream().map(o -> view(who, o.since(), o.to(), o.changes(), Optional.empty())).toList();
+  }
+
+  @PostMapping("/api/packs/{id}/{revision}/acknowledge")
+  void acknowledge(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision) {
+    reading.acknowledge(known(id, revision), who.id());
+  }
+
+  /** Who of those who fly has read a published revision, and whom it concerns. */
+  @GetMapping("/api/packs/{id}/{revision}/readers")
+  List<ReaderView> readers(@PathVariable String id, @PathVariable String revision) {
+    Known to = known(id, revision);
+    List<Signed> read = reading.readers(to);
+    return fleet.fleet().crew().stream().filter(m -> m.role().flies()).map(m -> reader(m, to, read)).toList();
+  }
+
+  private ReaderView reader(CrewMember m, Known to, List<Signed> read) {
+    Optional<Signed> signed = read.stream().filter(s -> s.by().equals(m.id())).findFirst();
+    boolean concerned = signed.isPresent() || reading.owed(to, m.id(), m.role()).isPresent();
+    return new ReaderView(m.id().value(), m.name(), Doc.written(m.role()).replace('-', ' '), concerned, signed.map(Signed::at));
+  }
+
+  private Known known(String id, String revision) {
+    return desk.one(pack(id), revision);
+  }
+
+  private static PackId pack(String id) {
+    return PackViewer.named(id, PackId::new, "pack");
+  }
+
+  private static TailId tail(String id) {
+    return PackViewer.named(id, TailId::new, "tail");
+  }
+
+  private static Seat seat(String name) {
+    return Stream.of(Seat.values()).filter(s -> Doc.written(s).equals(name)).findFirst()
+        .orElseThrow(() -> Problem.bad("no-such-seat", "'%s' is not a seat; known are: left, right.".formatted(name)));
   }
 }

@@ -12,6 +12,7 @@ import neatlanyard.server.controls.ControlViews;
 import neatlanyard.server.departure.DepartureViews;
 import neatlanyard.server.fleet.FleetViews;
 import neatlanyard.server.record.RecordViews;
+import neatlanyard.server.sop.CardViews;
 import neatlanyard.server.sop.SopViews;
 import neatlanyard.server.weather.WeatherViews;
 import org.springdoc.core.customizers.OpenApiCustomizer;
@@ -22,7 +23,7 @@ import org.springframework.context.annotation.Configuration;
 @Configuration
 class ApiDescription {
   private static final List<Class<?>> VIEWS = List.of(
-      ControlViews.class, DepartureViews.class, FleetViews.class, RecordViews.class, SopViews.class, WeatherViews.class);
+      CardViews.class, ControlViews.class, DepartureViews.class, FleetViews.class, RecordViews.class, SopViews.class, WeatherViews.class);
 
   @Bean
   OpenApiCustomizer requiredFields() {

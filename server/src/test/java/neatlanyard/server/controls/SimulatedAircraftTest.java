@@ -25,7 +25,7 @@ public class SimulatedAircraftTest {
   private static final Path PACK = Path.of(System.getProperty("lanyard.root", ".."), "demo/packs/dovrin-46.yaml");
 
   private static ControlSpec spec() throws IOException {
-    return PackReader.read(Files.readString(PACK)).orThrow("pack").controls();
+    return PackReader.read(Files.readString(PACK)).orThrow("pack").flightControls();
   }
 
   private static Judgement judged(ControlSpec spec, List<Sample> samples) {

@@ -4,6 +4,7 @@ import static neatlanyard.store.generated.Tables.ENTRY;
 import static neatlanyard.store.generated.Tables.TRACE;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -16,6 +17,7 @@ import neatlanyard.core.fleet.FlightId;
 import neatlanyard.store.db.Database;
 import neatlanyard.store.generated.tables.records.EntryRecord;
 import neatlanyard.store.generated.tables.records.TraceRecord;
+import org.jooq.impl.DSL;
 
 /**
  * Logs in the database. Entries that arrive while the disk is busy are written together in the next transaction, so
@@ -80,7 +82,20 @@ public final class StoredDepartureLog implements DepartureLog, AutoCloseable {
     return db.read(sql -> sql.selectFrom(ENTRY)
         .where(ENTRY.FLIGHT_ID.eq(departure.value()))
         .orderBy(ENTRY.NUMBER)
-        .fetch(r -> new Kept(r.getNumber(), UUID.fromString(r.getEventId()), r.getJson(), r.getHash())));
+        .fetch(StoredDepartureLog::kept));
+  }
+
+  /** The condition is written as in the index that answers it. */
+  @Override
+  public List<Found> doesNotFit() {
+    return db.read(sql -> sql.selectFrom(ENTRY)
+        .where(DSL.condition("json_extract(json, '$.kind') = 'does-not-fit'"))
+        .fetch(r -> new Found(new FlightId(r.getFlightId()), kept(r))))
+        .stream().sorted(Comparator.comparing((Found f) -> f.entry().event()).reversed()).toList();
+  }
+
+  private static Kept kept(EntryRecord r) {
+    return new Kept(r.getNumber(), UUID.fromString(r.getEventId()), r.getJson(), r.getHash());
   }
 
   @Override

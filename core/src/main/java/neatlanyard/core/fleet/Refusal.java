@@ -1,7 +1,7 @@
-package neatlanyard.core.departure;
+package neatlanyard.core.fleet;
 
 /**
- * Why an event is not allowed, for a crew member to read.
+ * Why something is not allowed to somebody, in words for them to read.
  *
  * @param code stable, for programs
  * @param what what is wrong

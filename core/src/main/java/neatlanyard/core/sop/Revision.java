@@ -1,0 +1,50 @@
+package neatlanyard.core.sop;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Optional;
+import neatlanyard.core.fleet.CrewId;
+
+/**
+ * One revision of a pack and how far it has come: draft, checked by a second person, published with an effective date.
+ *
+ * @param text the pack as it was brought in or saved last
+ * @param sha256 of the text
+ * @param edition counts the savings of the draft, so that two editors do not overwrite each other
+ * @param drafted who saved it last, and when
+ * @param effective the first day on which departures are opened on it
+ */
+public record Revision(
+    PackId pack,
+    String name,
+    String text,
+    String sha256,
+    long edition,
+    Signed drafted,
+    Optional<Signed> checked,
+    Optional<Signed> published,
+    Optional<LocalDate> effective) {
+
+  /** Who did something, and when. */
+  public record Signed(CrewId by, Instant at) {}
+
+  /** How far it has come. */
+  public enum Life { DRAFT, CHECKED, PUBLISHED }
+
+  public Life life() {
+    return published.isPresent() ? Life.PUBLISHED : checked.isPresent() ? Life.CHECKED : Life.DRAFT;
+  }
+
+  /** Saved again: a new edition, which nobody has checked yet. */
+  public Revision saved(String newText, String newSha256, Signed by) {
+    return new Revision(pack, name, newText, newSha256, edition + 1, by, Optional.empty(), Optional.empty(), Optional.empty());
+  }
+
+  public Revision checked(Signed by) {
+    return new Revision(pack, name, text, sha256, edition, drafted, Optional.of(by), Optional.empty(), Optional.empty());
+  }
+
+  public Revision published(Signed by, LocalDate from) {
+    return new Revision(pack, name, text, sha256, edition, drafted, checked, Optional.of(by), Optional.of(from));
+  }
+}

@@ -1,0 +1,165 @@
+package neatlanyard.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.regex.Pattern;
+import neatlanyard.cli.Lanyard;
+import org.testng.annotations.Test;
+
+/** A standards captain at a desk: a revision edited, checked, published, read by its crews, and answered for. */
+public class ProceduresTest {
+  @Test
+  public void a_revision_is_edited_checked_published_and_read_before_it_is_flown() throws Exception {
+    try (Application app = Application.demo(); Playwright playwright = Playwright.create(); Browser browser = Crew.browser(playwright)) {
+      Crew orrin = Crew.in(browser, app, "Bas Orrin", ColorScheme.LIGHT);
+      link(orrin, "Procedures").click();
+      orrin.page.getByText("to be checked by a second person").click();
+      edit(orrin);
+      compare(orrin);
+      publish(browser, app, orrin);
+      Crew wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.DARK);
+      readThenOpen(wren);
+      doesNotFit(wren, orrin);
+      readers(orrin);
+    }
+  }
+
+  private static Locator link(Crew crew, String name) {
+    return crew.page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name));
+  }
+
+  private static Locator row(Crew crew, String challenge, int nth) {
+    return crew.page.locator("[id^=step-]").filter(new Locator.FilterOptions().setHasText(challenge)).nth(nth);
+  }
+
+  /** By keyboard and pointer: find, write, see a fault as it is typed, undo, a condition in plain words, move, save. */
+  private static void edit(Crew orrin) throws IOException {
+    assertThat(orrin.button("Saved")).isDisabled();
+    orrin.key("/");
+    orrin.page.keyboard().type("gust lock");
+    row(orrin, "Gust lock", 1).click();
+    Locator response = orrin.page.getByLabel("Response");
+    assertThat(response).hasValue("out, columns free");
+    response.fill("");
+    assertThat(orrin.page.getByText("'response' is blank.").or(orrin.page.getByText("'response' wants a single value.")).first()).isVisible();
+    assertThat(orrin.button("Cannot be saved yet")).isDisabled();
+    response.blur();
+    orrin.key("Control+z");
+    assertThat(response).hasValue("out, columns free");
+    response.fill("out, columns free to both stops");
+    orrin.button("Only when").click();
+    orrin.page.getByLabel("Fact").selectOption("wind-above");
+    orrin.page.getByLabel("Number").fill("x");
+    assertThat(orrin.page.getByText("'wind-above' is 'x', not a number.")).isVisible();
+    orrin.page.getByLabel("Number").fill("20");
+    assertThat(orrin.page.getByText("wind 8 kt, not above 20 kt")).isVisible();
+    // On a calm day nothing would take the gust lock out: the check says so while one still looks.
+    orrin.page.getByText(Pattern.compile("Check: \\d found")).click();
+    assertThat(orrin.page.getByText("It opens 'gust-lock', and no later step closes that: wind not above 20 kt.")
+        .or(orrin.page.getByText("It opens 'gust-lock', and no later step closes that: not wind above 20 kt.")).first()).isVisible();
+    orrin.picture("editor-day");
+    orrin.page.getByLabel("Take this out").first().click();
+    assertThat(orrin.page.getByText("Check: clean")).isVisible();
+    orrin.page.getByLabel("Find a step").fill("");
+    orrin.page.getByLabel("Find a step").blur();
+    orrin.key("Alt+ArrowDown");
+    assertThat(orrin.page.getByText("After start flow · 8 of 9")).isVisible();
+    orrin.key("Control+z");
+    orrin.key("Control+s");
+    assertThat(orrin.button("Saved")).isVisible();
+    orrin.page.reload();
+    assertThat(row(orrin, "Gust lock", 1)).isVisible();
+    Path file = Files.createTempFile("pack", ".yaml");
+    Download download = orrin.page.waitForDownload(() -> link(orrin, "Download").click());
+    download.saveAs(file);
+    assertThat(Files.readString(file)).contains("out, columns free to both stops");
+    assertThat(Lanyard.commands().setOut(new PrintWriter(new StringWriter())).execute("check", file.toString())).as("the saved draft at a terminal").isZero();
+  }
+
+  private static void compare(Crew orrin) {
+    orrin.button("What changed").click();
+    assertThat(orrin.page.getByText("Walkaround, Freight door")).isVisible();
+    assertThat(orrin.page.getByText("Response: was \"out, columns free\", now \"out, columns free to both stops\".")).isVisible();
+    orrin.picture("changes-day");
+    orrin.page.getByLabel("What concerns").selectOption("TL-DVA");
+    assertThat(orrin.page.getByText("Walkaround, Freight door")).isHidden();
+    orrin.button("Cards").click();
+    orrin.key("b");
+    orrin.page.getByLabel("Tail").last().selectOption("TL-DVC");
+    assertThat(orrin.page.getByText("freight door fitted").first()).isVisible();
+    assertThat(orrin.heading("12 steps differ")).isVisible();
+    orrin.picture("cards-day");
+    orrin.page.getByLabel("Tail").last().selectOption("TL-DVA");
+    assertThat(orrin.heading("Nothing differs")).isVisible();
+  }
+
+  private static void publish(Browser browser, Application app, Crew orrin) {
+    Crew rand = Crew.in(browser, app, "Mette Rand", ColorScheme.LIGHT);
+    link(rand, "Procedures").click();
+    rand.page.getByText("to be checked by a second person").click();
+    assertThat(rand.button("I have checked it")).isEnabled();
+    rand.key("k");
+    assertThat(rand.page.getByText("checked by Mette Rand")).isVisible();
+    assertThat(rand.button("Publish")).isHidden();
+    link(orrin, "Procedures").click();
+    orrin.page.getByText("checked by Mette Rand").click();
+    assertThat(orrin.button("Publish")).isEnabled();
+    orrin.key("p");
+    assertThat(orrin.page.getByText("in force", new Page.GetByTextOptions().setExact(true)).first()).isVisible();
+    assertThat(orrin.button("Save the draft")).isHidden();
+  }
+
+  private static void readThenOpen(Crew wren) {
+    wren.key("1");
+    assertThat(wren.page.getByText("Revision 2026-12 changed")).isVisible();
+    link(wren, "Read what changed").click();
+    assertThat(wren.heading("things changed for you in revision 2026-12")).isVisible();
+    assertThat(wren.page.getByText("Wear pins, right brakes")).isVisible();
+    wren.picture("reading-night");
+    wren.key("a");
+    assertThat(wren.heading("Nothing to read")).isVisible();
+    link(wren, "Neat Lanyard").click();
+    assertThat(wren.page.getByText("Ternholm – Vesk")).isVisible();
+    wren.key("1");
+    wren.button("Take the right seat").click();
+    assertThat(wren.page.getByText("revision 2026-12")).isVisible();
+  }
+
+  private static void doesNotFit(Crew wren, Crew orrin) {
+    wren.cutCard();
+    wren.stage("Walkaround");
+    assertThat(wren.heading("Red covers and plugs")).isVisible();
+    wren.key("d");
+    wren.page.keyboard().type("This tail carries seven covers");
+    wren.key("Control+Enter");
+    assertThat(wren.heading("Red covers and plugs")).isVisible();
+    link(orrin, "Procedures").click();
+    assertThat(orrin.page.getByText("This tail carries seven covers")).isVisible();
+    assertThat(orrin.page.getByText("Wren Adeyo, TL-DVA, flight 14")).isVisible();
+    orrin.button("Answer").click();
+    orrin.page.keyboard().type("Counted again: seven it is, in the next revision");
+    orrin.key("Control+Enter");
+    assertThat(orrin.page.getByText("Bas Orrin: Counted again")).isVisible();
+    orrin.picture("procedures-day");
+  }
+
+  private static void readers(Crew orrin) {
+    orrin.page.getByText("in force", new Page.GetByTextOptions().setExact(true)).first().click();
+    orrin.button("Who has read it").click();
+    assertThat(orrin.heading("3 whom it concerns have not read it yet")).isVisible();
+    assertThat(orrin.page.locator("tr", new Page.LocatorOptions().setHasText("Wren Adeyo"))).containsText("read 2027-01-14");
+  }
+}

@@ -1,0 +1,255 @@
+package neatlanyard.formats.sop;
+
+import java.time.Duration;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import neatlanyard.core.sop.Alternation;
+import neatlanyard.core.sop.Measure;
+import neatlanyard.core.sop.Owner;
+import neatlanyard.core.sop.PlaceId;
+import neatlanyard.core.sop.Point;
+import neatlanyard.core.sop.PointId;
+import neatlanyard.core.sop.Procedure;
+import neatlanyard.core.sop.ProcedureId;
+import neatlanyard.core.sop.Quantity;
+import neatlanyard.core.sop.Stage;
+import neatlanyard.core.sop.State;
+import neatlanyard.core.sop.Step;
+import neatlanyard.core.sop.StepId;
+import neatlanyard.core.sop.TagId;
+import neatlanyard.core.sop.TagKind;
+import neatlanyard.core.sop.TagKind.Trigger;
+import neatlanyard.core.sop.Wait;
+import neatlanyard.formats.text.Doc;
+
+/** Reads the procedures of a pack, against the places, points and tags it declares. */
+final class ProcedureReader {
+  private static final Set<Stage> THE_PRODUCTS_OWN = Set.of(Stage.DAY, Stage.TIE_OFF);
+
+  /** A step with the place it was read from, for faults that show only once all has been read. */
+  private record Placed(Step what, Doc at) {}
+
+  private final Set<PlaceId> places;
+  private final Map<PointId, Point> points;
+  private final Map<TagId, TagKind> tags;
+  private final ConditionReader conditions;
+  private final Map<StepId, Placed> steps = new LinkedHashMap<>();
+  private final Set<ProcedureId> procedures = new HashSet<>();
+  private final Map<TagId, Set<String>> opened = new HashMap<>();
+
+  ProcedureReader(Set<PlaceId> places, Map<PointId, Point> points, Map<TagId, TagKind> tags, ConditionReader conditions) {
+    this.places = places;
+    this.points = points;
+    this.tags = tags;
+    this.conditions = conditions;
+  }
+
+  List<Procedure> read(Doc doc) {
+    List<Procedure> all = doc.list("procedures", this::procedure);
+    if (all.isEmpty()) {
+      doc.fault("procedures", "A pack needs at least one procedure.");
+    }
+    steps.values().forEach(s -> s.what.opens().forEach(h ->
+        opened.computeIfAbsent(h.tag(), t -> new HashSet<>()).addAll(h.items())));
+    steps.values().forEach(this::references);
+    needsInARound().forEach(s -> placed(s).at.fault("needs", "'%s' needs itself, by way of its needs.".formatted(s)));
+    return all;
+  }
+
+  private Procedure procedure(Doc doc) {
+    ProcedureId id = doc.of("id", ProcedureId::new, "x");
+    if (!procedures.add(id)) {
+      doc.fault("id", "A procedure '%s' exists already.".formatted(id));
+    }
+    Stage stage = doc.one("stage", Stage.class);
+    if (THE_PRODUCTS_OWN.contains(stage)) {
+      doc.fault("stage", "The product does the stage '%s' itself; a procedure cannot stand there.".formatted(Doc.written(stage)));
+    }
+    Procedure.Kind kind = doc.one("kind", Procedure.Kind.class);
+    Owner owner = doc.one("owner", Owner.class, Owner.BOTH);
+    boolean owned = doc.has("owner");
+    List<State> leaves = states(doc, "leaves");
+    List<Step> list = doc.list("steps", d -> step(d, kind, owner, owned));
+    if (list.isEmpty()) {
+      doc.fault("steps", "A procedure needs at least one step.");
+    }
+    return new Procedure(id, doc.text("title"), stage, kind, leaves, list);
+  }
+
+  private Step step(Doc doc, Procedure.Kind kind, Owner procedureOwner, boolean owned) {
+    Step step = new Step(
+        doc.of("id", StepId::new, "x"),
+        doc.of("at", PlaceId::new, "x"),
+        doc.text("challenge"),
+        doc.text("response"),
+        owned ? doc.one("owner", Owner.class, procedureOwner) : doc.one("owner", Owner.class),
+        conditions.read(doc),
+        doc.text("caution", ""),
+        states(doc, "sets"),
+        states(doc, "expects"),
+        states(doc, "verifies"),
+        doc.values("needs", StepId::new, "x"),
+        hooks(doc, "opens"),
+        hooks(doc, "closes"),
+        optional(doc, "waits", d -> new Wait(Duration.ofSeconds(d.whole("seconds", 1, 7_200)), d.text("before"))),
+        doc.values("after-wait", StepId::new, "x"),
+        optional(doc, "measures", this::measure),
+        optional(doc, "alternates", d -> new Alternation(d.values("choices", s -> s, "x"), d.text("memory", ""))),
+        doc.yes("critical", false),
+        doc.yes("alerted", false),
+        doc.yes("below-line", false));
+    if (step.belowLine() && kind != Procedure.Kind.CHECKLIST) {
+      doc.fault("below-line", "Only a checklist has a line.");
+    }
+    step.sets().stream().filter(s -> Optional.ofNullable(points.get(s.point())).filter(p -> !p.control()).isPresent()).forEach(s ->
+        doc.fault("sets", "'%s' is an indication; it is expected, not set.".formatted(s.point())));
+    step.alternates().filter(a -> a.choices().size() < 2).ifPresent(a ->
+        doc.fault("alternates", "'choices' wants at least two."));
+    if (steps.put(step.id(), new Placed(step, doc)) != null) {
+      doc.fault("id", "A step '%s' exists already.".formatted(step.id()));
+    }
+    return step;
+  }
+
+  private static <T> Optional<T> optional(Doc doc, String field, java.util.function.Function<Doc, T> reader) {
+    return doc.has(field) ? doc.inner(field, reader) : Optional.empty();
+  }
+
+  private Measure measure(Doc doc) {
+    Quantity quantity = conditions.quantity(doc);
+    Measure measure = new Measure(quantity, limit(doc, "least"), limit(doc, "most"));
+    if (measure.least().isPresent() && measure.most().isPresent() && measure.least().getAsDouble() > measure.most().getAsDouble()) {
+      doc.fault("least", "The least lies above the most.");
+    }
+    return measure;
+  }
+
+  private static OptionalDouble limit(Doc doc, String field) {
+    return doc.has(field) ? OptionalDouble.of(doc.number(field, -1e6, 1e6)) : OptionalDouble.empty();
+  }
+
+  private List<State> states(Doc doc, String field) {
+    return doc.has(field) ? doc.inner(field, this::states).orElse(List.of()) : List.of();
+  }
+
+  private List<State> states(Doc doc) {
+    List<State> states = new ArrayList<>();
+    for (String name : doc.names()) {
+      String value = doc.text(name);
+      Optional<Point> point = known(name);
+      if (point.isEmpty()) {
+        doc.fault(name, "There is no control or indication '%s'.".formatted(name));
+      } else if (!point.get().states().contains(value)) {
+        doc.fault(name, "'%s' cannot be '%s'; known are: %s.".formatted(name, value, String.join(", ", point.get().states())));
+      } else {
+        states.add(new State(point.get().id(), value));
+      }
+    }
+    return states;
+  }
+
+  private Optional<Point> known(String name) {
+    try {
+      return Optional.ofNullable(points.get(new PointId(name)));
+    } catch (IllegalArgumentException e) {
+      return Optional.empty();
+    }
+  }
+
+  private static List<Step.Hook> hooks(Doc doc, String field) {
+    return doc.either(
+        field,
+        name -> new Step.Hook(tagId(doc, field, name), List.of()),
+        d -> new Step.Hook(d.of("tag", TagId::new, "x"), d.values("items", s -> s, "")));
+  }
+
+  private static TagId tagId(Doc doc, String field, String name) {
+    try {
+      return new TagId(name);
+    } catch (IllegalArgumentException e) {
+      doc.fault(field, "'%s': %s.".formatted(field, e.getMessage()));
+      return new TagId("x");
+    }
+  }
+
+  private Placed placed(StepId id) {
+    return Optional.ofNullable(steps.get(id)).orElseThrow();
+  }
+
+  /** Faults that show only once the whole pack is known. */
+  private void references(Placed placed) {
+    Step step = placed.what;
+    if (!places.contains(step.place())) {
+      placed.at.fault("at", "There is no station or panel '%s'.".formatted(step.place()));
+    }
+    step.needs().stream().filter(n -> !steps.containsKey(n)).forEach(n ->
+        placed.at.fault("needs", "There is no step '%s'.".formatted(n)));
+    step.afterWait().forEach(n -> {
+      if (!steps.containsKey(n)) {
+        placed.at.fault("after-wait", "There is no step '%s'.".formatted(n));
+      } else if (placed(n).what.waits().isEmpty()) {
+        placed.at.fault("after-wait", "The step '%s' starts no wait.".formatted(n));
+      }
+    });
+    hooked(placed, "opens", step.opens());
+    hooked(placed, "closes", step.closes());
+    for (Step.Hook hook : step.closes()) {
+      hook.items().stream().filter(i -> !opened.getOrDefault(hook.tag(), Set.of()).contains(i)).forEach(i ->
+          placed.at.fault("closes", "Nothing opens '%s' of the tag '%s'.".formatted(i, hook.tag())));
+    }
+  }
+
+  private void hooked(Placed placed, String field, List<Step.Hook> hooks) {
+    for (Step.Hook hook : hooks) {
+      TagKind kind = tags.get(hook.tag());
+      if (kind == null) {
+        placed.at.fault(field, "There is no tag '%s'.".formatted(hook.tag()));
+      } else if (kind.hangsOn() != Trigger.STEP) {
+        placed.at.fault(field, "The tag '%s' hangs on %s, not on steps.".formatted(hook.tag(), Doc.written(kind.hangsOn())));
+      }
+    }
+  }
+
+  /**
+   * The steps whose needs go round: what is left when steps that need nothing left, and steps that nothing left needs,
+   * are taken away again and again (Kahn 1962, from both ends). Linear, and without recursion, whatever is brought in.
+   */
+  private List<StepId> needsInARound() {
+    Map<StepId, Set<StepId>> needs = new LinkedHashMap<>();
+    Map<StepId, Set<StepId>> neededBy = new HashMap<>();
+    steps.keySet().forEach(s -> {
+      needs.put(s, new HashSet<>());
+      neededBy.put(s, new HashSet<>());
+    });
+    steps.forEach((id, placed) -> placed.what.needs().stream().filter(steps::containsKey).forEach(n -> {
+      needs.computeIfAbsent(id, i -> new HashSet<>()).add(n);
+      neededBy.computeIfAbsent(n, i -> new HashSet<>()).add(id);
+    }));
+    takeAway(needs, neededBy);
+    takeAway(neededBy, needs);
+    return List.copyOf(needs.keySet());
+  }
+
+  private static void takeAway(Map<StepId, Set<StepId>> out, Map<StepId, Set<StepId>> in) {
+    Deque<StepId> free = new ArrayDeque<>(out.keySet().stream().filter(s -> out.getOrDefault(s, Set.of()).isEmpty()).toList());
+    while (!free.isEmpty()) {
+      StepId gone = free.pop();
+      out.remove(gone);
+      for (StepId other : Optional.ofNullable(in.remove(gone)).orElse(Set.of())) {
+        Set<StepId> left = out.get(other);
+        if (left != null && left.remove(gone) && left.isEmpty()) {
+          free.push(other);
+        }
+      }
+    }
+  }
+}

@@ -1,0 +1,95 @@
+package neatlanyard.server.sop;
+
+import java.util.List;
+import java.util.Optional;
+import neatlanyard.core.sop.Card;
+import neatlanyard.core.sop.Measure;
+import neatlanyard.core.sop.Pack;
+import neatlanyard.core.sop.Place;
+import neatlanyard.core.sop.Planform;
+import neatlanyard.core.sop.Wait;
+import neatlanyard.core.fleet.Seat;
+import neatlanyard.formats.text.Doc;
+import java.util.stream.Stream;
+
+/** What the interface is told of a card, and how it is told. */
+public final class CardViews {
+  private CardViews() {}
+
+  public record PartView(String id, String title, String stage, String kind, List<String> seats, List<ItemView> items) {}
+
+  /**
+   * One step of a card.
+   *
+   * @param any whether one of the seats is enough
+   * @param measure what is read and entered
+   * @param waits a time that must pass after it, in words; empty where there is none
+   * @param turn what is used in turn; empty where nothing is
+   */
+  public record ItemView(
+      String id, String challenge, String response, String caution, String place, List<String> seats, boolean any, String added,
+      boolean critical, boolean alerted, boolean belowLine, String waits, String turn, Optional<MeasureView> measure) {}
+
+  /** @param limits in words */
+  public record MeasureView(String name, String unit, String limits) {}
+
+  public record LeftOutView(String step, String stage, String challenge, String why) {}
+
+  public record PlaceView(String id, String name, double x, double y, double width, double height) {}
+
+  public record AerofoilView(double spanM, double rootY, double rootChordM, double tipY, double tipChordM) {}
+
+  public record EngineView(String kind, double x, double y, double diameterM) {}
+
+  public record PlanformView(
+      double lengthM, double fuselageWidthM, AerofoilView wing, AerofoilView tailplane, List<EngineView> engines) {}
+
+  public static List<PartView> parts(Card card) {
+    return card.parts().stream().map(CardViews::part).toList();
+  }
+
+  private static PartView part(Card.Part p) {
+    List<String> seats = Stream.of(Seat.values())
+        .filter(s -> p.items().stream().allMatch(i -> i.seats().contains(s)))
+        .map(Doc::written)
+        .toList();
+    return new PartView(
+        p.procedure().id().value(), p.procedure().title(), Doc.written(p.procedure().stage()),
+        Doc.written(p.procedure().kind()), seats, p.items().stream().map(CardViews::item).toList());
+  }
+
+  private static ItemView item(Card.Item i) {
+    return new ItemView(
+        i.step().id().value(), i.step().challenge(), i.step().response(), i.step().caution(), i.step().place().value(),
+        i.seats().stream().sorted().map(Doc::written).toList(), i.any(), i.added(), i.step().critical(), i.step().alerted(),
+        i.step().belowLine(), i.step().waits().map(Wait::words).orElse(""),
+        i.step().alternates().map(a -> String.join(", ", a.choices())).orElse(""), i.step().measures().map(CardViews::measure));
+  }
+
+  private static MeasureView measure(Measure m) {
+    return new MeasureView(m.quantity().name(), m.quantity().unit().symbol(), m.words());
+  }
+
+  public static List<LeftOutView> leftOut(Card card) {
+    return card.leftOut().stream()
+        .map(l -> new LeftOutView(l.step().id().value(), Doc.written(l.procedure().stage()), l.step().challenge(), l.why())).toList();
+  }
+
+  public static List<PlaceView> places(Pack pack) {
+    return pack.places().stream().map(CardViews::place).toList();
+  }
+
+  private static PlaceView place(Place p) {
+    return new PlaceView(p.id().value(), p.name(), p.x(), p.y(), p.width(), p.height());
+  }
+
+  public static PlanformView planform(Planform p) {
+    return new PlanformView(
+        p.lengthM(), p.fuselageWidthM(), aerofoil(p.wing()), aerofoil(p.tailplane()),
+        p.engines().stream().map(e -> new EngineView(Doc.written(e.kind()), e.x(), e.y(), e.diameterM())).toList());
+  }
+
+  private static AerofoilView aerofoil(Planform.Aerofoil a) {
+    return new AerofoilView(a.spanM(), a.rootY(), a.rootChordM(), a.tipY(), a.tipChordM());
+  }
+}

@@ -1,0 +1,71 @@
+import { useHotkeys } from '@mantine/hooks'
+import { useState } from 'react'
+import type { PartView } from '../api.gen'
+import { ChecklistStage } from '../checklist/ChecklistStage'
+import { ControlsStage } from '../controls/ControlsStage'
+import { StepStage } from '../flow/StepStage'
+import classes from './Parts.module.css'
+import type { Live } from './useDeparture'
+
+interface PartsProps {
+  live: Live
+  stage: string
+  /** The procedures of the stage, in the order of the work. */
+  parts: PartView[]
+  /** A step to begin at; empty for the first that is open. */
+  wanted: string
+  onGo: (stage: string) => void
+}
+
+const CHECK = 'the-check'
+
+/** A stage of one or more procedures, one at a time; the others a key away. */
+export const Parts = ({ live, stage, parts, wanted, onGo }: PartsProps) => {
+  const { view, seat } = live
+  const left = (p: PartView): number => p.items.filter((i) => !view.progress.steps[i.id]?.settled).length
+  const mine = (p: PartView): boolean => p.items.some((i) => i.seats.includes(seat) && !view.progress.steps[i.id]?.settled && !view.progress.steps[i.id]?.marks.some((m) => m.seat === seat))
+  // Chosen once, on arrival: what the other seat does must not turn the page.
+  const [chosen, setChosen] = useState(
+    () => (parts.find((p) => p.items.some((i) => i.id === wanted)) ?? parts.find((p) => mine(p)) ?? parts.find((p) => left(p) > 0) ?? parts[0])?.id ?? '',
+  )
+  const ids = [...parts.map((p) => p.id), ...(stage === 'controls' ? [CHECK] : [])]
+  const part = parts.find((p) => p.id === chosen)
+  const at = ids.indexOf(chosen)
+  const to = (n: number) => setChosen(ids[Math.max(0, Math.min(ids.length - 1, n))]!)
+  useHotkeys([
+    ['[', () => to(at - 1)],
+    [']', () => to(at + 1)],
+  ])
+  const after = parts.slice(at + 1)
+  const next = after.find((p) => (seat ? mine(p) : left(p) > 0))
+  const goOn = next ? { title: next.title, go: () => setChosen(next.id) } : undefined
+  return (
+    <>
+      {ids.length > 1 && (
+        <nav className={classes.parts} aria-label="Procedures of this stage">
+          {parts.map((p) => (
+            <button key={p.id} type="button" aria-current={p.id === chosen ? 'page' : undefined} data-done={left(p) === 0 || undefined} onClick={() => setChosen(p.id)}>
+              {p.title}
+              <span>{left(p) === 0 ? 'done' : `${p.items.length - left(p)} of ${p.items.length}`}</span>
+            </button>
+          ))}
+          {stage === 'controls' && (
+            <button type="button" aria-current={chosen === CHECK ? 'page' : undefined} onClick={() => setChosen(CHECK)}>
+              The check
+            </button>
+          )}
+          <span className={classes.keys}>
+            <kbd>[</kbd> <kbd>]</kbd>
+          </span>
+        </nav>
+      )}
+      {!part ? (
+        <ControlsStage live={live} onGo={onGo} />
+      ) : part.kind === 'checklist' ? (
+        <ChecklistStage key={part.id} live={live} part={part} next={goOn} onGo={onGo} />
+      ) : (
+        <StepStage key={part.id} live={live} part={part} wanted={wanted} next={goOn} onGo={onGo} />
+      )}
+    </>
+  )
+}

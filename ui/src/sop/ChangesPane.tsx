@@ -1,0 +1,44 @@
+import { NativeSelect } from '@mantine/core'
+import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
+import type { ChangesView, PackView, RevisionView } from '../api.gen'
+import { ask, type Problem } from '../app/api'
+import { ProblemNotice } from '../app/Notice'
+import { ChangesList } from './ChangesList'
+import classes from './PackPage.module.css'
+
+/** What this revision changed since another, filtered to a tail and a seat. */
+export const ChangesPane = ({ pack, all }: { pack: PackView; all: RevisionView[] }) => {
+  const { id, revision, tails } = pack.revision
+  const others = all.filter((r) => r.id === id && r.revision !== revision)
+  const before = others.filter((r) => r.published).sort((a, b) => (b.effective ?? '').localeCompare(a.effective ?? ''))[0] ?? others[0]
+  const [since, setSince] = useState(before?.revision ?? '')
+  const [tail, setTail] = useState('')
+  const [seat, setSeat] = useState('')
+  const query = new URLSearchParams({ since, ...(tail && { tail }), ...(seat && { seat }) })
+  const changes = useQuery<ChangesView, Problem>({
+    queryKey: ['changes', id, revision, pack.revision.sha256, since, tail, seat],
+    queryFn: () => ask('GET', `/api/packs/${id}/${encodeURIComponent(revision)}/changes?${query}`),
+    enabled: since !== '',
+  })
+  if (!before) return <p className={classes.pane}>There is no other revision of this pack to compare it with.</p>
+  return (
+    <div className={classes.pane}>
+      <div className={classes.filters}>
+        <NativeSelect label="Since" value={since} data={others.map((r) => ({ value: r.revision, label: `${r.revision}, ${r.state}` }))} onChange={(e) => setSince(e.currentTarget.value)} />
+        <NativeSelect label="What concerns" value={tail} data={[{ value: '', label: 'every tail' }, ...tails]} onChange={(e) => setTail(e.currentTarget.value)} />
+        <NativeSelect
+          label="and" value={seat} data={[{ value: '', label: 'both seats' }, { value: 'left', label: 'the left seat' }, { value: 'right', label: 'the right seat' }]}
+          onChange={(e) => setSeat(e.currentTarget.value)}
+        />
+      </div>
+      {changes.error && <ProblemNotice problem={changes.error} />}
+      {changes.data && (
+        <>
+          <h2>{changes.data.changes.length === 0 ? 'Nothing that concerns them' : `${changes.data.changes.length} changes`}</h2>
+          <ChangesList changes={changes.data.changes} />
+        </>
+      )}
+    </div>
+  )
+}
