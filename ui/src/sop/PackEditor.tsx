@@ -143,7 +143,7 @@ export const PackEditor = ({ pack, editor, writes, wanted, onSaved }: PackEditor
         />
         <div className={classes.scroll}>
           {doc.procedures.map((p, pi) => (
-            <section key={p.id}>
+            <section key={p.id} hidden={!p.steps.some((s) => matches(s, search))}>
               <h2 className={classes.procedure}>
                 {p.title} <span>{p.steps.length}</span>
               </h2>

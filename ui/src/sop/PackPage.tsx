@@ -47,7 +47,7 @@ export const PackPage = ({ me }: { me: Me }) => {
         <>
           <Head me={me} revision={pack.data.revision} path={path} onChanged={changed} />
           <nav className={classes.views}>
-            {VIEWS.filter((v) => v.id !== 'readers' || pack.data.revision.published).map((v) => (
+            {VIEWS.filter((v) => v.id !== 'readers' || (pack.data.revision.published && (me.draws || me.checksPacks))).map((v) => (
               <button key={v.id} type="button" aria-current={v.id === view ? 'page' : undefined} onClick={() => show(v.id)}>
                 {v.words}
               </button>

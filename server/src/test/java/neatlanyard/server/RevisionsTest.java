@@ -104,10 +104,12 @@ public class RevisionsTest extends AbstractTestNGSpringContextTests {
   @Test
   public void a_pack_is_read_and_checked_as_one_types() {
     String document = orrin.get(DOVRIN + "2026-12").json().path("document").asString();
-    JsonNode faults = wren.text("/api/packs/reading", document.replace("\"sets\":{\"gust-lock\":\"out\"}", "\"sets\":{\"gust-lock\":\"away\"}")).json().path("faults");
+    JsonNode faults = orrin.text("/api/packs/reading", document.replace("\"sets\":{\"gust-lock\":\"out\"}", "\"sets\":{\"gust-lock\":\"away\"}")).json().path("faults");
     assertThat(faults.get(0).path("path").asString()).matches("/procedures/\\d+/steps/\\d+/sets/gust-lock");
-    JsonNode findings = wren.text("/api/packs/reading", document.replace(",\"closes\":[\"gust-lock\"]", "")).json().path("findings");
+    JsonNode findings = rand.text("/api/packs/reading", document.replace(",\"closes\":[\"gust-lock\"]", "")).json().path("findings");
     assertThat(findings.valueStream().map(f -> f.path("rule").asString())).contains("opened-never-closed");
+    assertThat(wren.text("/api/packs/reading", document).code()).isEqualTo("not-your-role");
+    assertThat(wren.get(DOVRIN + "2026-12/readers").code()).isEqualTo("not-your-role");
     assertThat(wren.get(DOVRIN + "2026-12").json().path("check").path("findings")).isEmpty();
   }
 

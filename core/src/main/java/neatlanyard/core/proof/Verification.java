@@ -48,7 +48,7 @@ final class Verification {
     // Where the list itself is read and done, an item is the doing.
     if (!undone.isEmpty() && plan.pack.policy().follows(School.FLOW_THEN_VERIFY)) {
       findings.add(Finding.of(Rule.NOTHING_TO_VERIFY, item.step().id().value(), item.where(),
-          "No earlier step makes %s so: %s.".formatted(plan.pack.words(wanted), undone.example()),
+          "No earlier step leads to \"%s\": %s.".formatted(plan.pack.words(wanted), undone.example()),
           "Add it to a flow, or let the step that does it apply on that day too."));
     }
     DaySet undecided = item.on();

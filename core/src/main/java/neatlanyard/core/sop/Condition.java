@@ -219,6 +219,11 @@ public sealed interface Condition {
     public String words() {
       return "wind above %d kt".formatted(kt);
     }
+
+    @Override
+    public String otherwise() {
+      return "wind not above %d kt".formatted(kt);
+    }
   }
 
   /** Visibility below a number of metres; a report without one counts as below. */
@@ -236,6 +241,11 @@ public sealed interface Condition {
     @Override
     public String words() {
       return "visibility below %d m".formatted(metres);
+    }
+
+    @Override
+    public String otherwise() {
+      return "visibility not below %d m".formatted(metres);
     }
   }
 

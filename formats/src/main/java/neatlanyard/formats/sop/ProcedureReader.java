@@ -35,6 +35,9 @@ import neatlanyard.formats.text.Doc;
 final class ProcedureReader {
   private static final Set<Stage> THE_PRODUCTS_OWN = Set.of(Stage.DAY, Stage.TIE_OFF);
 
+  /** More than any fleet writes for one type; beyond it the pack check would take too long for somebody who waits. */
+  private static final int MOST_STEPS = 4_000;
+
   /** A step with the place it was read from, for faults that show only once all has been read. */
   private record Placed(Step what, Doc at) {}
 
@@ -57,6 +60,9 @@ final class ProcedureReader {
     List<Procedure> all = doc.list("procedures", this::procedure);
     if (all.isEmpty()) {
       doc.fault("procedures", "A pack needs at least one procedure.");
+    }
+    if (steps.size() > MOST_STEPS) {
+      doc.fault("procedures", "They have %d steps; %d is the most.".formatted(steps.size(), MOST_STEPS));
     }
     steps.values().forEach(s -> s.what.opens().forEach(h ->
         opened.computeIfAbsent(h.tag(), t -> new HashSet<>()).addAll(h.items())));

@@ -9,6 +9,7 @@ import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.fleet.Tail;
 import neatlanyard.core.fleet.TailId;
+import neatlanyard.core.proof.PackCheck;
 import neatlanyard.core.sop.Change;
 import neatlanyard.core.sop.Changes;
 import neatlanyard.core.sop.Pack;
@@ -33,6 +34,7 @@ import neatlanyard.server.sop.SopViews.ReaderView;
 import neatlanyard.server.sop.SopViews.RevisionView;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -77,12 +79,13 @@ class PackController {
     return PackViewer.editor();
   }
 
-  /** Says what is wrong with a pack and keeps nothing of it. */
+  /** Says what is wrong with a pack and keeps nothing of it. Work for the server, so for those whose work it is. */
   @PostMapping(path = "/api/packs/reading", consumes = MediaType.TEXT_PLAIN_VALUE)
-  CheckView check(@RequestBody String text) {
+  CheckView check(@AuthenticationPrincipal SignedIn who, @RequestBody String text) {
+    mustDrawOrCheck(who);
     return switch (PackReader.read(text)) {
       case Read.Bad<Pack> bad -> PackViewer.faults(bad.faults());
-      case Read.Good<Pack> good -> PackViewer.findings(neatlanyard.core.proof.PackCheck.of(good.value()));
+      case Read.Good<Pack> good -> PackViewer.findings(PackCheck.of(good.value()));
     };
   }
 
@@ -195,7 +198,8 @@ class PackController {
 
   /** Who of those who fly has read a published revision, and whom it concerns. */
   @GetMapping("/api/packs/{id}/{revision}/readers")
-  List<ReaderView> readers(@PathVariable String id, @PathVariable String revision) {
+  List<ReaderView> readers(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision) {
+    mustDrawOrCheck(who);
     Known to = known(id, revision);
     List<Signed> read = reading.readers(to);
     return fleet.fleet().crew().stream().filter(m -> m.role().flies()).map(m -> reader(m, to, read)).toList();
@@ -205,6 +209,12 @@ class PackController {
     Optional<Signed> signed = read.stream().filter(s -> s.by().equals(m.id())).findFirst();
     boolean concerned = signed.isPresent() || reading.owed(to, m.id(), m.role()).isPresent();
     return new ReaderView(m.id().value(), m.name(), Doc.written(m.role()).replace('-', ' '), concerned, signed.map(Signed::at));
+  }
+
+  private static void mustDrawOrCheck(SignedIn who) {
+    if (!who.role().draws() && !who.role().checksPacks()) {
+      throw Problem.of(HttpStatus.FORBIDDEN, "not-your-role", "This is for those who draw up or check packs.", "Ask fleet standards.");
+    }
   }
 
   private Known known(String id, String revision) {

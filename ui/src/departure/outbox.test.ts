@@ -1,0 +1,35 @@
+import { describe, expect, it } from 'vitest'
+import { Problem } from '../app/api'
+import { reduceOutbox, type Outgoing, type OutboxState } from './outbox'
+
+const event = (id: string, kind = 'step-done'): Outgoing => ({ id, deviceAt: '2027-01-14T07:25:00Z', device: 'd', kind, body: { step: id }, label: id })
+const empty: OutboxState = { waiting: [], taken: [], refused: [] }
+const put = (s: OutboxState, id: string): OutboxState => reduceOutbox(s, { type: 'put', event: event(id) })
+
+describe('the outbox', () => {
+  it('keeps events in the order in which they were pressed', () => {
+    expect(['a', 'b', 'c'].reduce(put, empty).waiting.map((w) => w.id)).toEqual(['a', 'b', 'c'])
+  })
+
+  it('remembers what was taken until the stream tells of it', () => {
+    const s = reduceOutbox(put(put(empty, 'a'), 'b'), { type: 'accepted', id: 'a', number: 7 })
+    expect(s.waiting.map((w) => w.id)).toEqual(['b'])
+    expect(s.taken).toEqual([{ kind: 'step-done', body: { step: 'a' }, number: 7 }])
+    expect(reduceOutbox(s, { type: 'accepted', id: 'a', number: 7 }).taken).toHaveLength(1)
+  })
+
+  it('does not grow for ever', () => {
+    let s = empty
+    for (let n = 0; n < 300; n++) s = reduceOutbox(put(s, `e${n}`), { type: 'accepted', id: `e${n}`, number: n })
+    expect(s.taken.length).toBeLessThanOrEqual(100)
+    expect(s.taken.at(-1)?.number).toBe(299)
+  })
+
+  it('holds a refusal with its reason until somebody has read it', () => {
+    const refused = reduceOutbox(put(empty, 'a'), { type: 'refused', id: 'a', problem: new Problem(409, 'needs', 'Before it comes the battery.', 'Do that first.') })
+    expect(refused.waiting).toEqual([])
+    expect(refused.refused[0]).toMatchObject({ code: 'needs', what: 'Before it comes the battery.' })
+    expect(reduceOutbox(refused, { type: 'refused', id: 'gone', problem: new Problem(409, 'x', 'x', 'x') }).refused).toHaveLength(1)
+    expect(reduceOutbox(refused, { type: 'dismissed', id: 'a' }).refused).toEqual([])
+  })
+})
