@@ -36,7 +36,7 @@ export const ControlsStage = ({ live, onGo }: { live: Live; onGo: (stage: string
   const shown = recorded.data?.judgement ?? (running ? undefined : done?.judgement)
   return (
     <div>
-      <p className={classes.where}>Control check · {view.header.controlCheckWhen}</p>
+      <p className={classes.where}>Control check · {view.card?.controlCheckWhen}</p>
       <h1 className={classes.h1}>
         {recorded.data ? `Recorded trace ${recorded.data.name}: ${passed(recorded.data.judgement)}` : running ? 'Follow the controls: pitch, roll, yaw' : done ? verdict(done.judgement) : 'Full, free, correct sense, back to neutral'}
       </h1>

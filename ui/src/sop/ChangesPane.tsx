@@ -15,9 +15,10 @@ export const ChangesPane = ({ pack, all }: { pack: PackView; all: RevisionView[]
   const [since, setSince] = useState(before?.revision ?? '')
   const [tail, setTail] = useState('')
   const [seat, setSeat] = useState('')
-  const query = new URLSearchParams({ since, ...(tail && { tail }), ...(seat && { seat }) })
+  const [role, setRole] = useState('')
+  const query = new URLSearchParams({ since, ...(tail && { tail }), ...(seat && { seat }), ...(role && { role }) })
   const changes = useQuery<ChangesView, Problem>({
-    queryKey: ['changes', id, revision, pack.revision.sha256, since, tail, seat],
+    queryKey: ['changes', id, revision, pack.revision.sha256, since, tail, seat, role],
     queryFn: () => ask('GET', `/api/packs/${id}/${encodeURIComponent(revision)}/changes?${query}`),
     enabled: since !== '',
   })
@@ -30,6 +31,10 @@ export const ChangesPane = ({ pack, all }: { pack: PackView; all: RevisionView[]
         <NativeSelect
           label="and" value={seat} data={[{ value: '', label: 'both seats' }, { value: 'left', label: 'the left seat' }, { value: 'right', label: 'the right seat' }]}
           onChange={(e) => setSeat(e.currentTarget.value)}
+        />
+        <NativeSelect
+          label="as" value={role} data={[{ value: '', label: 'anybody' }, { value: 'captain', label: 'captain' }, { value: 'first-officer', label: 'first officer' }]}
+          onChange={(e) => setRole(e.currentTarget.value)}
         />
       </div>
       {changes.error && <ProblemNotice problem={changes.error} />}

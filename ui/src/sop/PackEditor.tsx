@@ -186,6 +186,16 @@ export const PackEditor = ({ pack, editor, writes, wanted, onSaved }: PackEditor
           <>
             <p className={classes.where}>
               {doc.procedures[at.p]!.title} · {at.s + 1} of {doc.procedures[at.p]!.steps.length}
+              {writes && (
+                <span>
+                  <button type="button" className={classes.move} onClick={() => shift(-1)}>
+                    Move up
+                  </button>
+                  <button type="button" className={classes.move} onClick={() => shift(1)}>
+                    Move down
+                  </button>
+                </span>
+              )}
             </p>
             <StepForm doc={doc} editor={editor} at={at} faults={faults} disabled={!writes} focus={focus} onChange={(change) => edit({ type: 'step', at, change })} />
           </>

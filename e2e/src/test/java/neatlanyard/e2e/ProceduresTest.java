@@ -83,6 +83,10 @@ public class ProceduresTest {
     newCopiedTakenOut(orrin);
     orrin.key("Alt+ArrowDown");
     assertThat(orrin.page.getByText("After start flow · 8 of 9")).isVisible();
+    orrin.button("Move up").click();
+    assertThat(orrin.page.getByText("After start flow · 7 of 9")).isVisible();
+    orrin.key("Control+z");
+    assertThat(orrin.page.getByText("Save the draft")).isVisible();
     orrin.key("Control+z");
     orrin.key("Control+s");
     assertThat(orrin.button("Saved")).isVisible();

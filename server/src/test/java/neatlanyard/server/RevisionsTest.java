@@ -70,6 +70,9 @@ public class RevisionsTest extends AbstractTestNGSpringContextTests {
     assertThat(dva).doesNotContain("Walkaround, Freight door").contains("Left flow, Steering disconnect");
     assertThat(where(wren.get(DOVRIN + "2026-12/changes?since=2026-11&seat=right").json()))
         .doesNotContain("Left flow, Steering disconnect").contains("Walkaround, Freight door");
+    assertThat(where(wren.get(DOVRIN + "2026-12/changes?since=2026-11&role=first-officer").json())).doesNotContain("Left flow, Steering disconnect");
+    assertThat(where(wren.get(DOVRIN + "2026-12/changes?since=2026-11&role=captain").json())).isEqualTo(all);
+    assertThat(wren.get(DOVRIN + "2026-12/changes?since=2026-11&role=training").code()).isEqualTo("no-such-role");
     assertThat(where(wren.get(DOVRIN + "2026-11/changes?since=2026-11").json())).isEmpty();
     assertThat(wren.get(DOVRIN + "2026-12/changes?since=nix").status()).isEqualTo(404);
     assertThat(wren.get(DOVRIN + "2026-12/changes?since=2026-11&seat=middle").code()).isEqualTo("no-such-seat");

@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import neatlanyard.core.controls.Axis;
@@ -40,6 +41,17 @@ public final class Policy {
   /** Who reads the challenge of a checklist. */
   public Owner reader() {
     return of(Matter.CHECKLIST_VOICE) == School.FIRST_OFFICER_READS ? Owner.RIGHT : Owner.MONITORING;
+  }
+
+  /** Below this the control check is made standing, whatever the school. Common practice, no source. */
+  public static final int LOW_VISIBILITY_M = 550;
+
+  /** When the flight control check is made on a day, in words: by the school, and always stationary in low visibility. */
+  public String controlCheckOn(Day day) {
+    OptionalInt seen = day.report().visibilityM();
+    return of(Matter.CONTROL_CHECK) != School.STATIONARY && seen.isPresent() && seen.getAsInt() < LOW_VISIBILITY_M
+        ? "Stationary: visibility %d m".formatted(seen.getAsInt())
+        : of(Matter.CONTROL_CHECK).words();
   }
 
   /** The order in which the axes of the control check are moved; empty where the fleet leaves it free. */

@@ -6,9 +6,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
 import java.util.stream.Stream;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.sop.Procedure.Kind;
+import neatlanyard.core.weather.StationReport;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -92,5 +94,20 @@ public class CardTest {
     List<CardDifference> differences = CardDifference.between(Card.cut(pack, Seat.LEFT, now), Card.cut(pack, Seat.RIGHT, now));
     assertThat(differences).extracting(d -> d.step().id().value()).containsExactly("flying");
     assertThat(Stream.of(Seat.values()).map(s -> Card.cut(pack, s, now).items().size())).containsOnly(2);
+  }
+
+  /** In low visibility always stationary, whatever the school. */
+  @Test
+  public void the_control_check_is_made_standing_in_low_visibility() {
+    Policy taxiing = Policy.of(Map.of(Matter.CONTROL_CHECK, School.STRAIGHT_TAXI));
+    Pack pack = Packs.of(taxiing, List.of(), WALK);
+    Day clear = Packs.day(pack, ONE, 4, false, false).day();
+    assertThat(taxiing.controlCheckOn(clear)).startsWith("Taxiing straight");
+    StationReport fog = new StationReport(
+        "", "QTRN", clear.report().observed(), clear.report().wind(), OptionalInt.of(Policy.LOW_VISIBILITY_M - 50), List.of(), List.of(),
+        clear.report().temperatureC(), clear.report().dewPointC(), clear.report().qnhHpa());
+    Day low = new Day(fog, false, false, clear.circumstances());
+    assertThat(taxiing.controlCheckOn(low)).isEqualTo("Stationary: visibility 500 m");
+    assertThat(Policy.DEFAULT.controlCheckOn(low)).startsWith("Stationary, after start");
   }
 }

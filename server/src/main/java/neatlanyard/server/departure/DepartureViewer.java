@@ -86,7 +86,6 @@ class DepartureViewer {
     return new Header(
         f.id().value(), f.number(), f.tail().value(), o.tail().type().value(), place(f.from()), place(f.to()), f.departs(),
         zone(f.from()).getId(), d.pack().title(), o.pack().value(), o.revision(), crew(f), Doc.written(reader),
-        policy.of(Matter.CONTROL_CHECK).words(),
         Stream.of(Matter.values())
             .map(m -> new SchoolView(m.words(), policy.of(m).words(), policy.of(m) == m.byDefault())).toList(),
         circumstances(d, Set.of()), axes(d.pack().flightControls()));
@@ -118,6 +117,7 @@ class DepartureViewer {
     return new CardView(
         d.cardNumber(),
         day(d, card.day()),
+        d.pack().policy().controlCheckOn(card.day()),
         CardViews.parts(card),
         CardViews.leftOut(card),
         CardViews.places(d.pack()),

@@ -29,7 +29,7 @@ public final class DepartureViews {
   /** What does not change while a departure lasts. */
   public record Header(
       String id, String number, String tail, String type, PlaceName from, PlaceName to, Instant departs, String zone,
-      String pack, String packId, String revision, List<CrewView> crew, String reader, String controlCheckWhen,
+      String pack, String packId, String revision, List<CrewView> crew, String reader,
       List<SchoolView> schools, List<CircumstanceView> asks, List<AxisView> axes) {}
 
   /** The school this departure follows in a matter. @param byDefault whether it is the one the product takes by itself */
@@ -41,9 +41,9 @@ public final class DepartureViews {
   /** @param column where its values stand in a sample @param least and @param most in degrees */
   public record ChannelView(int column, String name, double least, double most) {}
 
-  /** @param key changes when the card is cut again */
+  /** @param key changes when the card is cut again @param controlCheckWhen when the flight control check is made today */
   public record CardView(
-      long key, DayView day, List<PartView> parts, List<LeftOutView> leftOut, List<PlaceView> places, PlanformView planform) {}
+      long key, DayView day, String controlCheckWhen, List<PartView> parts, List<LeftOutView> leftOut, List<PlaceView> places, PlanformView planform) {}
 
   public record DayView(
       String report, boolean simulated, List<String> facts, boolean dark, String light, String weather,

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import neatlanyard.core.fleet.CrewMember;
+import neatlanyard.core.fleet.Role;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.fleet.Tail;
 import neatlanyard.core.fleet.TailId;
@@ -157,16 +158,18 @@ class PackController {
    * @param since the earlier one
    * @param tail only what a tail can bring up
    * @param seat only what touches a seat: left or right
+   * @param role only what touches the seats of a role: captain or first-officer
    */
   @GetMapping("/api/packs/{id}/{revision}/changes")
   ChangesView changes(
       @AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision, @RequestParam String since,
-      @RequestParam Optional<String> tail, @RequestParam Optional<String> seat) {
+      @RequestParam Optional<String> tail, @RequestParam Optional<String> seat, @RequestParam Optional<String> role) {
     Known to = known(id, revision);
     Known from = known(id, since);
     List<Change> changes = Changes.between(from.pack(), to.pack());
     Set<Seat> seats = seat.map(s -> Set.of(seat(s))).orElse(Set.of(Seat.values()));
-    List<Change> filtered = changes.stream().filter(c -> c.concerns(seats)).filter(c -> onTail(c, from, to, tail)).toList();
+    Set<Seat> rolesSeats = role.map(r -> Reading.seats(role(r))).orElse(Set.of(Seat.values()));
+    List<Change> filtered = changes.stream().filter(c -> c.concerns(seats) && c.concerns(rolesSeats)).filter(c -> onTail(c, from, to, tail)).toList();
     return view(who, from, to, filtered, tail);
   }
 
@@ -227,6 +230,11 @@ class PackController {
 
   private static TailId tail(String id) {
     return PackViewer.named(id, TailId::new, "tail");
+  }
+
+  private static Role role(String name) {
+    return Stream.of(Role.values()).filter(r -> r.flies() && Doc.written(r).equals(name)).findFirst()
+        .orElseThrow(() -> Problem.bad("no-such-role", "'%s' is not a role that flies; known are: captain, first-officer.".formatted(name)));
   }
 
   private static Seat seat(String name) {
