@@ -19,6 +19,22 @@ interface PartsProps {
 
 const CHECK = 'the-check'
 
+/** What this fleet does where crews differ, in the stage in which it matters. */
+const Schools = ({ live, stage }: { live: Live; stage: string }) => {
+  const here = live.view.header.schools.filter((s) => s.stage === stage)
+  if (here.length === 0) return null
+  return (
+    <dl className={classes.schools}>
+      {here.map((s) => (
+        <div key={s.matter}>
+          <dt>{s.matter}</dt>
+          <dd>{s.school}</dd>
+        </div>
+      ))}
+    </dl>
+  )
+}
+
 /** A stage of one or more procedures, one at a time; the others a key away. */
 export const Parts = ({ live, stage, parts, wanted, onGo }: PartsProps) => {
   const { view, seat } = live
@@ -66,6 +82,7 @@ export const Parts = ({ live, stage, parts, wanted, onGo }: PartsProps) => {
       ) : (
         <StepStage key={part.id} live={live} part={part} wanted={wanted} next={goOn} onGo={onGo} />
       )}
+      <Schools live={live} stage={stage} />
     </>
   )
 }

@@ -87,7 +87,7 @@ class DepartureViewer {
         f.id().value(), f.number(), f.tail().value(), o.tail().type().value(), place(f.from()), place(f.to()), f.departs(),
         zone(f.from()).getId(), d.pack().title(), o.pack().value(), o.revision(), crew(f), Doc.written(reader),
         Stream.of(Matter.values())
-            .map(m -> new SchoolView(m.words(), policy.of(m).words(), policy.of(m) == m.byDefault())).toList(),
+            .map(m -> new SchoolView(m.words(), Doc.written(m.stage()), policy.of(m).words(), policy.of(m) == m.byDefault())).toList(),
         circumstances(d, Set.of()), axes(d.pack().flightControls()));
   }
 

@@ -32,8 +32,13 @@ public final class DepartureViews {
       String pack, String packId, String revision, List<CrewView> crew, String reader,
       List<SchoolView> schools, List<CircumstanceView> asks, List<AxisView> axes) {}
 
-  /** The school this departure follows in a matter. @param byDefault whether it is the one the product takes by itself */
-  public record SchoolView(String matter, String school, boolean byDefault) {}
+  /**
+   * The school this departure follows in a matter.
+   *
+   * @param stage where it matters first
+   * @param byDefault whether it is the one the product takes by itself
+   */
+  public record SchoolView(String matter, String stage, String school, boolean byDefault) {}
 
   /** One axis of the control check as it is drawn. @param channels surfaces and spoilers with their full deflections */
   public record AxisView(String name, String positive, String negative, List<ChannelView> channels) {}
