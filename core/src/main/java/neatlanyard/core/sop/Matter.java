@@ -15,7 +15,7 @@ public enum Matter {
   SEAT_BELT_SIGNS(Stage.FLOWS, "Seat-belt signs", School.OFF_WHILE_FUELLING, School.ON_FROM_THE_START),
   APU(Stage.POWER_UP, "APU", School.APU_LATE, School.APU_EARLY),
   CRITICAL_ENTRY(Stage.FIGURES, "Critical entry", School.EACH_ALONE, School.READ_AND_TYPE),
-  CHECKLIST_VOICE(Stage.START, "Checklist voice", School.MONITORING_READS, School.FIRST_OFFICER_READS),
+  CHECKLIST_VOICE(Stage.START, "Checklist voice", School.MONITORING_READS, School.FIRST_OFFICER_READS, School.THIRD_READS),
   CHECKLIST_METHOD(Stage.START, "Checklist method", School.FLOW_THEN_VERIFY, School.READ_AND_DO),
   CONTROL_CHECK(Stage.CONTROLS, "Control check, when", School.STATIONARY, School.STRAIGHT_TAXI, School.STATIONARY_OR_TAXI),
   CONTROL_ORDER(Stage.CONTROLS, "Control check, order", School.FREE_ORDER, School.PITCH_ROLL_YAW, School.ROLL_PITCH_YAW),

@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -38,9 +39,13 @@ public final class Policy {
     return of(school.matter()) == school;
   }
 
-  /** Who reads the challenge of a checklist. */
-  public Owner reader() {
-    return of(Matter.CHECKLIST_VOICE) == School.FIRST_OFFICER_READS ? Owner.RIGHT : Owner.MONITORING;
+  /** Who of the two seats reads the challenge of a checklist; neither where a third crew member does. */
+  public Optional<Owner> reader() {
+    return switch (of(Matter.CHECKLIST_VOICE)) {
+      case FIRST_OFFICER_READS -> Optional.of(Owner.RIGHT);
+      case THIRD_READS -> Optional.empty();
+      default -> Optional.of(Owner.MONITORING);
+    };
   }
 
   /** Below this the control check is made standing, whatever the school. Common practice, no source. */

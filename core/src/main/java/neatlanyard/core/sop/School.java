@@ -43,6 +43,7 @@ public enum School {
 
   MONITORING_READS("Commander calls, pilot monitoring reads, owner answers"),
   FIRST_OFFICER_READS("Commander calls, right seat reads, both answer for their own items"),
+  THIRD_READS("Commander calls, a third crew member reads, owner answers"),
 
   FLOW_THEN_VERIFY("Flow first, then the checklist to verify"),
   READ_AND_DO("Read and do"),

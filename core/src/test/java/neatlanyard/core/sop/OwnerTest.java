@@ -29,7 +29,7 @@ public class OwnerTest {
     }
   }
 
-  /** schools.md: monitoring pilot alone; each pilot half; either as time allows. */
+  /** monitoring pilot alone; each pilot half; either as time allows. */
   @Test
   public void the_overhead_falls_by_the_fleets_school() {
     assertThat(overhead(School.MONITORING_SCANS)).isEqualTo(new Owner.Answering(Set.of(Seat.RIGHT), false));
@@ -42,6 +42,14 @@ public class OwnerTest {
   }
 
   private static final Place OVERHEAD = new Place(new PlaceId("overhead"), "Overhead", 0, 0, 2, 2, Seat.LEFT, false);
+
+  /** the monitoring pilot, the first officer, or a third crew member reads. */
+  @Test
+  public void a_checklist_is_read_by_the_fleets_school() {
+    assertThat(Policy.DEFAULT.reader()).contains(Owner.MONITORING);
+    assertThat(Policy.of(Map.of(Matter.CHECKLIST_VOICE, School.FIRST_OFFICER_READS)).reader()).contains(Owner.RIGHT);
+    assertThat(Policy.of(Map.of(Matter.CHECKLIST_VOICE, School.THIRD_READS)).reader()).isEmpty();
+  }
 
   @Test
   public void every_matter_has_a_default_and_no_school_stands_in_two() {

@@ -82,10 +82,12 @@ class DepartureViewer {
     Event.Opened o = d.opened();
     Flight f = o.flight();
     Policy policy = d.pack().policy();
-    Seat reader = policy.reader() == Owner.RIGHT ? Seat.RIGHT : f.flyingSeat().other();
+    String reader = policy.reader()
+        .map(who -> Doc.written(who == Owner.RIGHT ? Seat.RIGHT : f.flyingSeat().other()))
+        .orElse("a third crew member");
     return new Header(
         f.id().value(), f.number(), f.tail().value(), o.tail().type().value(), place(f.from()), place(f.to()), f.departs(),
-        zone(f.from()).getId(), d.pack().title(), o.pack().value(), o.revision(), crew(f), Doc.written(reader),
+        zone(f.from()).getId(), d.pack().title(), o.pack().value(), o.revision(), crew(f), reader,
         Stream.of(Matter.values())
             .map(m -> new SchoolView(m.words(), Doc.written(m.stage()), policy.of(m).words(), policy.of(m) == m.byDefault())).toList(),
         circumstances(d, Set.of()), axes(d.pack().flightControls()));

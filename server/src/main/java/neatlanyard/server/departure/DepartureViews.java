@@ -26,7 +26,7 @@ public final class DepartureViews {
 
   public record DepartureView(Header header, Optional<CardView> card, Progress progress) {}
 
-  /** What does not change while a departure lasts. */
+  /** What does not change while a departure lasts. @param reader the seat that reads checklists, or who else does */
   public record Header(
       String id, String number, String tail, String type, PlaceName from, PlaceName to, Instant departs, String zone,
       String pack, String packId, String revision, List<CrewView> crew, String reader,
