@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import neatlanyard.core.dispatch.Verdict;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Refusal;
 import neatlanyard.core.fleet.Rostered;
@@ -23,6 +24,7 @@ public final class Admission {
   public static final int MOST_WORDS = 2_000;
 
   private static final double MOST_VALUE = 1e6;
+  private static final int MOST_COUNT = 100;
 
   private final Departure now;
   private final CrewId by;
@@ -53,14 +55,19 @@ public final class Admission {
     return switch (event) {
       case Event.DaySet e -> Optional.empty();
       case Event.StepDone e -> done(e.step()).or(() -> wantsValue(e.step()));
-      case Event.Measured e -> done(e.step()).or(() -> within(e));
+      case Event.Measured e -> done(e.step()).or(() -> readable(e));
+      case Event.StepLater e -> own(e.step()).or(() -> words("reason", e.reason())).or(() -> notStopped(e.step()))
+          .or(() -> notInChecklist(e.step())).or(() -> undecided(e.step()));
+      case Event.LogTailRead e -> Optional.empty();
+      case Event.TechStatus e -> byServerAlone();
+      case Event.ReadBefore e -> byServerAlone();
       case Event.DoesNotFit e -> known(e.step()).or(() -> words("note", e.words()));
       case Event.StepNotToday e -> own(e.step())
           .or(() -> words("reason", e.reason()))
           .or(() -> notStopped(e.step()))
           .or(() -> inOrder(e.step()));
       case Event.StepUndone e -> undone(e.step());
-      case Event.FindRaised e -> onCard(e.step()).or(() -> words("note", e.note())).or(() -> newFind(e));
+      case Event.FindRaised e -> onCard(e.step()).or(() -> words("note", e.note())).or(() -> newFind(e)).or(() -> sound(e.what()));
       case Event.VerdictTaken e -> verdict(e);
       case Event.ChecklistStopped e -> stop(e);
       case Event.ChecklistResumed e -> now.stop(e.checklist()).isPresent()
@@ -124,7 +131,7 @@ public final class Admission {
         "Read it and enter it."));
   }
 
-  private Optional<Refusal> within(Event.Measured e) {
+  private Optional<Refusal> readable(Event.Measured e) {
     Optional<Measure> measure = item(e.step()).step().measures();
     if (measure.isEmpty()) {
       return no("no-value", "%s measures nothing.".formatted(item(e.step()).step().challenge()), "Answer it without a value.");
@@ -132,8 +139,28 @@ public final class Admission {
     if (!(Math.abs(e.value()) <= MOST_VALUE)) {
       return no("not-a-value", "%s is not a value anybody reads.".formatted(e.value()), "Enter what is shown.");
     }
-    return measure.get().against(e.value())
-        .flatMap(why -> no("out-of-limits", "%s.".formatted(why), "Read it again; if it is so, raise a find with the value."));
+    return Optional.empty();
+  }
+
+  private static Optional<Refusal> byServerAlone() {
+    return no("not-yours", "How the technical log stands is written by the server.", "Reload the departure.");
+  }
+
+  private Optional<Refusal> notInChecklist(StepId step) {
+    return item(step).procedure().kind() == Procedure.Kind.CHECKLIST
+        ? no("no-later", "An item of a checklist is not put aside.", "Stop the checklist, and resume it when the item can be answered.")
+        : Optional.empty();
+  }
+
+  private static Optional<Refusal> sound(Find.What what) {
+    if (what.count() < 1 || what.count() > MOST_COUNT) {
+      return no("not-a-count", "%d is not a number of things anybody counts here.".formatted(what.count()), "Give how many, from 1 to %d.".formatted(MOST_COUNT));
+    }
+    if (what.photos().size() > Find.What.MOST_PHOTOS) {
+      return no("too-many-photos", "%d photos; %d is the most of one find.".formatted(what.photos().size(), Find.What.MOST_PHOTOS), "Raise another find for the rest.");
+    }
+    boolean off = what.spot().filter(s -> !(Math.abs(s.x()) <= 100 && Math.abs(s.y()) <= 200)).isPresent();
+    return off ? no("off-the-drawing", "That place is not on the drawing.", "Point at the aircraft.") : Optional.empty();
   }
 
   /** A step that does not fit may be one that today's card leaves out. */
@@ -178,7 +205,7 @@ public final class Admission {
         .filter(m -> m.by().equals(by))
         .flatMap(m -> m.find().stream())
         .flatMap(f -> now.find(f).stream())
-        .filter(f -> f.decision().isEmpty())
+        .filter(f -> f.decision().isEmpty() && !f.measured())
         .findFirst()
         .flatMap(f -> no("undecided", "Your find here has no decision yet: %s".formatted(f.note()),
             "The commander decides on it; then the step can be done."));
@@ -191,7 +218,8 @@ public final class Admission {
   }
 
   private Optional<Refusal> undecidedFind(StepId step) {
-    return now.marks(step).stream().filter(m -> m.by().equals(by)).anyMatch(m -> m.find().isPresent())
+    return now.marks(step).stream().filter(m -> m.by().equals(by)).flatMap(m -> m.find().stream()).flatMap(f -> now.find(f).stream())
+            .anyMatch(f -> !f.measured() || f.decision().isPresent())
         ? no("find-stands", "A find is not taken back once it is raised.", "The commander can decide: nothing to enter.")
         : Optional.empty();
   }
@@ -207,6 +235,9 @@ public final class Admission {
         .or(() -> now.find(e.find()).isEmpty()
             ? no("no-such-find", "There is no such find.", "Reload the departure.")
             : Optional.empty())
+        .or(() -> e.proposed().filter(c -> e.verdict().milderThan(c.verdict())).flatMap(c -> no("milder",
+            "The list does not support '%s': %s".formatted(e.verdict().words().toLowerCase(Locale.ROOT), String.join(" ", c.because())),
+            "Take '%s' or a stricter one.".formatted(c.verdict().words().toLowerCase(Locale.ROOT)))))
         .or(() -> e.verdict() == Verdict.NOTHING_TO_ENTER && e.words().isBlank()
             ? Optional.empty()
             : words("reason", e.words()));

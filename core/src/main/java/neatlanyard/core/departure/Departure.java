@@ -1,5 +1,6 @@
 package neatlanyard.core.departure;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -10,13 +11,18 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.function.Predicate;
 import neatlanyard.core.departure.Event.ControlsChecked;
 import neatlanyard.core.departure.Event.Opened;
 import neatlanyard.core.departure.Event.TiedOff;
+import neatlanyard.core.dispatch.Severity;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.gauge.Judged;
+import neatlanyard.core.gauge.Missing;
+import neatlanyard.core.gauge.Readings;
 import neatlanyard.core.lanyard.Cord;
 import neatlanyard.core.lanyard.Deed;
 import neatlanyard.core.lanyard.Tag;
@@ -51,6 +57,9 @@ public final class Departure {
   private final Map<Seat, CrewId> seats;
   private final Map<StepId, List<Mark>> marks;
   private final Map<QuantityId, Double> measured;
+  private TechState tech = TechState.NONE;
+  private Past past = Past.NONE;
+  private Optional<Said<Event.LogTailRead>> log = Optional.empty();
   private final Map<UUID, Find> finds;
   private final Map<ProcedureId, Said<Event.ChecklistStopped>> stopped;
   private Optional<Said<ControlsChecked>> controls = Optional.empty();
@@ -78,6 +87,9 @@ public final class Departure {
     this.measured = new HashMap<>(before.measured);
     this.finds = new LinkedHashMap<>(before.finds);
     this.stopped = new LinkedHashMap<>(before.stopped);
+    this.tech = before.tech;
+    this.past = before.past;
+    this.log = before.log;
     this.controls = before.controls;
     this.tiedOff = before.tiedOff;
   }
@@ -125,18 +137,27 @@ public final class Departure {
       case Event.DoesNotFit e -> { }
       case Event.StepDone e -> mark(e.step(), markOf(entry, Mark.Outcome.DONE, "", Optional.empty()));
       case Event.StepNotToday e -> mark(e.step(), markOf(entry, Mark.Outcome.NOT_TODAY, e.reason(), Optional.empty()));
+      case Event.StepLater e -> mark(e.step(), markOf(entry, Mark.Outcome.LATER, e.reason(), Optional.empty()));
+      case Event.LogTailRead e -> log = Optional.of(new Said<>(e, entry.by(), entry.happened(), entry.number()));
+      case Event.TechStatus e -> {
+        tech = e.state();
+        card.ifPresent(c -> cut(c.day(), entry.number()));
+      }
+      case Event.ReadBefore e -> past = e.past();
       case Event.StepUndone e -> {
+        dropMeasured(e.step());
         unmark(e.step(), m -> m.by().equals(entry.by()));
         forget(e.step(), entry.number());
       }
       case Event.FindRaised e -> {
-        finds.put(e.find(), new Find(e.find(), e.step(), e.note(), entry.by(), entry.at(), entry.number(), Optional.empty()));
+        finds.put(e.find(), new Find(
+            e.find(), e.step(), e.note(), e.what(), false, entry.by(), entry.happened(), entry.number(), Optional.empty()));
         mark(e.step(), markOf(entry, Mark.Outcome.FIND, e.note(), Optional.of(e.find())));
       }
       case Event.VerdictTaken e ->
           finds.computeIfPresent(
               e.find(),
-              (id, f) -> f.decided(new Find.Decision(e.verdict(), e.words(), entry.by(), entry.at(), entry.number())));
+              (id, f) -> f.decided(new Find.Decision(e.verdict(), e.words(), e.proposed(), entry.by(), entry.happened(), entry.number())));
       case Event.ChecklistStopped e -> stopped.put(e.checklist(), new Said<>(e, entry.by(), entry.at(), entry.number()));
       case Event.ChecklistResumed e -> resume(e.checklist());
       case ControlsChecked e -> controls = Optional.of(new Said<>(e, entry.by(), entry.at(), entry.number()));
@@ -145,20 +166,76 @@ public final class Departure {
   }
 
   private void cut(Day day, long number) {
-    Situation now = new Situation(opened.tail(), opened.flight().from(), opened.flight().to(), day, measured);
-    card = Optional.of(Card.cut(pack, opened.flight().flyingSeat(), now));
+    List<Card.Extra> extras = tech.deferrals().stream().flatMap(d -> d.adds().stream().map(x -> new Card.Extra(
+        x.id(), x.in(), x.at(), x.challenge(), x.response(), "deferred: %s, until the end of %s".formatted(d.words(), d.lastDay())))).toList();
+    card = Optional.of(Card.cut(pack, opened.flight().flyingSeat(), situation(day), extras));
     cardNumber = number;
   }
 
-  /** A value marks its step as done, and the card is cut again: a condition may ask for it. */
+  private Situation situation(Day day) {
+    return new Situation(opened.tail(), opened.flight().from(), opened.flight().to(), day, measured);
+  }
+
+  /** What rules may ask of this departure now; empty before the day is set. */
+  public Optional<Situation> situation() {
+    return card.map(c -> situation(c.day()));
+  }
+
+  /** A value marks its step as done, or as a find when it is out of limits; the card is cut again, a condition may ask for it. */
   private void measured(Event.Measured e, Entry entry) {
     Optional<Measure> measure = pack.step(e.step()).flatMap(Step::measures);
     if (measure.isPresent()) {
       Quantity quantity = measure.get().quantity();
+      dropMeasured(e.step());
       measured.put(quantity.id(), e.value());
-      mark(e.step(), markOf(entry, Mark.Outcome.DONE, quantity.unit().words(e.value()), Optional.empty()));
+      Judged judged = measure.get().judge(e.value(), around(quantity));
+      if (judged.level().find()) {
+        int count = quantity.gauge().filter(g -> g instanceof Missing).isPresent() ? (int) Math.max(1, Math.round(e.value())) : 1;
+        Find.What what = new Find.What(Severity.DEFECT, count, Optional.empty(), Optional.empty(), List.of());
+        String note = "%s: %s".formatted(quantity.name(), judged.words());
+        finds.put(entry.id(), new Find(
+            entry.id(), e.step(), note, what, true, entry.by(), entry.happened(), entry.number(), Optional.empty()));
+        mark(e.step(), markOf(entry, Mark.Outcome.FIND, note, Optional.of(entry.id())));
+      } else {
+        mark(e.step(), markOf(entry, Mark.Outcome.DONE, quantity.unit().words(e.value()), Optional.empty()));
+      }
       card.ifPresent(c -> cut(c.day(), entry.number()));
     }
+  }
+
+  /** A find that only a reading made goes with that reading, unless it was decided. */
+  private void dropMeasured(StepId step) {
+    finds.values().removeIf(f -> f.measured() && f.step().equals(step) && f.decision().isEmpty());
+  }
+
+  private Readings around(Quantity quantity) {
+    Map<String, Double> others = new HashMap<>();
+    measured.forEach((q, v) -> others.put(q.value(), v));
+    OptionalDouble outside = card.map(c -> c.day().report().temperatureC()).stream()
+        .flatMapToDouble(t -> t.stream().mapToDouble(x -> x)).findFirst();
+    return new Readings(outside, others, past.of(quantity.id()), past.usage(), opened.flight().crew().size(), opened.flight().to().value(), past.schedule());
+  }
+
+  /** A value that was read, and what it means now that all else is known. */
+  public record Reading(Quantity quantity, double value, Judged judged) {}
+
+  /** How long the walkaround took, once all of it is settled. */
+  public Optional<Duration> walked() {
+    List<Item> walk = items().stream().filter(i -> i.procedure().kind() == Procedure.Kind.WALKAROUND).toList();
+    List<Instant> times = walk.stream().flatMap(i -> marks(i.step().id()).stream()).map(Mark::at).sorted().toList();
+    boolean whole = !times.isEmpty() && walk.stream().allMatch(i -> said(i).settled());
+    return whole ? Optional.of(Duration.between(times.getFirst(), times.getLast())) : Optional.empty();
+  }
+
+  /** All that was read, each with its quantity. */
+  public Map<QuantityId, Double> measured() {
+    return Map.copyOf(measured);
+  }
+
+  /** What was read at a step; empty before. */
+  public Optional<Reading> reading(StepId step) {
+    return pack.step(step).flatMap(Step::measures).flatMap(m -> Optional.ofNullable(measured.get(m.quantity().id()))
+        .map(v -> new Reading(m.quantity(), v, m.judge(v, around(m.quantity())))));
   }
 
   /** A value that was taken back is not there any more, for conditions too. */
@@ -170,12 +247,12 @@ public final class Departure {
   }
 
   private static Mark markOf(Entry entry, Mark.Outcome outcome, String words, Optional<UUID> find) {
-    return new Mark(outcome, entry.by(), entry.seat(), entry.device(), entry.at(), entry.number(), words, find);
+    return new Mark(outcome, entry.by(), entry.seat(), entry.device(), entry.happened(), entry.number(), words, find);
   }
 
   private void mark(StepId step, Mark mark) {
     List<Mark> now = new ArrayList<>(marks.getOrDefault(step, List.of()));
-    now.removeIf(mark::sameHand);
+    now.removeIf(m -> mark.sameHand(m) || m.outcome() == Mark.Outcome.LATER);
     now.add(mark);
     marks.put(step, List.copyOf(now));
   }
@@ -246,6 +323,19 @@ public final class Departure {
     return Optional.ofNullable(stopped.get(checklist));
   }
 
+  public TechState tech() {
+    return tech;
+  }
+
+  public Past past() {
+    return past;
+  }
+
+  /** The technical log that was read last. */
+  public Optional<Said<Event.LogTailRead>> log() {
+    return log;
+  }
+
   public Optional<Said<ControlsChecked>> controls() {
     return controls;
   }
@@ -267,6 +357,7 @@ public final class Departure {
     }
     return switch (worst.get().outcome()) {
       case FIND -> Status.FIND;
+      case LATER -> Status.LATER;
       case NOT_TODAY -> Status.NOT_TODAY;
       case DONE -> answered(item, said) ? Status.DONE : Status.PART;
     };
@@ -283,7 +374,7 @@ public final class Departure {
     for (Item item : items()) {
       boolean stands = said(item) == Status.DONE;
       marks(item.step().id()).stream()
-          .filter(m -> m.outcome() != Mark.Outcome.NOT_TODAY)
+          .filter(m -> m.outcome() != Mark.Outcome.NOT_TODAY && m.outcome() != Mark.Outcome.LATER)
           .max(Comparator.comparing(Mark::number))
           .ifPresent(m -> deeds.add(new Deed(item.step().id(), m.by(), m.at(), m.number(), stands)));
     }
@@ -327,12 +418,11 @@ public final class Departure {
     return marks(step).stream().mapToLong(Mark::number).max().orElse(0);
   }
 
-  /** The first step of a procedure that still asks for something. */
+  /** The first step of a procedure that still asks for something; what was put aside comes last. */
   public Optional<Item> next(Procedure procedure, Map<StepId, Status> statuses) {
-    return part(procedure.id())
-        .flatMap(p -> p.items().stream()
-            .filter(i -> !statuses.getOrDefault(i.step().id(), Status.OPEN).settled())
-            .findFirst());
+    List<Item> open = part(procedure.id()).stream().flatMap(p -> p.items().stream())
+        .filter(i -> !statuses.getOrDefault(i.step().id(), Status.OPEN).settled()).toList();
+    return open.stream().filter(i -> statuses.get(i.step().id()) != Status.LATER).findFirst().or(() -> open.stream().findFirst());
   }
 
   /** Whether people said different things of a step and nobody has settled it. */
@@ -340,6 +430,6 @@ public final class Departure {
     List<Mark> said = marks(step);
     boolean decided =
         said.stream().flatMap(m -> m.find().stream()).flatMap(f -> find(f).stream()).anyMatch(f -> f.decision().isPresent());
-    return !decided && said.stream().map(Mark::outcome).distinct().count() > 1;
+    return !decided && said.stream().map(Mark::outcome).filter(o -> o != Mark.Outcome.LATER).distinct().count() > 1;
   }
 }

@@ -1,5 +1,6 @@
 package neatlanyard.core.departure;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
@@ -17,4 +18,13 @@ import neatlanyard.core.fleet.Seat;
  * @param seat the seat they held; empty before one is taken
  */
 public record Entry(
-    long number, UUID id, Instant at, Instant deviceAt, CrewId by, Optional<Seat> seat, String device, Event event) {}
+    long number, UUID id, Instant at, Instant deviceAt, CrewId by, Optional<Seat> seat, String device, Event event) {
+  /** Longest time for which a device may have been without a network before its own time is taken for wrong. */
+  private static final Duration LONGEST_AWAY = Duration.ofHours(4);
+
+  /** When it happened: by the device where its time can be, since it may have been without a network; else by the server. */
+  public Instant happened() {
+    boolean possible = !deviceAt.isAfter(at) && deviceAt.isAfter(at.minus(LONGEST_AWAY));
+    return possible ? deviceAt : at;
+  }
+}

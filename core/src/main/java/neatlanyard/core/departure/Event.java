@@ -1,12 +1,16 @@
 package neatlanyard.core.departure;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import neatlanyard.core.controls.Judgement;
+import neatlanyard.core.dispatch.Case;
+import neatlanyard.core.dispatch.Verdict;
 import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.fleet.Tail;
+import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.sop.Day;
 import neatlanyard.core.sop.PackId;
 import neatlanyard.core.sop.ProcedureId;
@@ -48,11 +52,23 @@ public sealed interface Event {
   /** Somebody takes back what they said of a step. */
   record StepUndone(StepId step) implements Event {}
 
-  /** Something is not as it should be. */
-  record FindRaised(UUID find, StepId step, String note) implements Event {}
+  /** A step is put aside, to be looked at again. */
+  record StepLater(StepId step, String reason) implements Event {}
 
-  /** The commander decides on a find. */
-  record VerdictTaken(UUID find, Verdict verdict, String words) implements Event {}
+  /** The registration that stands on the technical log in the flight deck. */
+  record LogTailRead(TailId tail) implements Event {}
+
+  /** Something is not as it should be. */
+  record FindRaised(UUID find, StepId step, String note, Find.What what) implements Event {}
+
+  /** The commander decides on a find. @param proposed the case as it stood, filled in by the server */
+  record VerdictTaken(UUID find, Verdict verdict, String words, Optional<Case> proposed) implements Event {}
+
+  /** How the tail's technical log stands. Only the server makes this: at the opening, with a new day, after maintenance. */
+  record TechStatus(TechState state) implements Event {}
+
+  /** What was read on this tail before. Only the server makes this, at the opening. */
+  record ReadBefore(Past past) implements Event {}
 
   /** A checklist is stopped where it is. */
   record ChecklistStopped(ProcedureId checklist) implements Event {}

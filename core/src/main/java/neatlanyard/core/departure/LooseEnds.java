@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import neatlanyard.core.dispatch.Deferral;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.lanyard.LooseEnd;
 import neatlanyard.core.sop.Card;
@@ -24,14 +25,26 @@ final class LooseEnds {
       Optional<Find.Decision> decision = f.decision();
       if (decision.isEmpty()) {
         ends.add(end(Trigger.FIND, f.id().toString(), f.note(), f.by(), f.at(), f.number(), List.of(f.step())));
-      } else if (!decision.get().verdict().mayGo()) {
+      } else if (!decision.get().verdict().mayGo() && d.tech().settled(f.id()).isEmpty()) {
         Find.Decision v = decision.get();
         String detail = "%s: %s".formatted(v.verdict().words(), f.note());
         ends.add(end(Trigger.STANDING_VERDICT, f.id().toString(), detail, v.by(), v.at(), v.number(), List.of(f.step())));
       }
     }
+    for (Deferral deferral : d.tech().deferrals()) {
+      if (!deferral.bars().isEmpty()) {
+        ends.add(end(Trigger.DEFERRAL, deferral.defect().toString(), "%s: %s".formatted(deferral.words(), deferral.bars()),
+            NOBODY, Instant.EPOCH, 0, List.of()));
+      }
+    }
+    d.log().filter(l -> !l.event().tail().equals(d.opened().tail().id())).ifPresent(l -> ends.add(end(
+        Trigger.OTHER_LOG, "log", "%s, this is %s".formatted(l.event().tail(), d.opened().tail().id()), l.by(), l.at(), l.number(), List.of())));
     for (Card.Item item : d.items()) {
       StepId step = item.step().id();
+      if (d.said(item) == Status.LATER) {
+        d.marks(step).stream().filter(m -> m.outcome() == Mark.Outcome.LATER).findFirst().ifPresent(m -> ends.add(end(
+            Trigger.LOOK_AGAIN, step.value(), "%s, %s".formatted(item.step().challenge(), m.words()), m.by(), m.at(), m.number(), List.of(step))));
+      }
       if (d.disagreed(step)) {
         d.marks(step).stream()
             .max(Comparator.comparing(Mark::number))

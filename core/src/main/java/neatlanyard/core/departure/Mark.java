@@ -24,6 +24,7 @@ public record Mark(
   /** In the order of how much it matters; the worst stands. */
   public enum Outcome {
     DONE,
+    LATER,
     NOT_TODAY,
     FIND
   }

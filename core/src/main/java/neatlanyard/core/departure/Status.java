@@ -9,6 +9,8 @@ public enum Status {
   DONE,
   /** It was done, but what it made sure of was opened again since. */
   AGAIN,
+  /** Put aside, to be looked at again. */
+  LATER,
   NOT_TODAY,
   FIND;
 

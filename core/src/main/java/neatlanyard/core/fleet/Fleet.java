@@ -1,11 +1,13 @@
 package neatlanyard.core.fleet;
 
+import java.time.ZoneId;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 
-/** An operator's airfields, tails and crew. */
-public record Fleet(String operator, List<Airfield> airfields, List<Registered> tails, List<CrewMember> crew) {
-  public static final Fleet NONE = new Fleet("", List.of(), List.of(), List.of());
+/** An operator's airfields, tails and crew. @param zone the operator's, in which its days are counted */
+public record Fleet(String operator, ZoneId zone, List<Airfield> airfields, List<Registered> tails, List<CrewMember> crew) {
+  public static final Fleet NONE = new Fleet("", ZoneOffset.UTC, List.of(), List.of(), List.of());
 
   public Fleet {
     airfields = List.copyOf(airfields);

@@ -32,6 +32,14 @@ public final class Card {
     }
   }
 
+  /**
+   * A step that the pack does not have and this tail needs, such as one of an open deferral.
+   *
+   * @param in the procedure it joins, after the other steps of its place
+   * @param why it is there
+   */
+  public record Extra(StepId id, ProcedureId in, PlaceId at, String challenge, String response, String why) {}
+
   /** A step that is not on today's card, and why. */
   public record LeftOut(Step step, Procedure procedure, String why) {}
 
@@ -52,6 +60,11 @@ public final class Card {
 
   /** Cuts the card. A procedure of which nothing is left is not on it. */
   public static Card cut(Pack pack, Seat flying, Situation now) {
+    return cut(pack, flying, now, List.of());
+  }
+
+  /** The same, with what this tail needs besides. */
+  public static Card cut(Pack pack, Seat flying, Situation now, List<Extra> extras) {
     List<Part> parts = new ArrayList<>();
     List<LeftOut> leftOut = new ArrayList<>();
     Map<PlaceId, Place> places = new HashMap<>();
@@ -59,12 +72,14 @@ public final class Card {
     Place nowhere = new Place(new PlaceId("x"), "", 0, 0, 0, 0, Seat.LEFT, false);
     for (Procedure procedure : pack.procedures()) {
       List<Item> items = new ArrayList<>();
-      List<Step> steps = procedure.kind() == Procedure.Kind.WALKAROUND ? Route.walked(pack, procedure.steps()) : procedure.steps();
+      Map<StepId, String> why = new HashMap<>();
+      List<Step> written = with(procedure, extras, why);
+      List<Step> steps = procedure.kind() == Procedure.Kind.WALKAROUND ? Route.walked(pack, written) : written;
       for (Step step : steps) {
         Condition.Answer answer = ask(pack.policy(), procedure, step, now);
         if (answer.holds()) {
           Owner.Answering who = step.owner().answering(flying, pack.policy(), places.getOrDefault(step.place(), nowhere));
-          items.add(new Item(step, procedure, who.seats(), who.any(), answer.words()));
+          items.add(new Item(step, procedure, who.seats(), who.any(), why.getOrDefault(step.id(), answer.words())));
         } else {
           leftOut.add(new LeftOut(step, procedure, answer.words()));
         }
@@ -74,6 +89,25 @@ public final class Card {
       }
     }
     return new Card(pack, now.day(), parts, leftOut);
+  }
+
+  private static List<Step> with(Procedure procedure, List<Extra> extras, Map<StepId, String> why) {
+    List<Step> steps = new ArrayList<>(procedure.steps());
+    for (Extra extra : extras) {
+      if (!extra.in().equals(procedure.id()) || steps.isEmpty() || why.put(extra.id(), extra.why()) != null) {
+        continue;
+      }
+      int at = steps.size() - 1;
+      for (int i = steps.size() - 1; i >= 0; i--) {
+        if (steps.get(i).place().equals(extra.at())) {
+          at = i;
+          break;
+        }
+      }
+      Step beside = steps.get(at);
+      steps.add(at + 1, Step.of(extra.id().value(), extra.at().value(), extra.challenge(), extra.response(), beside.owner()).build());
+    }
+    return steps;
   }
 
   /** The step's own condition; for tests, also the fleet's school of when they are made. */

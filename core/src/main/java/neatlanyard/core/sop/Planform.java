@@ -1,11 +1,33 @@
 package neatlanyard.core.sop;
 
 import java.util.List;
+import java.util.Optional;
 
 /** The type seen from above, in metres; x to the right of the centre line, y back from the nose. */
-public record Planform(double lengthM, double fuselageWidthM, Aerofoil wing, Aerofoil tailplane, List<Engine> engines) {
+public record Planform(
+    double lengthM, double fuselageWidthM, Aerofoil wing, Aerofoil tailplane, List<Engine> engines, List<Gear> gear,
+    List<Door> doors, List<Hazard> hazards) {
   public Planform {
     engines = List.copyOf(engines);
+    gear = List.copyOf(gear);
+    doors = List.copyOf(doors);
+    hazards = List.copyOf(hazards);
+  }
+
+  /** A leg with its wheels side by side. */
+  public record Gear(double x, double y, int wheels) {}
+
+  /** A door or hatch in the side: where its middle is, and how long it is. */
+  public record Door(String name, double x, double y, double lengthM) {}
+
+  /**
+   * Where somebody can be hurt, besides the engines' discs and inlets: a box about its middle.
+   *
+   * @param during a tag during which it is so; without one it always is
+   */
+  public record Hazard(Kind kind, String name, double x, double y, double widthM, double lengthM, Optional<TagId> during) {
+    /** What it is that hurts. */
+    public enum Kind { EXHAUST, SURFACE, HEAT }
   }
 
   /**

@@ -25,6 +25,12 @@ public record TagKind(TagId id, String title, Trigger hangsOn, Stage due, boolea
     STOPPED_CHECKLIST,
     /** The last control check did not pass; one that passes takes it off. */
     CONTROLS,
+    /** A step was put aside to be looked at again; doing it takes it off. */
+    LOOK_AGAIN,
+    /** A deferred defect bars the flight today; maintenance takes it off. */
+    DEFERRAL,
+    /** The technical log read is of another tail; reading the right one takes it off. */
+    OTHER_LOG,
     /** Steps of a procedure are still open when the crew wants to tie off. */
     UNFINISHED
   }
@@ -37,5 +43,8 @@ public record TagKind(TagId id, String title, Trigger hangsOn, Stage due, boolea
           new TagKind(new TagId("disagreement"), "Two answers to one step", Trigger.DISAGREEMENT, Stage.CONTROLS, true),
           new TagKind(new TagId("stopped"), "Checklist stopped", Trigger.STOPPED_CHECKLIST, Stage.BEFORE_TAKEOFF, true),
           new TagKind(new TagId("controls"), "Control check not passed", Trigger.CONTROLS, Stage.CONTROLS, false),
+          new TagKind(new TagId("look-again"), "Look again", Trigger.LOOK_AGAIN, Stage.START, true),
+          new TagKind(new TagId("deferral"), "Deferred, but not for this flight", Trigger.DEFERRAL, Stage.POWER_UP, false),
+          new TagKind(new TagId("other-log"), "Technical log of another aircraft", Trigger.OTHER_LOG, Stage.POWER_UP, false),
           new TagKind(new TagId("unfinished"), "{open} of {all} steps open", Trigger.UNFINISHED, Stage.TIE_OFF, true));
 }

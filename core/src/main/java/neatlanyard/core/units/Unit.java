@@ -16,7 +16,8 @@ public enum Unit {
   COUNT(""),
   FT("ft"),
   KT("kt"),
-  RPM("rpm");
+  RPM("rpm"),
+  KG_PER_LITRE("kg/L");
 
   private final String symbol;
 

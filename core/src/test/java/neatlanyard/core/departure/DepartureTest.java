@@ -6,13 +6,28 @@ import static neatlanyard.core.departure.Scene.OFFICER;
 import static neatlanyard.core.departure.Scene.STRANGER;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Random;
 import java.util.UUID;
+import java.util.function.Function;
 import neatlanyard.core.controls.Axis;
 import neatlanyard.core.controls.Judgement;
+import neatlanyard.core.dispatch.Case;
+import neatlanyard.core.dispatch.Deferral;
+import neatlanyard.core.dispatch.DispatchList;
+import neatlanyard.core.dispatch.EntryId;
+import neatlanyard.core.dispatch.Verdict;
 import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.lanyard.Tag;
+import neatlanyard.core.sop.PlaceId;
+import neatlanyard.core.sop.Procedure;
+import neatlanyard.core.sop.ProcedureId;
 import neatlanyard.core.sop.StepId;
 import org.testng.annotations.Test;
 
@@ -83,12 +98,12 @@ public class DepartureTest {
     Scene s = Scene.ready();
     UUID find = UUID.randomUUID();
     s.done(OFFICER, "count");
-    s.says(CAPTAIN, new Event.FindRaised(find, new StepId("count"), "a seventh cover"));
+    s.says(CAPTAIN, Scene.find(find, new StepId("count"), "a seventh cover"));
     assertThat(s.status("count")).isEqualTo(Status.FIND);
     assertThat(s.now.marks(new StepId("count"))).hasSize(2);
     assertThat(s.tags()).contains("Two answers to one step", "Find without a decision");
     assertThat(s.tags()).as("in doubt, what the step opened hangs").contains("2 of 2 covers on");
-    s.says(CAPTAIN, new Event.VerdictTaken(find, Verdict.NOTHING_TO_ENTER, ""));
+    s.says(CAPTAIN, Scene.verdict(find, Verdict.NOTHING_TO_ENTER, ""));
     assertThat(s.tags()).doesNotContain("Two answers to one step", "Find without a decision");
   }
 
@@ -96,9 +111,9 @@ public class DepartureTest {
   public void a_find_at_a_step_that_closes_leaves_it_open() {
     Scene s = Scene.ready();
     s.done(OFFICER, "count", "cover-a");
-    s.says(OFFICER, new Event.FindRaised(UUID.randomUUID(), new StepId("cover-b"), "frozen on"));
+    s.says(OFFICER, Scene.find(UUID.randomUUID(), new StepId("cover-b"), "frozen on"));
     assertThat(s.tags()).contains("1 of 2 covers on");
-    s.says(CAPTAIN, new Event.FindRaised(UUID.randomUUID(), new StepId("cover-a"), "it is still on"));
+    s.says(CAPTAIN, Scene.find(UUID.randomUUID(), new StepId("cover-a"), "it is still on"));
     assertThat(s.tags()).as("the doubted closing no longer counts").contains("2 of 2 covers on");
   }
 
@@ -117,14 +132,14 @@ public class DepartureTest {
   public void a_find_waits_for_the_commander_and_cannot_be_pressed_away() {
     Scene s = Scene.ready();
     UUID find = UUID.randomUUID();
-    s.says(OFFICER, new Event.FindRaised(find, new StepId("count"), "torn streamer"));
+    s.says(OFFICER, Scene.find(find, new StepId("count"), "torn streamer"));
     assertThat(s.tries(OFFICER, done("count"))).isEqualTo("undecided");
     assertThat(s.tries(OFFICER, new Event.StepUndone(new StepId("count")))).isEqualTo("find-stands");
-    assertThat(s.tries(OFFICER, new Event.VerdictTaken(find, Verdict.FLY_WITH_ENTRY, "x"))).isEqualTo("commander-only");
-    assertThat(s.tries(CAPTAIN, new Event.VerdictTaken(find, Verdict.FLY_WITH_ENTRY, " "))).isEqualTo("words-missing");
-    s.says(CAPTAIN, new Event.VerdictTaken(find, Verdict.STOPS_THE_FLIGHT, "no"));
+    assertThat(s.tries(OFFICER, Scene.verdict(find, Verdict.FLY_WITH_ENTRY, "x"))).isEqualTo("commander-only");
+    assertThat(s.tries(CAPTAIN, Scene.verdict(find, Verdict.FLY_WITH_ENTRY, " "))).isEqualTo("words-missing");
+    s.says(CAPTAIN, Scene.verdict(find, Verdict.STOPS_THE_FLIGHT, "no"));
     assertThat(s.tags()).containsExactly("2 of 2 covers on", "Not fit to go");
-    s.says(CAPTAIN, new Event.VerdictTaken(find, Verdict.NOTHING_TO_ENTER, ""));
+    s.says(CAPTAIN, Scene.verdict(find, Verdict.NOTHING_TO_ENTER, ""));
     assertThat(s.tags()).containsExactly("2 of 2 covers on");
   }
 
@@ -213,10 +228,10 @@ public class DepartureTest {
     return switch (random.nextInt(10)) {
       case 0 -> new Event.StepUndone(step);
       case 1 -> new Event.StepNotToday(step, "because");
-      case 2 -> new Event.FindRaised(UUID.randomUUID(), step, "something");
+      case 2 -> Scene.find(UUID.randomUUID(), step, "something");
       case 3 -> finds.isEmpty()
           ? new Event.StepDone(step)
-          : new Event.VerdictTaken(finds.get(random.nextInt(finds.size())).id(), Verdict.values()[random.nextInt(4)], "words");
+          : Scene.verdict(finds.get(random.nextInt(finds.size())).id(), Verdict.values()[random.nextInt(4)], "words");
       case 4 -> new Event.ChecklistStopped(LIST);
       case 5 -> new Event.ChecklistResumed(LIST);
       case 6 -> controls(random.nextBoolean());
@@ -225,17 +240,101 @@ public class DepartureTest {
   }
 
   @Test
-  public void a_value_within_its_limits_does_the_step_and_one_outside_asks_for_a_find() {
+  public void a_value_within_its_limits_does_the_step_and_one_outside_is_a_find() {
     Scene s = Scene.ready();
     StepId oxygen = new StepId("oxygen");
     assertThat(s.tries(CAPTAIN, new Event.StepDone(oxygen))).isEqualTo("value-wanted");
-    assertThat(s.tries(CAPTAIN, new Event.Measured(oxygen, 900))).isEqualTo("out-of-limits");
+    s.says(CAPTAIN, new Event.Measured(oxygen, 900));
+    assertThat(s.status("oxygen")).isEqualTo(Status.FIND);
+    assertThat(s.now.finds()).extracting(Find::note).containsExactly("Oxygen: 900 psi is under the least, 1 000 psi.");
+    assertThat(s.tags()).contains("Find without a decision");
     assertThat(s.tries(CAPTAIN, new Event.Measured(oxygen, 1e9))).isEqualTo("not-a-value");
     assertThat(s.tries(CAPTAIN, new Event.Measured(oxygen, Double.NaN))).isEqualTo("not-a-value");
     assertThat(s.tries(CAPTAIN, new Event.Measured(new StepId("clear"), 1))).isEqualTo("no-value");
     s.says(CAPTAIN, new Event.Measured(oxygen, 1_850));
     assertThat(s.status("oxygen")).isEqualTo(Status.DONE);
     assertThat(s.now.marks(oxygen)).extracting(Mark::words).containsExactly("1 850 psi");
+    assertThat(s.now.finds()).as("a second reading takes the first one's find with it").isEmpty();
+  }
+
+  @Test
+  public void a_find_by_a_reading_stands_once_it_is_decided() {
+    Scene s = Scene.ready();
+    StepId oxygen = new StepId("oxygen");
+    s.says(CAPTAIN, new Event.Measured(oxygen, 900));
+    s.says(CAPTAIN, Scene.verdict(s.now.finds().iterator().next().id(), Verdict.MAINTENANCE_FIRST, "valve"));
+    s.says(CAPTAIN, new Event.Measured(oxygen, 1_850));
+    assertThat(s.now.finds()).hasSize(1);
+    assertThat(s.now.inTheWay()).extracting(t -> t.kind().mayStay()).contains(false);
+  }
+
+  @Test
+  public void what_is_put_aside_hangs_until_it_is_done_and_is_asked_last() {
+    Scene s = Scene.ready();
+    s.says(OFFICER, new Event.StepLater(new StepId("count"), "loaders in the way"));
+    assertThat(s.status("count")).isEqualTo(Status.LATER);
+    assertThat(s.now.tags()).extracting(t -> t.detail()).containsExactly("count, loaders in the way");
+    Procedure walk = s.now.card().orElseThrow().parts().getFirst().procedure();
+    assertThat(s.now.next(walk, s.now.statuses(s.now.tags()))).get().extracting(i -> i.step().id().value()).isEqualTo("cover-a");
+    assertThat(s.tries(CAPTAIN, new Event.StepLater(new StepId("flaps"), "x"))).isEqualTo("no-later");
+    s.done(OFFICER, "count", "cover-a", "cover-b");
+    assertThat(s.tags()).isEmpty();
+  }
+
+  @Test
+  public void the_log_of_another_tail_may_not_stay() {
+    Scene s = Scene.ready();
+    s.says(CAPTAIN, new Event.LogTailRead(new TailId("TL-XXY")));
+    assertThat(s.now.tags()).extracting(t -> t.words()).containsExactly("Technical log of another aircraft (TL-XXY, this is TL-XXX)");
+    assertThat(s.now.tags()).extracting(t -> t.kind().mayStay()).containsExactly(false);
+    s.says(CAPTAIN, new Event.LogTailRead(new TailId("TL-XXX")));
+    assertThat(s.tags()).isEmpty();
+  }
+
+  /** A deferral adds its steps, bars the flight when it must, and maintenance's word takes a standing verdict off. */
+  @Test
+  public void the_technical_log_reaches_into_the_card_and_the_cord() {
+    Scene s = Scene.ready();
+    DispatchList.Extra extra = new DispatchList.Extra(
+        new StepId("dx-light"), new ProcedureId("walk"), new PlaceId("place"), "Other bulb", "lit");
+    Deferral deferral = new Deferral(
+        UUID.randomUUID(), new EntryId("33-1"), "Bulb", "one out", Optional.empty(), 1, LocalDate.of(2027, 1, 4), ZoneOffset.UTC, "", "",
+        OptionalInt.empty(), List.of(extra), "");
+    s.server(new Event.TechStatus(new TechState(List.of(deferral), List.of(), List.of())));
+    assertThat(s.now.card().orElseThrow().item(new StepId("dx-light"))).get().extracting(i -> i.added())
+        .isEqualTo("deferred: 33-1 Bulb, until the end of 2027-01-04");
+    assertThat(s.tags()).isEmpty();
+    s.server(new Event.TechStatus(new TechState(List.of(deferral.barred("day only; dark")), List.of(), List.of())));
+    assertThat(s.tags()).containsExactly("Deferred, but not for this flight");
+    s.server(new Event.TechStatus(TechState.NONE));
+    UUID find = UUID.randomUUID();
+    s.says(OFFICER, Scene.find(find, new StepId("count"), "torn"));
+    s.says(CAPTAIN, Scene.verdict(find, Verdict.MAINTENANCE_FIRST, "mend"));
+    assertThat(s.tags()).contains("Not fit to go");
+    s.server(new Event.TechStatus(new TechState(List.of(), List.of(new TechState.Settled(find, true, "mended")), List.of())));
+    assertThat(s.tags()).doesNotContain("Not fit to go");
+    assertThat(s.tries(CAPTAIN, new Event.TechStatus(TechState.NONE))).as("no person writes it").isEqualTo("not-yours");
+  }
+
+  @Test
+  public void the_commander_takes_the_case_or_a_stricter_verdict() {
+    Scene s = Scene.ready();
+    UUID find = UUID.randomUUID();
+    s.says(OFFICER, Scene.find(find, new StepId("count"), "torn"));
+    Case proposed = new Case(Verdict.MAINTENANCE_FIRST, Optional.empty(), List.of("Not in the list."), Optional.empty(), List.of(), "list");
+    assertThat(s.tries(CAPTAIN, new Event.VerdictTaken(find, Verdict.FLY_WITH_ENTRY, "x", Optional.of(proposed)))).isEqualTo("milder");
+    s.says(CAPTAIN, new Event.VerdictTaken(find, Verdict.STOPS_THE_FLIGHT, "x", Optional.of(proposed)));
+  }
+
+  /** The device's time counts where it can be right: a walk without a network keeps its own times. */
+  @Test
+  public void an_entry_happened_when_the_device_says_unless_that_cannot_be() {
+    Instant at = Instant.parse("2027-01-14T08:00:00Z");
+    Function<Instant, Instant> happened = device -> new Entry(
+        1, UUID.randomUUID(), at, device, CAPTAIN, Optional.empty(), "d", new Event.StepDone(new StepId("count"))).happened();
+    assertThat(happened.apply(at.minusSeconds(1_200))).isEqualTo(at.minusSeconds(1_200));
+    assertThat(happened.apply(at.plusSeconds(1))).isEqualTo(at);
+    assertThat(happened.apply(at.minusSeconds(86_400))).isEqualTo(at);
   }
 
   @Test

@@ -11,6 +11,7 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import neatlanyard.core.controls.ControlSpec;
+import neatlanyard.core.dispatch.Verdict;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Flight;
@@ -63,7 +64,7 @@ final class Scene {
   static final Pack PACK = new Pack(
       new PackId("pack"), "1", "Pack", TAIL.type(), Policy.DEFAULT, List.of(), List.of(),
       List.of(new Pack.PackTail(TAIL.id(), Optional.empty(), Set.of())), List.of(OXYGEN.quantity()), Map.of(),
-      new Planform(1, 1, WING, WING, List.of()), List.of(), List.of(),
+      new Planform(1, 1, WING, WING, List.of(), List.of(), List.of(), List.of()), List.of(), List.of(),
       List.of(
           new TagKind(new TagId("covers"), "{open} of {all} covers on", TagKind.Trigger.STEP, Stage.WALKAROUND, true),
           new TagKind(new TagId("pumps"), "Pumps on", TagKind.Trigger.STEP, Stage.FLOWS, true)),
@@ -122,6 +123,21 @@ final class Scene {
     now = now.apply(entry);
     log.add(entry);
     return "";
+  }
+
+  static Event.FindRaised find(UUID id, StepId step, String note) {
+    return new Event.FindRaised(id, step, note, Find.What.DEFECT);
+  }
+
+  static Event.VerdictTaken verdict(UUID find, Verdict verdict, String words) {
+    return new Event.VerdictTaken(find, verdict, words, Optional.empty());
+  }
+
+  /** What the server writes by itself, which no person may. */
+  void server(Event event) {
+    Entry entry = entry(now.lastNumber() + 1, STRANGER, "server", event, Optional.empty());
+    now = now.apply(entry);
+    log.add(entry);
   }
 
   String tries(CrewId by, Event event) {

@@ -68,7 +68,8 @@ public class OwnerTest {
     }
     assertThat(TagKind.DEFAULTS).filteredOn(k -> !k.mayStay())
         .extracting(TagKind::hangsOn)
-        .containsExactlyInAnyOrder(TagKind.Trigger.CONTROLS, TagKind.Trigger.STANDING_VERDICT);
+        .containsExactlyInAnyOrder(
+            TagKind.Trigger.CONTROLS, TagKind.Trigger.STANDING_VERDICT, TagKind.Trigger.DEFERRAL, TagKind.Trigger.OTHER_LOG);
   }
 
   @Test

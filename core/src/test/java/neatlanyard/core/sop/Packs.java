@@ -38,7 +38,7 @@ public final class Packs {
         new PackId("pack"), "1", "Pack", new TypeId("type"), policy, List.of(APU),
         List.of(new SubType(LONG, "Long", Set.of(APU))),
         List.of(new Pack.PackTail(ONE, Optional.of(LONG), Set.of()), new Pack.PackTail(TWO, Optional.empty(), Set.of())),
-        List.of(), Map.of(), new Planform(1, 1, WING, WING, List.of()),
+        List.of(), Map.of(), new Planform(1, 1, WING, WING, List.of(), List.of(), List.of(), List.of()),
         List.of(
             station("door", -2, 3), station("nose", 0, 0), station("right", 5, 10), station("tail", 0, 20), station("left-rear", -5, 15), station("left", -5, 10),
             panel("overhead", 2, 0, Seat.LEFT), panel("own-left", 0, 4, Seat.LEFT), panel("own-right", 4, 4, Seat.RIGHT)),

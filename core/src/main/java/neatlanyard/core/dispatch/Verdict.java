@@ -1,6 +1,6 @@
-package neatlanyard.core.departure;
+package neatlanyard.core.dispatch;
 
-/** What the commander decides on a find. */
+/** What is decided on a find, the mildest first. */
 public enum Verdict {
   NOTHING_TO_ENTER(true, "Nothing to enter"),
   FLY_WITH_ENTRY(true, "Fly with an entry"),
@@ -21,5 +21,10 @@ public enum Verdict {
 
   public String words() {
     return words;
+  }
+
+  /** Whether this lets more go than the other. */
+  public boolean milderThan(Verdict other) {
+    return compareTo(other) < 0;
   }
 }
