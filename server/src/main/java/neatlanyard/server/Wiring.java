@@ -6,19 +6,27 @@ import java.time.Instant;
 import java.time.InstantSource;
 import java.util.HexFormat;
 import neatlanyard.core.departure.DepartureLog;
+import neatlanyard.core.dispatch.DispatchLists;
+import neatlanyard.core.dispatch.ReadingHistory;
+import neatlanyard.core.dispatch.TechLogs;
 import neatlanyard.core.fleet.Accounts;
 import neatlanyard.core.fleet.FleetTexts;
 import neatlanyard.core.fleet.Flights;
 import neatlanyard.core.sop.FeedbackAnswers;
 import neatlanyard.core.sop.Revisions;
+import neatlanyard.core.walkaround.Photos;
 import neatlanyard.store.db.Database;
 import neatlanyard.store.db.OwnSettings;
 import neatlanyard.store.departure.StoredDepartureLog;
+import neatlanyard.store.dispatch.StoredDispatchLists;
+import neatlanyard.store.dispatch.StoredReadingHistory;
+import neatlanyard.store.dispatch.StoredTechLogs;
 import neatlanyard.store.fleet.StoredAccounts;
 import neatlanyard.store.fleet.StoredFleetTexts;
 import neatlanyard.store.fleet.StoredFlights;
 import neatlanyard.store.sop.StoredFeedbackAnswers;
 import neatlanyard.store.sop.StoredRevisions;
+import neatlanyard.store.walkaround.StoredPhotos;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
@@ -65,6 +73,26 @@ class Wiring {
   @Bean
   DepartureLog departureLog(Database db) {
     return new StoredDepartureLog(db);
+  }
+
+  @Bean
+  TechLogs techLogs(Database db) {
+    return new StoredTechLogs(db);
+  }
+
+  @Bean
+  DispatchLists dispatchLists(Database db) {
+    return new StoredDispatchLists(db);
+  }
+
+  @Bean
+  ReadingHistory readingHistory(Database db) {
+    return new StoredReadingHistory(db);
+  }
+
+  @Bean
+  Photos photos(Database db) {
+    return new StoredPhotos(db);
   }
 
   /** Signs the cookies that keep a crew signed in over a restart. */

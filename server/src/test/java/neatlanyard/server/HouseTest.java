@@ -16,11 +16,14 @@ public class HouseTest {
   @Test
   public void the_core_stands_alone() {
     noClasses().that().resideInAPackage("neatlanyard.core..")
-        .should().dependOnClassesThat().resideOutsideOfPackages("neatlanyard.core..", "java..", "org.jspecify..", "org.logicng..")
+        .should().dependOnClassesThat().resideOutsideOfPackages("neatlanyard.core..", "java..", "org.jspecify..", "org.logicng..", "org.hipparchus..")
         .check(HOUSE);
-    // The one library of the core, and only where packs are proved with it.
+    // The two libraries of the core, each only where it is needed.
     noClasses().that().resideInAPackage("neatlanyard.core..").and().resideOutsideOfPackage("neatlanyard.core.proof..")
         .should().dependOnClassesThat().resideInAPackage("org.logicng..")
+        .check(HOUSE);
+    noClasses().that().resideInAPackage("neatlanyard.core..").and().resideOutsideOfPackage("neatlanyard.core.trend..")
+        .should().dependOnClassesThat().resideInAPackage("org.hipparchus..")
         .check(HOUSE);
     noClasses().that().resideInAPackage("neatlanyard.core..")
         .should().dependOnClassesThat().resideInAnyPackage("java.io..", "java.nio.file..", "java.sql..", "java.net..")

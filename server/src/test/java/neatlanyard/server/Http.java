@@ -72,6 +72,22 @@ final class Http {
         .build());
   }
 
+  Answer bytes(String path, byte[] body) {
+    return send(HttpRequest.newBuilder(URI.create(base + path))
+        .header("Content-Type", "application/octet-stream").header("X-XSRF-TOKEN", token())
+        .POST(HttpRequest.BodyPublishers.ofByteArray(body)).build());
+  }
+
+  byte[] getBytes(String path) {
+    try {
+      return client.send(HttpRequest.newBuilder(URI.create(base + path)).GET().build(), HttpResponse.BodyHandlers.ofByteArray()).body();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      throw new AssertionError(e);
+    }
+  }
+
   /** A server-sent stream, open until it is closed. */
   InputStream stream(String path) {
     try {

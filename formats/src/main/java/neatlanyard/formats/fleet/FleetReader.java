@@ -1,6 +1,7 @@
 package neatlanyard.formats.fleet;
 
 import java.time.ZoneId;
+import java.time.ZoneOffset;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -34,6 +35,7 @@ public final class FleetReader {
     Set<Object> seen = new HashSet<>();
     return new Fleet(
         doc.text("operator"),
+        doc.has("zone") ? doc.of("zone", ZoneId::of, "UTC") : ZoneOffset.UTC,
         doc.list("airfields", d -> once(d, seen, airfield(d))),
         doc.list("tails", d -> once(d, seen, tail(d))),
         doc.list("crew", d -> once(d, seen, member(d))));

@@ -9,6 +9,7 @@ import java.util.stream.Collectors;
 import neatlanyard.core.departure.Entry;
 import neatlanyard.core.departure.Event;
 import neatlanyard.core.record.Chain;
+import neatlanyard.core.dispatch.EntryId;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Equipment;
@@ -17,7 +18,9 @@ import neatlanyard.core.fleet.SubTypeId;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.fleet.TypeId;
 import neatlanyard.core.sop.PackId;
+import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.sop.ProcedureId;
+import neatlanyard.core.sop.QuantityId;
 import neatlanyard.core.sop.StepId;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonGenerator;
@@ -45,6 +48,11 @@ public final class EntryJson {
 
   private EntryJson() {}
 
+  /** What an earlier version did not write, by kind; it is read as this. */
+  private static final Map<String, String> UNSAID = Map.of(
+      "find-raised", "{\"what\":{\"severity\":\"defect\",\"count\":1,\"entry\":null,\"spot\":null,\"photos\":[]}}",
+      "verdict-taken", "{\"proposed\":null}");
+
   private static String kind(String simpleName) {
     return simpleName.replaceAll("(?<=[a-z])(?=[A-Z])", "-").toLowerCase(Locale.ROOT);
   }
@@ -55,9 +63,12 @@ public final class EntryJson {
     id(ids, AirfieldId.class, AirfieldId::new);
     id(ids, CrewId.class, CrewId::new);
     id(ids, Equipment.class, Equipment::new);
+    id(ids, EntryId.class, EntryId::new);
     id(ids, FlightId.class, FlightId::new);
     id(ids, PackId.class, PackId::new);
+    id(ids, PlaceId.class, PlaceId::new);
     id(ids, ProcedureId.class, ProcedureId::new);
+    id(ids, QuantityId.class, QuantityId::new);
     id(ids, StepId.class, StepId::new);
     id(ids, SubTypeId.class, SubTypeId::new);
     id(ids, TailId.class, TailId::new);
@@ -143,11 +154,20 @@ public final class EntryJson {
       throw new IllegalArgumentException("'%s' is not a kind of event; known are: %s.".formatted(kind, known));
     }
     try {
-      return MAPPER.treeToValue(body, type);
+      return MAPPER.treeToValue(said(kind, body), type);
     } catch (JacksonException e) {
       throw new IllegalArgumentException(
           "The body of '%s' does not fit: %s".formatted(kind, e.getOriginalMessage()), e);
     }
+  }
+
+  private static JsonNode said(String kind, JsonNode body) {
+    if (!UNSAID.containsKey(kind) || !(body instanceof ObjectNode written)) {
+      return body;
+    }
+    ObjectNode whole = written.deepCopy();
+    MAPPER.readTree(UNSAID.get(kind)).properties().forEach(p -> whole.putIfAbsent(p.getKey(), p.getValue()));
+    return whole;
   }
 
   /** A tree of a JSON text, refusing names that stand twice. @throws IllegalArgumentException if it is not JSON */

@@ -20,7 +20,7 @@ import neatlanyard.core.units.Unit;
 import neatlanyard.formats.text.Doc;
 
 /** Reads a step's {@code when}: one field a condition, such as {@code {colder-than: 3}}. */
-final class ConditionReader {
+public final class ConditionReader {
   private static final Condition ALWAYS = new Condition.Always();
   private static final Quantity NO_QUANTITY = new Quantity(new QuantityId("x"), "x", Unit.COUNT);
   private static final Map<String, Circumstance> CIRCUMSTANCES =
@@ -29,6 +29,7 @@ final class ConditionReader {
       + Arrays.stream(Circumstance.values()).map(Doc::written).collect(Collectors.joining(", "))
       + ", from, to, measured-below, not, all, any";
 
+  private final boolean strict;
   private final Set<Equipment> equipment;
   private final Set<SubTypeId> subTypes;
   private final Set<TailId> tails;
@@ -36,13 +37,24 @@ final class ConditionReader {
 
   /** What a pack declares, to which its conditions may refer. */
   ConditionReader(Set<Equipment> equipment, Set<SubTypeId> subTypes, Set<TailId> tails, Map<QuantityId, Quantity> quantities) {
+    this(equipment, subTypes, tails, quantities, true);
+  }
+
+  private ConditionReader(
+      Set<Equipment> equipment, Set<SubTypeId> subTypes, Set<TailId> tails, Map<QuantityId, Quantity> quantities, boolean strict) {
+    this.strict = strict;
     this.equipment = equipment;
     this.subTypes = subTypes;
     this.tails = tails;
     this.quantities = new HashMap<>(quantities);
   }
 
-  Condition read(Doc step) {
+  /** For conditions outside a pack, which may name any equipment, sub-type or tail, and no quantity. */
+  public static ConditionReader undeclared() {
+    return new ConditionReader(Set.of(), Set.of(), Set.of(), Map.of(), false);
+  }
+
+  public Condition read(Doc step) {
     return step.has("when") ? step.inner("when", this::condition).orElse(ALWAYS) : ALWAYS;
   }
 
@@ -78,8 +90,8 @@ final class ConditionReader {
     };
   }
 
-  private static <T> T known(Doc doc, String field, T id, Set<T> declared, String what) {
-    if (!declared.contains(id)) {
+  private <T> T known(Doc doc, String field, T id, Set<T> declared, String what) {
+    if (strict && !declared.contains(id)) {
       doc.fault(field, "The pack declares no %s '%s'.".formatted(what, id));
     }
     return id;

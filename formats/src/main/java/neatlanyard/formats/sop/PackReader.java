@@ -3,6 +3,7 @@ package neatlanyard.formats.sop;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -46,6 +47,9 @@ public final class PackReader {
   /** What a pack says of itself in its first field. */
   public static final String FORMAT = "neat-lanyard/pack/2";
 
+  private static final Set<Trigger> NEVER_STAY =
+      EnumSet.of(Trigger.STANDING_VERDICT, Trigger.CONTROLS, Trigger.DEFERRAL, Trigger.OTHER_LOG);
+
   private final Map<PlaceId, Place> places = new LinkedHashMap<>();
   private final Map<PointId, Point> points = new LinkedHashMap<>();
   private final Map<TagId, TagKind> tags = new HashMap<>();
@@ -73,7 +77,8 @@ public final class PackReader {
       doc.fault("tails", "A pack covers at least one tail.");
     }
     List<Quantity> quantities = doc.list("quantities", d -> new Quantity(
-        d.of("id", QuantityId::new, "x"), d.text("name"), d.one("unit", Unit.class)));
+        d.of("id", QuantityId::new, "x"), d.text("name"), d.one("unit", Unit.class), d.has("gauge") ? d.inner("gauge", GaugeReader::read) : Optional.empty()));
+    GaugeReader.known(doc, quantities);
     twice(doc, "quantities", quantities.stream().map(Quantity::id).toList());
     doc.list("stations", this::station).forEach(this::keep);
     panels(doc.list("panels", this::panel)).forEach(this::keep);
@@ -94,7 +99,7 @@ public final class PackReader {
         tails,
         quantities,
         doc.has("due") ? doc.inner("due", PackReader::due).orElse(Map.of()) : Map.of(),
-        doc.inner("planform", PlanformReader::read).orElse(PlanformReader.NONE),
+        doc.inner("planform", d -> PlanformReader.read(d, tags.keySet())).orElse(PlanformReader.NONE),
         List.copyOf(places.values()),
         List.copyOf(points.values()),
         kinds,
@@ -219,7 +224,7 @@ public final class PackReader {
     if (tags.put(kind.id(), kind) != null) {
       doc.fault("id", "A tag '%s' exists already.".formatted(kind.id()));
     }
-    if (kind.mayStay() && (hangsOn == Trigger.STANDING_VERDICT || hangsOn == Trigger.CONTROLS)) {
+    if (kind.mayStay() && (NEVER_STAY.contains(hangsOn))) {
       doc.fault("may-stay", "A tag that hangs on %s can never stay; say may-stay: false.".formatted(Doc.written(hangsOn)));
     }
     return kind;

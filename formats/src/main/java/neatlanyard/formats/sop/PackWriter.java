@@ -59,7 +59,11 @@ public final class PackWriter {
       some(m, "equipment", sorted(t.equipment()), x -> x);
       return m;
     });
-    some(tree, "quantities", p.quantities(), q -> fields("id", q.id().value(), "name", q.name(), "unit", Doc.written(q.unit())));
+    some(tree, "quantities", p.quantities(), q -> {
+      Map<String, Object> m = fields("id", q.id().value(), "name", q.name(), "unit", Doc.written(q.unit()));
+      q.gauge().ifPresent(g -> m.put("gauge", GaugeWriter.tree(g)));
+      return m;
+    });
     if (!p.due().isEmpty()) {
       tree.put("due", due(p.due()));
     }
@@ -73,7 +77,7 @@ public final class PackWriter {
     return tree;
   }
 
-  private static Map<String, Object> fields(Object... namesAndValues) {
+  static Map<String, Object> fields(Object... namesAndValues) {
     Map<String, Object> fields = new LinkedHashMap<>();
     for (int i = 0; i < namesAndValues.length; i += 2) {
       fields.put(namesAndValues[i].toString(), number(namesAndValues[i + 1]));
@@ -86,13 +90,13 @@ public final class PackWriter {
     return value instanceof Double d && d == Math.rint(d) && Math.abs(d) < 1e9 ? (Object) d.longValue() : value;
   }
 
-  private static <T> void some(Map<String, Object> tree, String field, Collection<T> of, Function<T, Object> written) {
+  static <T> void some(Map<String, Object> tree, String field, Collection<T> of, Function<T, Object> written) {
     if (!of.isEmpty()) {
       tree.put(field, of.stream().map(written).toList());
     }
   }
 
-  private static void unless(Map<String, Object> tree, String field, boolean usual, Object value) {
+  static void unless(Map<String, Object> tree, String field, boolean usual, Object value) {
     if (!usual) {
       tree.put(field, value);
     }
@@ -123,6 +127,14 @@ public final class PackWriter {
         "length-m", p.lengthM(), "fuselage-width-m", p.fuselageWidthM(), "wing", aerofoil(p.wing()), "tailplane", aerofoil(p.tailplane()));
     some(m, "engines", p.engines(), e ->
         fields("kind", Doc.written(e.kind()), "x", e.x(), "y", e.y(), "diameter-m", e.diameterM()));
+    some(m, "gear", p.gear(), g -> fields("x", g.x(), "y", g.y(), "wheels", g.wheels()));
+    some(m, "doors", p.doors(), d -> fields("name", d.name(), "x", d.x(), "y", d.y(), "length-m", d.lengthM()));
+    some(m, "hazards", p.hazards(), h -> {
+      Map<String, Object> hazard = fields(
+          "kind", Doc.written(h.kind()), "name", h.name(), "x", h.x(), "y", h.y(), "width-m", h.widthM(), "length-m", h.lengthM());
+      h.during().ifPresent(t -> hazard.put("during", t.value()));
+      return hazard;
+    });
     return m;
   }
 

@@ -4,9 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
@@ -14,7 +17,15 @@ import neatlanyard.core.controls.Axis;
 import neatlanyard.core.controls.Judgement;
 import neatlanyard.core.departure.Entry;
 import neatlanyard.core.departure.Event;
-import neatlanyard.core.departure.Verdict;
+import neatlanyard.core.departure.Find;
+import neatlanyard.core.departure.Past;
+import neatlanyard.core.departure.TechState;
+import neatlanyard.core.dispatch.Case;
+import neatlanyard.core.dispatch.Deferral;
+import neatlanyard.core.dispatch.DispatchList;
+import neatlanyard.core.dispatch.EntryId;
+import neatlanyard.core.dispatch.Severity;
+import neatlanyard.core.dispatch.Verdict;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.CrewMember;
@@ -28,12 +39,17 @@ import neatlanyard.core.fleet.SubTypeId;
 import neatlanyard.core.fleet.Tail;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.fleet.TypeId;
+import neatlanyard.core.gauge.Readings;
+import neatlanyard.core.gauge.Usage;
 import neatlanyard.core.record.Chain;
 import neatlanyard.core.sop.Circumstance;
 import neatlanyard.core.sop.Day;
 import neatlanyard.core.sop.PackId;
+import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.sop.ProcedureId;
+import neatlanyard.core.sop.QuantityId;
 import neatlanyard.core.sop.StepId;
+import neatlanyard.core.trend.Schedule;
 import neatlanyard.formats.weather.StationReportReader;
 import org.testng.annotations.Test;
 
@@ -59,8 +75,21 @@ public class RecordTest {
       new Event.Measured(STEP, 24.8),
       new Event.DoesNotFit(STEP, "no such port on this tail"),
       new Event.StepUndone(STEP),
-      new Event.FindRaised(new UUID(0x7000L, 1), STEP, "tape\nleft"),
-      new Event.VerdictTaken(new UUID(0x7000L, 1), Verdict.FLY_WITH_ENTRY, "entered"),
+      new Event.StepLater(STEP, "loaders in the way"),
+      new Event.LogTailRead(new TailId("TL-DVB")),
+      new Event.FindRaised(new UUID(0x7000L, 1), STEP, "tape\nleft", new Find.What(
+          Severity.MARK, 2, Optional.of(new EntryId("33-1")), Optional.of(new Find.Spot(-2.5, 3)), List.of(new UUID(0x7000L, 9)))),
+      new Event.VerdictTaken(new UUID(0x7000L, 1), Verdict.FLY_WITH_ENTRY, "entered", Optional.of(new Case(
+          Verdict.FLY_WITH_ENTRY, Optional.of(new EntryId("33-1")), List.of("one of two"), Optional.of(LocalDate.of(2027, 1, 17)), List.of("Crew: look"), "list"))),
+      new Event.TechStatus(new TechState(
+          List.of(new Deferral(new UUID(0x7000L, 2), new EntryId("33-1"), "Bulb", "out", Optional.of(new PlaceId("tip")), 1, LocalDate.of(2027, 1, 17),
+              ZoneId.of("Etc/GMT"), "", "", OptionalInt.of(10_000),
+              List.of(new DispatchList.Extra(new StepId("dx"), new ProcedureId("walkaround"), new PlaceId("tip"), "Bulb", "lit")), "")),
+          List.of(new TechState.Settled(new UUID(0x7000L, 1), true, "changed")),
+          List.of(new TechState.FoundBefore(new UUID(0x7000L, 3), Optional.empty(), Optional.of(STEP), "cut", "Holm", AT, "", List.of())))),
+      new Event.ReadBefore(new Past(
+          List.of(new Past.Row(new QuantityId("oil-left"), List.of(new Readings.Past(100, 75.5, 11.2)))), Optional.of(new Usage(104, 78.3)),
+          new Schedule(LocalDate.of(2027, 1, 14), List.of(LocalDate.of(2027, 1, 15)), 4))),
       new Event.ChecklistStopped(new ProcedureId("before-takeoff")),
       new Event.ChecklistResumed(new ProcedureId("before-takeoff")),
       new Event.ControlsChecked("simulated aircraft", "ff", new Judgement(List.of(new Judgement.Finding(
@@ -84,6 +113,17 @@ public class RecordTest {
   private static String record() {
     List<EntryJson.Kept> kept = kept();
     return RecordFile.write(kept.stream().map(EntryJson.Kept::json).toList(), kept.getLast().hash());
+  }
+
+  /** A log of an earlier version says less of finds and verdicts, and is read all the same. */
+  @Test
+  public void what_an_earlier_version_wrote_is_read() {
+    String find = "{\"find\":\"00000000-0000-7000-0000-000000000001\",\"step\":\"wa-x\",\"note\":\"torn\"}";
+    assertThat(EntryJson.event("find-raised", EntryJson.tree(find))).isEqualTo(
+        new Event.FindRaised(new UUID(0x7000L, 1), new StepId("wa-x"), "torn", Find.What.DEFECT));
+    String verdict = "{\"find\":\"00000000-0000-7000-0000-000000000001\",\"verdict\":\"nothing_to_enter\",\"words\":\"\"}";
+    assertThat(EntryJson.event("verdict-taken", EntryJson.tree(verdict))).isEqualTo(
+        new Event.VerdictTaken(new UUID(0x7000L, 1), Verdict.NOTHING_TO_ENTER, "", Optional.empty()));
   }
 
   @Test
@@ -139,7 +179,7 @@ public class RecordTest {
   public void what_was_altered_is_named_and_other_files_are_no_records() {
     String record = record();
     assertThat(RecordFile.check(record.replace("tape\\nleft", "tape\\nright")))
-        .isEqualTo(new RecordFile.Check.Altered(9, "its content is not what was hashed when it was written"));
+        .isEqualTo(new RecordFile.Check.Altered(11, "its content is not what was hashed when it was written"));
     List<EntryJson.Kept> kept = kept();
     List<String> cut = kept.subList(0, 11).stream().map(EntryJson.Kept::json).toList();
     assertThat(RecordFile.check(RecordFile.write(cut, kept.getLast().hash()))).isInstanceOf(RecordFile.Check.Altered.class);

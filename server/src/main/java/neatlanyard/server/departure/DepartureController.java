@@ -4,6 +4,7 @@ import java.time.InstantSource;
 import java.util.List;
 import java.util.Objects;
 import java.util.UUID;
+import neatlanyard.core.departure.Cases;
 import neatlanyard.core.departure.Departure;
 import neatlanyard.core.departure.Event;
 import neatlanyard.core.departure.Proposal;
@@ -21,6 +22,7 @@ import neatlanyard.server.departure.DepartureViews.DepartureView;
 import neatlanyard.server.departure.DepartureViews.EventForm;
 import neatlanyard.server.departure.DepartureViews.ReasonForm;
 import neatlanyard.server.departure.DepartureViews.TieOffForm;
+import neatlanyard.server.dispatch.TechDesk;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
@@ -52,10 +54,11 @@ class DepartureController {
   private final Reports reports;
   private final InstantSource clock;
   private final JsonMapper json;
+  private final TechDesk tech;
 
   DepartureController(
       Departures departures, DepartureViewer viewer, FleetDesk fleet, StationService stations, Reports reports,
-      InstantSource clock, JsonMapper json) {
+      InstantSource clock, JsonMapper json, TechDesk tech) {
     this.departures = departures;
     this.viewer = viewer;
     this.fleet = fleet;
@@ -63,6 +66,7 @@ class DepartureController {
     this.reports = reports;
     this.clock = clock;
     this.json = json;
+    this.tech = tech;
   }
 
   @GetMapping("/api/departures")
@@ -74,12 +78,16 @@ class DepartureController {
 
   @PostMapping("/api/departures/{id}/open")
   DepartureView open(@AuthenticationPrincipal SignedIn who, @PathVariable String id) {
-    return viewer.view(departures.open(id, who).state());
+    return view(departures.open(id, who).state());
   }
 
   @GetMapping("/api/departures/{id}")
   DepartureView one(@PathVariable String id) {
-    return viewer.view(departures.state(id));
+    return view(departures.state(id));
+  }
+
+  private DepartureView view(Departure d) {
+    return viewer.view(d, departures.walks(d.opened().tail().type()));
   }
 
   @GetMapping(path = "/api/departures/{id}/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
@@ -116,9 +124,11 @@ class DepartureController {
     if (kind.equals("seat-taken")) {
       departures.mustHaveRead(desk.state().opened(), who);
     }
-    return new Accepted(desk.take(new Proposal(
-        eventId(form), form.deviceAt().orElse(clock.instant()), who.id(), device(form.device().orElse("")),
-        event(kind, body, desk.state()))));
+    Event event = event(kind, body, desk.state());
+    long number = desk.take(new Proposal(
+        eventId(form), form.deviceAt().orElse(clock.instant()), who.id(), device(form.device().orElse("")), event));
+    departures.after(desk, event);
+    return new Accepted(number);
   }
 
   private static UUID eventId(EventForm form) {
@@ -146,6 +156,7 @@ class DepartureController {
         case "day-set" -> new Event.DaySet(day(json.treeToValue(body, DayForm.class), now));
         case "tied-off" -> new Event.TiedOff(acceptances(json.treeToValue(body, TieOffForm.class), now));
         case "controls-checked" -> throw Problem.bad("bad-event", "A control check comes from the aircraft's data, not from a device.");
+        case "verdict-taken" -> withCase((Event.VerdictTaken) EntryJson.event(kind, body), now);
         default -> EntryJson.event(kind, body);
       };
     } catch (JacksonException e) {
@@ -153,6 +164,12 @@ class DepartureController {
     } catch (IllegalArgumentException e) {
       throw Problem.bad("bad-event", String.valueOf(e.getMessage()));
     }
+  }
+
+  /** The case as it stands goes into the record with the decision, whatever the device says it is. */
+  private Event withCase(Event.VerdictTaken e, Departure now) {
+    return new Event.VerdictTaken(e.find(), e.verdict(), e.words(), now.find(e.find()).flatMap(f ->
+        Cases.of(now, f, tech.list(now.opened().tail().type()), f.at(), tech.zone())));
   }
 
   private static List<Event.Acceptance> acceptances(TieOffForm form, Departure now) {

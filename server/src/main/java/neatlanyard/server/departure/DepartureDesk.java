@@ -14,13 +14,14 @@ import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.Function;
 import neatlanyard.core.departure.Admission;
 import neatlanyard.core.departure.Departure;
-import neatlanyard.core.departure.DepartureLog;
 import neatlanyard.core.departure.DepartureLog.Kept;
+import neatlanyard.core.departure.DepartureLog;
 import neatlanyard.core.departure.Entry;
 import neatlanyard.core.departure.Event;
 import neatlanyard.core.departure.Proposal;
-import neatlanyard.core.fleet.Refusal;
+import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.FlightId;
+import neatlanyard.core.fleet.Refusal;
 import neatlanyard.core.record.Chain;
 import neatlanyard.core.sop.Pack;
 import neatlanyard.formats.record.EntryJson;
@@ -127,6 +128,23 @@ final class DepartureDesk {
     }
   }
 
+  /** Writes what the server itself has to say, which no person may. */
+  void note(Event event, CrewId by) {
+    lock.lock();
+    try {
+      Instant now = clock.instant();
+      Entry entry = new Entry(state.lastNumber() + 1, UUID.randomUUID(), now, now, by, Optional.empty(), Departures.SERVER, event);
+      Departure next = state.apply(entry);
+      write(entry);
+      state = next;
+      if (!subscribers.isEmpty()) {
+        tell(news.apply(next));
+      }
+    } finally {
+      lock.unlock();
+    }
+  }
+
   private static long again(Seen before, Proposal proposal) {
     boolean same = before.proposal.by().equals(proposal.by()) && same(before.proposal.event(), proposal.event());
     if (!same) {
@@ -137,6 +155,9 @@ final class DepartureDesk {
 
   /** What the server filled in by itself, such as the light, may have become another since: then the kind decides. */
   private static boolean same(Event before, Event now) {
+    if (before instanceof Event.VerdictTaken b && now instanceof Event.VerdictTaken n) {
+      return b.find().equals(n.find()) && b.verdict() == n.verdict() && b.words().equals(n.words());
+    }
     boolean filledIn = now instanceof Event.DaySet || now instanceof Event.TiedOff;
     return filledIn ? before.getClass() == now.getClass() : before.equals(now);
   }

@@ -1,5 +1,6 @@
 package neatlanyard.server.departure;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.time.InstantSource;
 import java.time.ZoneId;
@@ -22,7 +23,10 @@ import neatlanyard.core.sop.Circumstance;
 import neatlanyard.core.sop.Day;
 import neatlanyard.core.sop.Matter;
 import neatlanyard.core.sop.Owner;
+import neatlanyard.core.sop.Place;
 import neatlanyard.core.sop.Policy;
+import neatlanyard.core.sop.Procedure;
+import neatlanyard.core.walkaround.WalkTime;
 import neatlanyard.core.weather.Phenomenon;
 import neatlanyard.core.weather.Sun;
 import neatlanyard.formats.text.Doc;
@@ -37,6 +41,7 @@ import neatlanyard.server.departure.DepartureViews.DepartureView;
 import neatlanyard.server.departure.DepartureViews.Header;
 import neatlanyard.server.departure.DepartureViews.PlaceName;
 import neatlanyard.server.departure.DepartureViews.SchoolView;
+import neatlanyard.server.departure.DepartureViews.WalkView;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.sop.CardViews;
@@ -61,8 +66,9 @@ class DepartureViewer {
     this.clock = clock;
   }
 
-  DepartureView view(Departure d) {
-    return new DepartureView(header(d), d.card().map(c -> card(d, c)), progress.progress(d));
+  /** @param walks how long crews took to walk round this type */
+  DepartureView view(Departure d, List<Duration> walks) {
+    return new DepartureView(header(d), d.card().map(c -> card(d, c, walks)), progress.progress(d));
   }
 
   DepartureLine line(Flight flight, Optional<Departure> opened, SignedIn who) {
@@ -115,7 +121,7 @@ class DepartureViewer {
     return axes;
   }
 
-  private CardView card(Departure d, Card card) {
+  private CardView card(Departure d, Card card, List<Duration> walks) {
     return new CardView(
         d.cardNumber(),
         day(d, card.day()),
@@ -123,7 +129,15 @@ class DepartureViewer {
         CardViews.parts(card),
         CardViews.leftOut(card),
         CardViews.places(d.pack()),
-        CardViews.planform(d.pack().planform()));
+        CardViews.planform(d.pack().planform()),
+        walk(card, walks));
+  }
+
+  private static WalkView walk(Card card, List<Duration> walks) {
+    List<Card.Item> items = card.items().stream().filter(i -> i.procedure().kind() == Procedure.Kind.WALKAROUND).toList();
+    List<Place> stations = items.stream().map(i -> i.step().place()).distinct().flatMap(p -> card.pack().place(p).stream()).toList();
+    WalkTime time = WalkTime.of(stations, items.size(), walks);
+    return new WalkView(Math.round(time.metres()), time.takes().toSeconds() / 60.0, time.from());
   }
 
   private DayView day(Departure d, Day day) {

@@ -1,6 +1,7 @@
 package neatlanyard.server.departure;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -48,7 +49,10 @@ public final class DepartureViews {
 
   /** @param key changes when the card is cut again @param controlCheckWhen when the flight control check is made today */
   public record CardView(
-      long key, DayView day, String controlCheckWhen, List<PartView> parts, List<LeftOutView> leftOut, List<PlaceView> places, PlanformView planform) {}
+      long key, DayView day, String controlCheckWhen, List<PartView> parts, List<LeftOutView> leftOut, List<PlaceView> places, PlanformView planform, WalkView walk) {}
+
+  /** @param minutes the estimate @param from what it rests on */
+  public record WalkView(double metres, double minutes, String from) {}
 
   public record DayView(
       String report, boolean simulated, List<String> facts, boolean dark, String light, String weather,
@@ -60,7 +64,7 @@ public final class DepartureViews {
   /** How a departure stands. @param number of its last log entry @param cardKey see {@link CardView#key} */
   public record Progress(
       long number, long cardKey, List<BeadView> beads, Map<String, StepView> steps, Map<String, PartProgress> parts,
-      List<TagView> tags, List<TagView> inTheWay, List<SeatView> seats, List<FindView> finds,
+      List<TagView> tags, List<TagView> inTheWay, List<SeatView> seats, List<FindView> finds, TechView tech,
       Optional<ControlsView> controls, Optional<TiedOffView> tiedOff) {}
 
   /** @param state done, current or ahead */
@@ -72,7 +76,20 @@ public final class DepartureViews {
    * @param status open, part, done, again, not-today or find
    * @param settled whether nothing more is asked for
    */
-  public record StepView(String status, boolean settled, boolean disagreed, List<MarkView> marks) {}
+  public record StepView(String status, boolean settled, boolean disagreed, List<MarkView> marks, Optional<ReadingView> reading) {}
+
+  /** What was read, and what it means. @param level as_it_should_be, soon, entry or out, in kebab case */
+  public record ReadingView(double value, String shown, String level, String words, List<String> arithmetic, String source) {}
+
+  /** The tail's log as this departure knows it. @param logTail the registration read off the log; empty before */
+  public record TechView(List<DeferralView> deferrals, List<FoundBeforeView> before, String logTail) {}
+
+  /** @param daysLeft on the day of the flight @param bars why the flight may not be made with it; empty when it may */
+  public record DeferralView(
+      String defect, String entry, String title, String note, String place, LocalDate lastDay, long daysLeft, String operating,
+      String placard, String bars) {}
+
+  public record FoundBeforeView(String id, String place, String step, String what, String by, Instant at, String verdict, List<String> photos) {}
 
   public record MarkView(String outcome, String by, String seat, Instant at, String words) {}
 
@@ -96,8 +113,15 @@ public final class DepartureViews {
   public record SeatView(String seat, String name, String id, boolean taken, String doing, int done, int all) {}
 
   public record FindView(
-      String id, String step, String challenge, String note, String by, Instant at, String verdict, String words,
-      String decidedBy) {}
+      String id, String step, String place, String challenge, String note, String severity, int count, String entry, Optional<SpotView> spot,
+      List<String> photos, boolean measured, String by, Instant at, String verdict, String words, String decidedBy,
+      Optional<CaseView> proposed) {}
+
+  public record SpotView(double x, double y) {}
+
+  /** The case for a find. @param verdict in words @param allowed the verdicts the commander may take, by name */
+  public record CaseView(
+      String verdict, List<String> allowed, String entry, List<String> because, Optional<LocalDate> lastDay, List<String> todo, String list) {}
 
   public record ControlsView(String source, Instant at, String by, String trace, JudgementView judgement) {}
 

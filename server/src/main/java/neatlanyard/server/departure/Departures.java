@@ -1,5 +1,6 @@
 package neatlanyard.server.departure;
 
+import java.time.Duration;
 import java.time.InstantSource;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
@@ -8,18 +9,24 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.locks.ReentrantLock;
 import neatlanyard.core.departure.Departure;
-import neatlanyard.core.departure.DepartureLog;
 import neatlanyard.core.departure.DepartureLog.Kept;
+import neatlanyard.core.departure.DepartureLog;
 import neatlanyard.core.departure.Event;
 import neatlanyard.core.departure.Proposal;
-import neatlanyard.core.fleet.Refusal;
+import neatlanyard.core.departure.TechState;
+import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.fleet.FlightId;
 import neatlanyard.core.fleet.Flights;
+import neatlanyard.core.fleet.Refusal;
 import neatlanyard.core.fleet.Registered;
 import neatlanyard.core.fleet.Tail;
+import neatlanyard.core.fleet.TailId;
+import neatlanyard.core.fleet.TypeId;
+import neatlanyard.server.dispatch.TechDesk;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
@@ -32,7 +39,13 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 public class Departures {
   /** What stands as the device of an entry that no device sent. */
-  private static final String SERVER = "server";
+  static final String SERVER = "server";
+
+  private static final CrewId BY_SERVER = new CrewId(SERVER);
+
+  /** Departures of a tail whose finds a later one is told of. */
+  private static final int MOST_BEFORE = 12;
+
 
   private final Flights flights;
   private final DepartureLog log;
@@ -42,11 +55,14 @@ public class Departures {
   private final InstantSource clock;
   private final ProgressViewer progress;
   private final JsonMapper json;
+  private final TailStatus tails;
+  private final TechDesk tech;
+  private final ReentrantLock settling = new ReentrantLock();
   private final Map<FlightId, DepartureDesk> desks = new ConcurrentHashMap<>();
 
   Departures(
       Flights flights, DepartureLog log, PackDesk packs, Reading reading, FleetDesk fleet, InstantSource clock, ProgressViewer progress,
-      JsonMapper json) {
+      JsonMapper json, TailStatus tails, TechDesk tech) {
     this.flights = flights;
     this.log = log;
     this.packs = packs;
@@ -55,6 +71,9 @@ public class Departures {
     this.clock = clock;
     this.progress = progress;
     this.json = json;
+    this.tails = tails;
+    this.tech = tech;
+    tech.onLine(this::tailChanged);
   }
 
   List<Flight> flights() {
@@ -68,7 +87,12 @@ public class Departures {
       return Optional.of(known);
     }
     List<Kept> kept = log.read(id);
-    return kept.isEmpty() ? Optional.empty() : Optional.of(desks.computeIfAbsent(id, i -> resume(i, log.read(i))));
+    if (kept.isEmpty()) {
+      return Optional.empty();
+    }
+    DepartureDesk desk = desks.computeIfAbsent(id, i -> resume(i, log.read(i)));
+    settle(desk);
+    return Optional.of(desk);
   }
 
   private DepartureDesk resume(FlightId id, List<Kept> kept) {
@@ -103,10 +127,15 @@ public class Departures {
       throw Problem.refused(new Refusal("not-rostered", "You are not on the crew of this flight.",
           "One of its crew opens it; then you can look on."));
     }
-    return desks.computeIfAbsent(flight.id(), i -> {
+    DepartureDesk desk = desks.computeIfAbsent(flight.id(), i -> {
       List<Kept> kept = log.read(i);
       return kept.isEmpty() ? opened(flight, who) : resume(i, kept);
     });
+    if (desk.state().lastNumber() == 1) {
+      desk.note(new Event.ReadBefore(tails.before(flight.tail())), BY_SERVER);
+    }
+    tellOfTail(desk);
+    return desk;
   }
 
   private DepartureDesk opened(Flight flight, SignedIn who) {
@@ -131,6 +160,72 @@ public class Departures {
     if (opened.flight().place(who.id()).isPresent()) {
       reading.mustHaveRead(packs.one(opened.pack(), opened.revision()), opened.tail(), who.id(), who.role());
     }
+  }
+
+  /**
+   * What follows from an event once it is in the log: the technical log gets its lines, the tail its readings, and the
+   * departure what its tail's log says now. Doing it twice changes nothing, so a killed server does it again.
+   */
+  void after(DepartureDesk desk, Event event) {
+    switch (event) {
+      case Event.VerdictTaken e -> settle(desk);
+      case Event.DaySet e -> tellOfTail(desk);
+      case Event.TiedOff e -> settle(desk);
+      default -> { }
+    }
+  }
+
+  private void settle(DepartureDesk desk) {
+    settling.lock();
+    try {
+      tech.add(tails.missing(desk.state()));
+    } finally {
+      settling.unlock();
+    }
+    tails.keepReadings(desk.state());
+    tellOfTail(desk);
+  }
+
+  private void tailChanged(TailId tail) {
+    desks.values().stream().filter(d -> d.state().opened().tail().id().equals(tail)).forEach(this::tellOfTail);
+  }
+
+  /** Writes how the tail's log stands, where that is not what the departure knows. */
+  private void tellOfTail(DepartureDesk desk) {
+    Departure now = desk.state();
+    if (now.tiedOff().isPresent()) {
+      return;
+    }
+    TechState state = tails.state(now, before(now.opened().flight()));
+    if (!state.equals(now.tech())) {
+      desk.note(new Event.TechStatus(state), BY_SERVER);
+    }
+  }
+
+  /** Departures of the same tail that left before, the newest first. */
+  private List<Departure> before(Flight flight) {
+    return flights.all().reversed().stream()
+        .filter(f -> f.tail().equals(flight.tail()) && f.departs().isBefore(flight.departs()) && !f.id().equals(flight.id()))
+        .limit(MOST_BEFORE)
+        .flatMap(f -> known(f.id()).stream())
+        .toList();
+  }
+
+  private Optional<Departure> known(FlightId id) {
+    DepartureDesk desk = desks.get(id);
+    if (desk != null) {
+      return Optional.of(desk.state());
+    }
+    List<Kept> kept = log.read(id);
+    return kept.isEmpty() ? Optional.empty() : Optional.of(resume(id, kept).state());
+  }
+
+  /** How long crews took to walk round this type, by what was said of the first and the last step. */
+  List<Duration> walks(TypeId type) {
+    return flights.all().stream().flatMap(f -> Optional.ofNullable(desks.get(f.id())).map(DepartureDesk::state).stream())
+        .filter(d -> d.opened().tail().type().equals(type))
+        .flatMap(d -> d.walked().stream())
+        .toList();
   }
 
   private Subscriber.Message news(Departure state) {

@@ -6,14 +6,19 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import neatlanyard.core.departure.Departure;
+import neatlanyard.core.departure.Cases;
 import neatlanyard.core.departure.Departure.Said;
+import neatlanyard.core.departure.Departure;
 import neatlanyard.core.departure.Event;
 import neatlanyard.core.departure.Find;
 import neatlanyard.core.departure.Mark;
 import neatlanyard.core.departure.Status;
+import neatlanyard.core.dispatch.Case;
+import neatlanyard.core.dispatch.EntryId;
+import neatlanyard.core.dispatch.Verdict;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.fleet.Rostered;
@@ -21,26 +26,39 @@ import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.lanyard.Tag;
 import neatlanyard.core.sop.Card.Item;
 import neatlanyard.core.sop.Card.Part;
+import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.sop.Procedure;
 import neatlanyard.core.sop.Stage;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.formats.text.Doc;
 import neatlanyard.server.controls.JudgementWords;
 import neatlanyard.server.departure.DepartureViews.BeadView;
+import neatlanyard.server.departure.DepartureViews.CaseView;
 import neatlanyard.server.departure.DepartureViews.ControlsView;
+import neatlanyard.server.departure.DepartureViews.DeferralView;
 import neatlanyard.server.departure.DepartureViews.FindView;
+import neatlanyard.server.departure.DepartureViews.FoundBeforeView;
 import neatlanyard.server.departure.DepartureViews.MarkView;
 import neatlanyard.server.departure.DepartureViews.PartProgress;
 import neatlanyard.server.departure.DepartureViews.Progress;
+import neatlanyard.server.departure.DepartureViews.ReadingView;
 import neatlanyard.server.departure.DepartureViews.SeatView;
+import neatlanyard.server.departure.DepartureViews.SpotView;
 import neatlanyard.server.departure.DepartureViews.StepView;
 import neatlanyard.server.departure.DepartureViews.TagView;
+import neatlanyard.server.departure.DepartureViews.TechView;
 import neatlanyard.server.departure.DepartureViews.TiedOffView;
+import neatlanyard.server.dispatch.TechDesk;
 import org.springframework.stereotype.Component;
 
 /** Puts a departure's state into what the screens show. */
 @Component
 class ProgressViewer {
+  private final TechDesk tech;
+
+  ProgressViewer(TechDesk tech) {
+    this.tech = tech;
+  }
 
   Progress progress(Departure d) {
     List<Tag> tags = d.tags();
@@ -61,6 +79,7 @@ class ProgressViewer {
         d.inTheWay().stream().map(t -> tag(d, t, current)).toList(),
         seats(d, statuses, current),
         d.finds().stream().map(f -> find(d, f)).toList(),
+        tech(d),
         d.controls().map(c -> controls(d, c)),
         d.tiedOff().map(t -> tiedOff(d, t)));
   }
@@ -123,7 +142,7 @@ class ProgressViewer {
     statuses.forEach((id, status) -> {
       if (status != Status.OPEN) {
         List<MarkView> marks = d.marks(id).stream().map(m -> mark(d, m)).toList();
-        steps.put(id.value(), new StepView(Doc.written(status), status.settled(), d.disagreed(id), marks));
+        steps.put(id.value(), new StepView(Doc.written(status), status.settled(), d.disagreed(id), marks, d.reading(id).map(ProgressViewer::reading)));
       }
     });
     return steps;
@@ -167,7 +186,8 @@ class ProgressViewer {
   private static String go(Tag t, List<Item> closers) {
     return switch (t.kind().hangsOn()) {
       case FIND, STANDING_VERDICT -> "finds";
-      case STEP, DISAGREEMENT, STOPPED_CHECKLIST, CONTROLS, UNFINISHED ->
+      case DEFERRAL, OTHER_LOG -> "day";
+      case STEP, LOOK_AGAIN, DISAGREEMENT, STOPPED_CHECKLIST, CONTROLS, UNFINISHED ->
           Doc.written(closers.stream().findFirst().map(i -> i.procedure().stage()).orElse(t.kind().due()));
     };
   }
@@ -179,6 +199,9 @@ class ProgressViewer {
           : closers.stream().map(i -> "%s: %s".formatted(i.step().challenge(), i.step().response())).collect(Collectors.joining("; "));
       case FIND -> "The commander decides on it.";
       case STANDING_VERDICT -> "Maintenance mends it, and the commander decides again.";
+      case LOOK_AGAIN -> "Look at it again and say how it is.";
+      case DEFERRAL -> "Maintenance clears or extends it, or the flight is made when its terms hold.";
+      case OTHER_LOG -> "Read the registration on the right log.";
       case DISAGREEMENT -> "Both look again and say the same, or the commander decides on the find.";
       case STOPPED_CHECKLIST -> "Resume it.";
       case CONTROLS -> "A control check that passes.";
@@ -212,12 +235,44 @@ class ProgressViewer {
     return p.procedure().title() + where;
   }
 
-  private static FindView find(Departure d, Find f) {
-    String challenge = d.card().flatMap(c -> c.item(f.step())).map(i -> i.step().challenge()).orElse(f.step().value());
+  private static ReadingView reading(Departure.Reading r) {
+    return new ReadingView(
+        r.value(), r.quantity().unit().words(r.value()), Doc.written(r.judged().level()), r.judged().words(), r.judged().arithmetic(),
+        r.judged().source());
+  }
+
+  private static TechView tech(Departure d) {
+    Instant departs = d.opened().flight().departs();
+    return new TechView(
+        d.tech().deferrals().stream().map(x -> new DeferralView(
+            x.defect().toString(), x.entry().value(), x.title(), x.note(), x.place().map(PlaceId::value).orElse(""), x.lastDay(),
+            x.daysLeft(departs), x.operating(), x.placard(), x.bars())).toList(),
+        d.tech().finds().stream().map(f -> new FoundBeforeView(
+            f.find().toString(), f.place().map(PlaceId::value).orElse(""), f.step().map(StepId::value).orElse(""), f.what(), f.by(), f.at(),
+            f.verdict(), f.photos().stream().map(UUID::toString).toList())).toList(),
+        d.log().map(l -> l.event().tail().value()).orElse(""));
+  }
+
+  private FindView find(Departure d, Find f) {
+    Optional<Item> item = d.card().flatMap(c -> c.item(f.step()));
+    String challenge = item.map(i -> i.step().challenge()).orElse(f.step().value());
+    Optional<Case> proposed = f.decision().flatMap(Find.Decision::proposed)
+        .filter(c -> d.tech().settled().stream().noneMatch(s -> s.find().equals(f.id())))
+        .or(() -> Cases.of(d, f, tech.list(d.opened().tail().type()), f.at(), tech.zone()));
     return new FindView(
-        f.id().toString(), f.step().value(), challenge, f.note(), shortName(d, f.by()), f.at(),
-        f.decision().map(v -> v.verdict().words()).orElse(""), f.decision().map(Find.Decision::words).orElse(""),
-        f.decision().map(v -> shortName(d, v.by())).orElse(""));
+        f.id().toString(), f.step().value(), item.map(i -> i.step().place().value()).orElse(""), challenge, f.note(),
+        f.what().severity().words(), f.what().count(), f.what().entry().map(EntryId::value).orElse(""),
+        f.what().spot().map(s -> new SpotView(s.x(), s.y())), f.what().photos().stream().map(UUID::toString).toList(), f.measured(),
+        shortName(d, f.by()), f.at(), f.decision().map(v -> v.verdict().words()).orElse(""),
+        f.decision().map(Find.Decision::words).orElse(""), f.decision().map(v -> shortName(d, v.by())).orElse(""),
+        proposed.map(ProgressViewer::proposed));
+  }
+
+  private static CaseView proposed(Case c) {
+    return new CaseView(
+        c.verdict().words(),
+        Stream.of(Verdict.values()).filter(v -> !v.milderThan(c.verdict())).map(v -> v.name().toLowerCase(java.util.Locale.ROOT)).toList(),
+        c.entry().map(EntryId::value).orElse(""), c.because(), c.lastDay(), c.todo(), c.list());
   }
 
   private static ControlsView controls(Departure d, Said<Event.ControlsChecked> c) {

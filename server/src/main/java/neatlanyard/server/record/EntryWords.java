@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import neatlanyard.core.departure.Entry;
 import neatlanyard.core.departure.Event;
+import neatlanyard.core.departure.TechState;
 import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.Procedure;
 import neatlanyard.core.sop.ProcedureId;
@@ -33,6 +34,10 @@ final class EntryWords {
       case Event.Measured e -> "%s: %s".formatted(challenge(e.step()), measured(e));
       case Event.DoesNotFit e -> "%s: does not fit, %s".formatted(challenge(e.step()), e.words());
       case Event.StepUndone e -> "%s: taken back".formatted(challenge(e.step()));
+      case Event.StepLater e -> "%s: put aside, %s".formatted(challenge(e.step()), e.reason());
+      case Event.LogTailRead e -> "Technical log read: %s".formatted(e.tail());
+      case Event.TechStatus e -> techStatus(e.state());
+      case Event.ReadBefore e -> "%d quantities read before on this tail".formatted(e.past().rows().size());
       case Event.FindRaised e -> "Find at %s: %s".formatted(challenge(e.step()), e.note());
       case Event.VerdictTaken e -> "Verdict: %s%s".formatted(
           e.verdict().words(), e.words().isBlank() ? "" : ", " + e.words());
@@ -44,6 +49,14 @@ final class EntryWords {
           : "Tied off; " + e.accepted().stream()
               .map(a -> "%s may stay: %s".formatted(a.what(), a.reason())).collect(Collectors.joining("; "));
     };
+  }
+
+  private static String techStatus(TechState state) {
+    String deferred = state.deferrals().stream()
+        .map(d -> "%s until the end of %s%s".formatted(d.words(), d.lastDay(), d.bars().isEmpty() ? "" : " (bars the flight: %s)".formatted(d.bars())))
+        .collect(Collectors.joining("; "));
+    String settled = state.settled().stream().map(s -> s.cleared() ? "cleared: " + s.words() : "deferred: " + s.words()).collect(Collectors.joining("; "));
+    return "Technical log: %s%s".formatted(deferred.isEmpty() ? "nothing deferred" : deferred, settled.isEmpty() ? "" : "; " + settled);
   }
 
   private String challenge(StepId id) {

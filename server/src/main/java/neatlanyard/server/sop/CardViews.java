@@ -1,16 +1,24 @@
 package neatlanyard.server.sop;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.gauge.Missing;
 import neatlanyard.core.sop.Card;
 import neatlanyard.core.sop.Measure;
 import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.Place;
+import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.sop.Planform;
+import neatlanyard.core.sop.Procedure;
+import neatlanyard.core.sop.StepId;
+import neatlanyard.core.sop.TagId;
 import neatlanyard.core.sop.Wait;
-import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.walkaround.SecondSide;
 import neatlanyard.formats.text.Doc;
-import java.util.stream.Stream;
 
 /** What the interface is told of a card, and how it is told. */
 public final class CardViews {
@@ -25,13 +33,14 @@ public final class CardViews {
    * @param measure what is read and entered
    * @param waits a time that must pass after it, in words; empty where there is none
    * @param turn what is used in turn; empty where nothing is
+   * @param differs what is not as on the side that was walked first; empty where nothing is
    */
   public record ItemView(
       String id, String challenge, String response, String caution, String place, List<String> seats, boolean any, String added,
-      boolean critical, boolean alerted, boolean belowLine, String waits, String turn, Optional<MeasureView> measure) {}
+      boolean critical, boolean alerted, boolean belowLine, String waits, String turn, Optional<MeasureView> measure, String differs) {}
 
-  /** @param limits in words */
-  public record MeasureView(String name, String unit, String limits) {}
+  /** @param limits in words @param none what "all as it should be" reads, for things that are counted when missing */
+  public record MeasureView(String name, String unit, String limits, Optional<Double> none) {}
 
   public record LeftOutView(String step, String stage, String challenge, String why) {}
 
@@ -42,32 +51,43 @@ public final class CardViews {
   public record EngineView(String kind, double x, double y, double diameterM) {}
 
   public record PlanformView(
-      double lengthM, double fuselageWidthM, AerofoilView wing, AerofoilView tailplane, List<EngineView> engines) {}
+      double lengthM, double fuselageWidthM, AerofoilView wing, AerofoilView tailplane, List<EngineView> engines,
+      List<GearView> gear, List<DoorView> doors, List<HazardView> hazards) {}
+
+  public record GearView(double x, double y, int wheels) {}
+
+  public record DoorView(String name, double x, double y, double lengthM) {}
+
+  /** @param during the tag while which it is so; empty when it always is */
+  public record HazardView(String kind, String name, double x, double y, double widthM, double lengthM, String during) {}
 
   public static List<PartView> parts(Card card) {
-    return card.parts().stream().map(CardViews::part).toList();
+    return card.parts().stream().map(p -> part(card.pack(), p)).toList();
   }
 
-  private static PartView part(Card.Part p) {
+  private static PartView part(Pack pack, Card.Part p) {
     List<String> seats = Stream.of(Seat.values())
         .filter(s -> p.items().stream().allMatch(i -> i.seats().contains(s)))
         .map(Doc::written)
         .toList();
+    Map<PlaceId, Place> places = pack.places().stream().collect(Collectors.toMap(Place::id, x -> x));
+    Map<StepId, String> differs = p.procedure().kind() == Procedure.Kind.WALKAROUND ? SecondSide.differences(p.items(), places) : Map.of();
     return new PartView(
         p.procedure().id().value(), p.procedure().title(), Doc.written(p.procedure().stage()),
-        Doc.written(p.procedure().kind()), seats, p.items().stream().map(CardViews::item).toList());
+        Doc.written(p.procedure().kind()), seats, p.items().stream().map(i -> item(i, differs.getOrDefault(i.step().id(), ""))).toList());
   }
 
-  private static ItemView item(Card.Item i) {
+  private static ItemView item(Card.Item i, String differs) {
     return new ItemView(
         i.step().id().value(), i.step().challenge(), i.step().response(), i.step().caution(), i.step().place().value(),
         i.seats().stream().sorted().map(Doc::written).toList(), i.any(), i.added(), i.step().critical(), i.step().alerted(),
         i.step().belowLine(), i.step().waits().map(Wait::words).orElse(""),
-        i.step().alternates().map(a -> String.join(", ", a.choices())).orElse(""), i.step().measures().map(CardViews::measure));
+        i.step().alternates().map(a -> String.join(", ", a.choices())).orElse(""), i.step().measures().map(CardViews::measure), differs);
   }
 
   private static MeasureView measure(Measure m) {
-    return new MeasureView(m.quantity().name(), m.quantity().unit().symbol(), m.words());
+    return new MeasureView(m.quantity().name(), m.quantity().unit().symbol(), m.words(),
+        m.quantity().gauge().filter(g -> g instanceof Missing).map(g -> 0.0));
   }
 
   public static List<LeftOutView> leftOut(Card card) {
@@ -86,7 +106,11 @@ public final class CardViews {
   public static PlanformView planform(Planform p) {
     return new PlanformView(
         p.lengthM(), p.fuselageWidthM(), aerofoil(p.wing()), aerofoil(p.tailplane()),
-        p.engines().stream().map(e -> new EngineView(Doc.written(e.kind()), e.x(), e.y(), e.diameterM())).toList());
+        p.engines().stream().map(e -> new EngineView(Doc.written(e.kind()), e.x(), e.y(), e.diameterM())).toList(),
+        p.gear().stream().map(g -> new GearView(g.x(), g.y(), g.wheels())).toList(),
+        p.doors().stream().map(d -> new DoorView(d.name(), d.x(), d.y(), d.lengthM())).toList(),
+        p.hazards().stream().map(h -> new HazardView(
+            Doc.written(h.kind()), h.name(), h.x(), h.y(), h.widthM(), h.lengthM(), h.during().map(TagId::value).orElse(""))).toList());
   }
 
   private static AerofoilView aerofoil(Planform.Aerofoil a) {

@@ -1,0 +1,86 @@
+package neatlanyard.formats.dispatch;
+
+import java.io.IOException;
+import java.io.StringReader;
+import java.io.UncheckedIOException;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Function;
+import neatlanyard.formats.text.Fault;
+import neatlanyard.formats.text.Read;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
+
+/** Rows of a CSV text (RFC 4180) under known columns, with every fault and its line. */
+final class Rows {
+  private static final int MOST_ROWS = 200_000;
+
+  private Rows() {}
+
+  /** One row being read. */
+  static final class Row {
+    private final CSVRecord record;
+    private final int line;
+    private final List<Fault> faults;
+
+    private Row(CSVRecord record, int line, List<Fault> faults) {
+      this.record = record;
+      this.line = line;
+      this.faults = faults;
+    }
+
+    String text(String column) {
+      return record.get(column);
+    }
+
+    /** A value of a cell, or the stand-in with a fault. */
+    <T> T of(String column, Function<String, T> type, T standIn) {
+      try {
+        return type.apply(text(column));
+      } catch (RuntimeException e) {
+        faults.add(new Fault(line, 0, "'%s' is '%s', which does not fit: %s".formatted(column, text(column), e.getMessage())));
+        return standIn;
+      }
+    }
+
+    /** A time, or a span such as -PT72H counted from {@code now}. */
+    Instant time(String column, Instant now) {
+      return of(column, t -> t.startsWith("P") || t.startsWith("-P") ? now.plus(Duration.parse(t)) : Instant.parse(t), now);
+    }
+
+    void fault(String words) {
+      faults.add(new Fault(line, 0, words));
+    }
+  }
+
+  static <T> Read<List<T>> read(String text, List<String> columns, Function<Row, T> reader) {
+    List<Fault> faults = new ArrayList<>();
+    List<T> rows = new ArrayList<>();
+    CSVFormat format = CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).setTrim(true).get();
+    try (CSVParser csv = CSVParser.parse(new StringReader(text), format)) {
+      List<String> names = csv.getHeaderNames();
+      columns.stream().filter(c -> !names.contains(c)).forEach(c -> faults.add(new Fault(1, 0, "The column '%s' is missing.".formatted(c))));
+      names.stream().filter(n -> !columns.contains(n)).forEach(n ->
+          faults.add(new Fault(1, 0, "'%s' is not a column; they are: %s.".formatted(n, String.join(", ", columns)))));
+      if (!faults.isEmpty()) {
+        return new Read.Bad<>(faults);
+      }
+      for (CSVRecord record : csv) {
+        int line = (int) csv.getCurrentLineNumber();
+        if (!record.isConsistent()) {
+          faults.add(new Fault(line, 0, "It has %d values; the header has %d.".formatted(record.size(), columns.size())));
+        } else if (rows.size() >= MOST_ROWS) {
+          return new Read.Bad<>(List.of(new Fault(line, 0, "%d rows is the most.".formatted(MOST_ROWS))));
+        } else {
+          rows.add(reader.apply(new Row(record, line, faults)));
+        }
+      }
+    } catch (IOException | UncheckedIOException | IllegalStateException | IllegalArgumentException e) {
+      faults.add(new Fault(0, 0, "It is not CSV: %s".formatted(e.getMessage())));
+    }
+    return faults.isEmpty() ? new Read.Good<>(rows) : new Read.Bad<>(faults);
+  }
+}

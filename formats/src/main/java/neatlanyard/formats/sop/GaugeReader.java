@@ -1,0 +1,81 @@
+package neatlanyard.formats.sop;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
+import neatlanyard.core.gauge.Band;
+import neatlanyard.core.gauge.Between;
+import neatlanyard.core.gauge.Bottle;
+import neatlanyard.core.gauge.CrewOxygen;
+import neatlanyard.core.gauge.Gauge;
+import neatlanyard.core.gauge.Missing;
+import neatlanyard.core.gauge.Oil;
+import neatlanyard.core.gauge.Sag;
+import neatlanyard.core.gauge.Tyre;
+import neatlanyard.core.gauge.Uplift;
+import neatlanyard.core.gauge.WearPin;
+import neatlanyard.core.sop.Quantity;
+import neatlanyard.formats.text.Doc;
+
+/** Reads how a quantity is judged; see docs/formats/pack.md. {@link GaugeWriter} writes it. */
+final class GaugeReader {
+  private static final double FAR = 1e6;
+  private static final double COLD_C = -80;
+  private static final double HOT_C = 80;
+
+  private GaugeReader() {}
+
+  static Gauge read(Doc doc) {
+    String kind = doc.text("kind");
+    return switch (kind) {
+      case "band" -> band(doc);
+      case "between" -> new Between(band(doc), doc.text("with"), doc.number("most-apart", 0, FAR), doc.yes("slope", false));
+      case "tyre" -> new Tyre(
+          doc.number("rated", 1, 1_000), doc.number("rated-c", COLD_C, HOT_C), doc.number("soon-pct", 0, 100),
+          doc.number("out-pct", 0, 100), doc.text("with", ""), doc.number("most-apart-pct", 0, 100));
+      case "bottle" -> new Bottle(
+          doc.number("rated-c", COLD_C, HOT_C), doc.number("least", 0, FAR), doc.number("soon-below", 0, FAR), doc.number("most", 0, FAR));
+      case "crew-oxygen" -> new CrewOxygen(
+          doc.number("bottle-litres", 0.1, 1_000), doc.number("litres-a-minute", 0.1, 100), doc.number("minutes", 0, 1_000),
+          minutes(doc), doc.number("keep", 0, FAR), doc.text("observers", ""), doc.number("rated-c", COLD_C, HOT_C));
+      case "sag" -> new Sag(doc.text("before"), doc.number("most", 0, FAR));
+      case "missing" -> new Missing(doc.whole("allowed", 0, 1_000));
+      case "oil" -> new Oil(doc.number("least", 0, FAR), doc.number("plenty", 0, FAR), doc.number("most-an-hour", 0, FAR));
+      case "uplift" -> new Uplift(
+          doc.text("before"), doc.text("litres"), doc.text("density"), doc.text("ordered"), doc.number("most-apart", 0, FAR));
+      case "wear-pin" -> new WearPin(doc.number("limit", -FAR, FAR), doc.whole("soon-landings", 0, 100_000), doc.number("new-pin", 0, FAR));
+      default -> {
+        doc.fault("kind", "'%s' is not a kind of gauge; known are: %s.".formatted(
+            kind, Gauge.KINDS.keySet().stream().sorted().collect(Collectors.joining(", "))));
+        yield new Missing(0);
+      }
+    };
+  }
+
+  private static Band band(Doc doc) {
+    return new Band(limit(doc, "least"), limit(doc, "soon-below"), limit(doc, "soon-above"), limit(doc, "most"));
+  }
+
+  private static OptionalDouble limit(Doc doc, String field) {
+    return doc.has(field) ? OptionalDouble.of(doc.number(field, -FAR, FAR)) : OptionalDouble.empty();
+  }
+
+  private static Map<String, Double> minutes(Doc doc) {
+    Map<String, Double> minutes = new HashMap<>();
+    doc.list("minutes-to", d -> minutes.put(d.text("airfield"), d.number("minutes", 0, 1_000)));
+    return minutes;
+  }
+
+  /** Notes what a gauge compares with and the pack does not declare. */
+  static void known(Doc doc, List<Quantity> quantities) {
+    Set<String> declared = quantities.stream().map(q -> q.id().value()).collect(Collectors.toSet());
+    for (Quantity q : quantities) {
+      q.gauge().map(Gauge::comparesWith).orElse(List.of()).stream().filter(o -> !declared.contains(o)).forEach(o ->
+          doc.fault("quantities", "'%s' compares with '%s', which the pack does not declare.".formatted(q.id(), o)));
+    }
+  }
+}

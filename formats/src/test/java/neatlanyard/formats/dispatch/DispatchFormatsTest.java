@@ -1,0 +1,137 @@
+package neatlanyard.formats.dispatch;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import net.fortuna.ical4j.data.CalendarBuilder;
+import neatlanyard.core.dispatch.Category;
+import neatlanyard.core.dispatch.DispatchList;
+import neatlanyard.core.dispatch.DispatchList.Entry;
+import neatlanyard.core.dispatch.ReadingHistory.Reading;
+import neatlanyard.core.dispatch.TechAct;
+import neatlanyard.core.dispatch.TechEntry;
+import neatlanyard.core.dispatch.TechLog;
+import neatlanyard.core.fleet.TailId;
+import neatlanyard.core.fleet.TypeId;
+import neatlanyard.core.sop.Pack;
+import neatlanyard.formats.sop.PackReader;
+import neatlanyard.formats.text.Fault;
+import neatlanyard.formats.text.Read;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+public class DispatchFormatsTest {
+  private static final Path DEMO = Path.of(System.getProperty("lanyard.root", ".."), "demo");
+  private static final Instant NOW = Instant.parse("2027-01-14T07:25:00Z");
+
+  private static String demo(String file) throws IOException {
+    return Files.readString(DEMO.resolve(file));
+  }
+
+  private static <T> T good(Read<T> read) {
+    return switch (read) {
+      case Read.Good<T> g -> g.value();
+      case Read.Bad<T> b -> throw new AssertionError(b.faults());
+    };
+  }
+
+  private static <T> List<String> faults(Read<T> read) {
+    return switch (read) {
+      case Read.Good<T> g -> List.of();
+      case Read.Bad<T> b -> b.faults().stream().map(Fault::toString).toList();
+    };
+  }
+
+  @DataProvider
+  static Object[][] types() {
+    return new Object[][] {{"dovrin-46"}, {"halyard-210"}};
+  }
+
+  /** A list names steps, places and procedures of its type's pack: none of them may point nowhere. */
+  @Test(dataProvider = "types")
+  public void each_demo_list_has_forty_entries_that_fit_their_pack(String type) throws IOException {
+    DispatchList list = good(DispatchListReader.read(demo("dispatch/%s.yaml".formatted(type))));
+    Pack pack = good(PackReader.read(demo("packs/%s.yaml".formatted(type))));
+    assertThat(list.entries()).hasSizeGreaterThanOrEqualTo(40);
+    assertThat(list.type()).isEqualTo(pack.type());
+    Set<String> steps = pack.procedures().stream().flatMap(p -> p.steps().stream()).map(s -> s.id().value()).collect(Collectors.toSet());
+    for (Entry e : list.entries()) {
+      assertThat(steps).as("steps of %s", e.id()).containsAll(e.steps().stream().map(s -> s.value()).toList());
+      e.adds().forEach(x -> {
+        assertThat(steps).as("new").doesNotContain(x.id().value());
+        assertThat(pack.place(x.at())).isPresent();
+        assertThat(pack.procedures()).anyMatch(p -> p.id().equals(x.in()));
+      });
+    }
+    assertThat(list.entries()).extracting(Entry::category).contains(Category.values());
+  }
+
+  @Test
+  public void every_fault_of_a_list_is_named_with_its_line() {
+    String bad = """
+        format: neat-lanyard/dispatch-list/1
+        type: dovrin-46
+        title: List
+        revision: "1"
+        entries:
+          - {id: 33-1, title: Bulb, category: b, installed: 2, required: 2}
+          - {id: 33-1, title: Bulb, category: e, installed: 2, required: 1}
+          - {id: 33-2, title: Bulb, category: b, days: 4, installed: 2, required: 1, when: {sunny: true}}
+        not-together:
+          - {entries: [33-1, 99-9], why: no}
+        """;
+    assertThat(faults(DispatchListReader.read(bad))).hasSize(6)
+        .anyMatch(f -> f.contains("line=6,") && f.contains("none may be out"))
+        .anyMatch(f -> f.contains("line=7,") && f.contains("stands twice"))
+        .anyMatch(f -> f.contains("line=8,") && f.contains("'sunny' is not a condition"))
+        .anyMatch(f -> f.contains("line=10,") && f.contains("no entry '99-9'"));
+  }
+
+  @Test
+  public void a_technical_log_goes_out_as_csv_and_comes_back_the_same() throws IOException {
+    DispatchList list = good(DispatchListReader.read(demo("dispatch/dovrin-46.yaml")));
+    List<TechEntry> lines = good(TechLogCsv.read(demo("tech-log.csv"), t -> list, NOW, ZoneOffset.UTC));
+    assertThat(good(TechLogCsv.read(TechLogCsv.write(lines), t -> list, NOW, ZoneOffset.UTC))).isEqualTo(lines);
+    TechLog log = TechLog.of(lines.stream().filter(l -> l.tail().equals(new TailId("TL-DVA"))).toList());
+    assertThat(log.deferrals(list, ZoneOffset.UTC)).extracting(d -> d.words()).containsExactly("52-1 Service door indicator");
+    assertThat(log.deferrals(list, ZoneOffset.UTC).getFirst().lastDay()).as("10 days after the day before").isEqualTo("2027-01-23");
+  }
+
+  @Test
+  public void words_with_commas_quotes_and_lines_survive_the_csv() {
+    TechEntry odd = new TechEntry(new TailId("TL-DVA"), NOW, new neatlanyard.core.fleet.CrewId("varga"), "Lio \"V\" Varga",
+        new TechAct.Cleared(new UUID(1, 2), "changed, \"tested\",\r\nsigned"));
+    assertThat(good(TechLogCsv.read(TechLogCsv.write(List.of(odd)), t -> DispatchList.none(new TypeId("x1")), NOW, ZoneOffset.UTC))).containsExactly(odd);
+    assertThat(faults(TechLogCsv.read("tail,defect\r\nx,y\r\n", t -> DispatchList.none(new TypeId("x1")), NOW, ZoneOffset.UTC)))
+        .hasSize(11).allMatch(f -> f.contains("is missing"));
+  }
+
+  @Test
+  public void readings_say_which_cell_does_not_fit() throws IOException {
+    List<Reading> readings = good(ReadingsCsv.read(demo("readings.csv"), NOW));
+    assertThat(readings).hasSizeGreaterThan(150).allMatch(r -> r.at().isBefore(NOW));
+    assertThat(faults(ReadingsCsv.read("tail,quantity,at,landings,hours,value\r\nTL-DVA,oil-left,-PT2H,1,2,1e9\r\nTL-DVA,oil-left,soon,-1,2,3\r\n", NOW)))
+        .hasSize(3).anyMatch(f -> f.contains("line=2,") && f.contains("not a value anybody reads")).anyMatch(f -> f.contains("'at' is 'soon'"));
+  }
+
+  /** Second opinion: the calendar library that others read it with finds the same days (RFC 5545). */
+  @Test
+  public void the_calendar_has_a_day_for_each_deferral() throws Exception {
+    DispatchList list = good(DispatchListReader.read(demo("dispatch/dovrin-46.yaml")));
+    List<TechEntry> lines = good(TechLogCsv.read(demo("tech-log.csv"), t -> list, NOW, ZoneOffset.UTC))
+        .stream().filter(l -> l.tail().value().equals("TL-DVC")).toList();
+    String calendar = DueCalendar.of(new TailId("TL-DVC"), TechLog.of(lines).deferrals(list, ZoneOffset.UTC), NOW);
+    assertThat(calendar).startsWith("BEGIN:VCALENDAR\r\n").contains("DTSTART;VALUE=DATE:20270110\r\n");
+    assertThat(new CalendarBuilder().build(new java.io.StringReader(calendar)).getComponents("VEVENT")).hasSize(1);
+    assertThat(LocalDate.ofInstant(NOW, ZoneOffset.UTC)).isAfter(LocalDate.of(2027, 1, 10));
+  }
+}

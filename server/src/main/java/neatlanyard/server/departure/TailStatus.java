@@ -1,0 +1,173 @@
+package neatlanyard.server.departure;
+
+import java.time.Instant;
+import java.time.InstantSource;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import neatlanyard.core.departure.Departure;
+import neatlanyard.core.departure.Find;
+import neatlanyard.core.departure.Past;
+import neatlanyard.core.departure.TechState;
+import neatlanyard.core.departure.TechState.FoundBefore;
+import neatlanyard.core.departure.TechState.Settled;
+import neatlanyard.core.dispatch.Case;
+import neatlanyard.core.dispatch.Defect;
+import neatlanyard.core.dispatch.Deferral;
+import neatlanyard.core.dispatch.DispatchList;
+import neatlanyard.core.dispatch.ReadingHistory;
+import neatlanyard.core.dispatch.ReadingHistory.Reading;
+import neatlanyard.core.dispatch.TechAct;
+import neatlanyard.core.dispatch.TechEntry;
+import neatlanyard.core.dispatch.TechLog;
+import neatlanyard.core.dispatch.Verdict;
+import neatlanyard.core.fleet.CrewId;
+import neatlanyard.core.fleet.Flight;
+import neatlanyard.core.fleet.Flights;
+import neatlanyard.core.fleet.TailId;
+import neatlanyard.core.gauge.Readings;
+import neatlanyard.core.gauge.Usage;
+import neatlanyard.core.sop.QuantityId;
+import neatlanyard.core.sop.Step;
+import neatlanyard.core.trend.Schedule;
+import neatlanyard.server.dispatch.TechDesk;
+import org.springframework.stereotype.Component;
+
+/** Brings what is known of a tail into a departure, and what the departure decides back into the tail's log. */
+@Component
+class TailStatus {
+  /** Readings of one quantity that a departure is given. */
+  private static final int MOST_READINGS = 40;
+
+  private static final int MOST_FINDS = 30;
+
+  private final TechDesk tech;
+  private final ReadingHistory readings;
+  private final Flights flights;
+  private final InstantSource clock;
+
+  TailStatus(TechDesk tech, ReadingHistory readings, Flights flights, InstantSource clock) {
+    this.tech = tech;
+    this.readings = readings;
+    this.flights = flights;
+    this.clock = clock;
+  }
+
+  /** How the log stands for a departure. @param others departures of the same tail before it, the newest first */
+  TechState state(Departure d, List<Departure> others) {
+    TailId tail = d.opened().tail().id();
+    DispatchList list = tech.list(d.opened().tail().type());
+    TechLog log = tech.log(tail);
+    List<Deferral> deferrals = Case.standing(
+        list, d.pack().policy(), d.situation(), log.deferrals(list, tech.zone()), d.opened().flight().departs());
+    List<Settled> settled = d.finds().stream().flatMap(f -> log.defect(f.id()).stream()).flatMap(x -> settled(d, x).stream()).toList();
+    Stream<FoundBefore> crews = others.stream().flatMap(o -> o.finds().stream().map(f -> found(o, f)));
+    Stream<FoundBefore> atDesk = log.all().stream().filter(x -> x.raised().departure().isEmpty()).map(TailStatus::found);
+    List<FoundBefore> finds = Stream.concat(crews, atDesk).sorted(Comparator.comparing(FoundBefore::at).reversed()).limit(MOST_FINDS).toList();
+    return new TechState(deferrals, settled, finds);
+  }
+
+  /** What somebody other than the crew has done about a find since. */
+  private static Optional<Settled> settled(Departure d, Defect defect) {
+    TechEntry last = defect.lines().getLast();
+    boolean crew = d.opened().flight().place(last.by()).isPresent();
+    return crew || last.act() instanceof TechAct.Raised ? Optional.empty() : Optional.of(new Settled(defect.id(), defect.cleared(), words(last.act())));
+  }
+
+  private static String words(TechAct act) {
+    return switch (act) {
+      case TechAct.Raised a -> a.what();
+      case TechAct.Deferred a -> "under %s until the end of %s, %s".formatted(a.entry(), a.lastDay(), a.words());
+      case TechAct.Extended a -> "until the end of %s, %s".formatted(a.lastDay(), a.words());
+      case TechAct.Cleared a -> a.words();
+    };
+  }
+
+  private static FoundBefore found(Departure d, Find f) {
+    return new FoundBefore(
+        f.id(), d.pack().step(f.step()).map(Step::place), Optional.of(f.step()), f.note(), ProgressViewer.name(d, f.by()), f.at(),
+        f.decision().map(v -> v.verdict().words()).orElse(""), f.what().photos());
+  }
+
+  private static FoundBefore found(Defect x) {
+    String how = x.cleared() ? "Cleared: " + words(x.lines().getLast().act()) : x.deferred().map(t -> "Deferred under " + t.entry()).orElse("Open");
+    return new FoundBefore(x.id(), x.raised().place(), x.raised().step(), x.raised().what(), x.first().name(), x.first().at(), how, List.of());
+  }
+
+  /** What was read on a tail before now, with its plan. */
+  Past before(TailId tail) {
+    Instant now = clock.instant();
+    ZoneId zone = tech.zone();
+    List<Reading> all = readings.of(tail, MOST_READINGS);
+    Map<QuantityId, List<Readings.Past>> rows = new LinkedHashMap<>();
+    all.forEach(r -> rows.computeIfAbsent(r.quantity(), q -> new ArrayList<>()).add(past(r)));
+    List<LocalDate> planned = flights(tail).filter(f -> f.departs().isAfter(now)).map(f -> LocalDate.ofInstant(f.departs(), zone)).toList();
+    double perDay = all.isEmpty() ? 0 : Usage.perDay(past(all.getFirst()), all.getFirst().at(), past(all.getLast()), all.getLast().at());
+    return new Past(
+        rows.entrySet().stream().map(e -> new Past.Row(e.getKey(), e.getValue())).toList(), usage(tail, all, now),
+        new Schedule(LocalDate.ofInstant(now, zone), planned, perDay));
+  }
+
+  private Optional<Usage> usage(TailId tail, List<Reading> all, Instant now) {
+    int since = all.isEmpty() ? 0
+        : (int) flights(tail).filter(f -> f.departs().isAfter(all.getLast().at()) && f.departs().isBefore(now)).count();
+    return Usage.of(all.stream().map(TailStatus::past).toList(), since);
+  }
+
+  private Stream<Flight> flights(TailId tail) {
+    return flights.all().stream().filter(f -> f.tail().equals(tail));
+  }
+
+  private static Readings.Past past(Reading r) {
+    return new Readings.Past(r.landings(), r.hours(), r.value());
+  }
+
+  /** Keeps what was read in a departure that is tied off, once. */
+  void keepReadings(Departure d) {
+    TailId tail = d.opened().tail().id();
+    d.tiedOff().ifPresent(t -> {
+      List<Reading> all = readings.of(tail, MOST_READINGS);
+      boolean kept = all.stream().anyMatch(r -> r.at().toEpochMilli() == t.at().toEpochMilli());
+      Usage usage = usage(tail, all, t.at()).orElse(new Usage(0, 0));
+      List<Reading> now = d.pack().quantities().stream()
+          .filter(q -> q.gauge().isPresent() && d.measured().containsKey(q.id()))
+          .map(q -> new Reading(tail, q.id(), t.at(), usage.landings(), usage.hours(), d.measured().getOrDefault(q.id(), 0.0))).toList();
+      if (!kept && !now.isEmpty()) {
+        readings.add(now);
+      }
+    });
+  }
+
+  /** Lines of the technical log that the commander's decisions ask for and that are not in it. */
+  List<TechEntry> missing(Departure d) {
+    TailId tail = d.opened().tail().id();
+    TechLog log = tech.log(tail);
+    List<TechEntry> lines = new ArrayList<>();
+    for (Find f : d.finds()) {
+      f.decision().filter(v -> v.verdict() != Verdict.NOTHING_TO_ENTER).ifPresent(v -> {
+        Optional<Defect> there = log.defect(f.id());
+        if (there.isEmpty()) {
+          TechAct raised = new TechAct.Raised(
+              f.id(), Optional.of(d.opened().flight().id()), d.pack().step(f.step()).map(Step::place), Optional.of(f.step()), f.note());
+          lines.add(line(d, f.by(), f.at(), raised));
+        }
+        boolean open = there.map(x -> !x.cleared() && x.deferred().isEmpty()).orElse(true);
+        if (open && v.verdict() == Verdict.FLY_WITH_ENTRY) {
+          v.proposed().flatMap(c -> c.entry().flatMap(e -> c.lastDay().map(day ->
+              line(d, v.by(), v.at(), new TechAct.Deferred(f.id(), e, f.what().count(), day, v.words()))))).ifPresent(lines::add);
+        }
+      });
+    }
+    return lines;
+  }
+
+  private static TechEntry line(Departure d, CrewId by, Instant at, TechAct act) {
+    return new TechEntry(d.opened().tail().id(), at, by, ProgressViewer.name(d, by), act);
+  }
+}

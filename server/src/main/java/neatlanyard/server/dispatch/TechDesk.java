@@ -1,0 +1,182 @@
+package neatlanyard.server.dispatch;
+
+import java.time.Instant;
+import java.time.InstantSource;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.function.Consumer;
+import neatlanyard.core.dispatch.Deferral;
+import neatlanyard.core.dispatch.DispatchList;
+import neatlanyard.core.dispatch.DispatchLists;
+import neatlanyard.core.dispatch.ReadingHistory;
+import neatlanyard.core.dispatch.TechAct;
+import neatlanyard.core.dispatch.TechEntry;
+import neatlanyard.core.dispatch.TechLog;
+import neatlanyard.core.dispatch.TechLogs;
+import neatlanyard.core.fleet.CrewId;
+import neatlanyard.core.fleet.Refusal;
+import neatlanyard.core.fleet.Registered;
+import neatlanyard.core.fleet.TailId;
+import neatlanyard.core.fleet.TypeId;
+import neatlanyard.core.record.Chain;
+import neatlanyard.formats.dispatch.DispatchListReader;
+import neatlanyard.formats.dispatch.ReadingsCsv;
+import neatlanyard.formats.dispatch.TechLogCsv;
+import neatlanyard.formats.text.Fault;
+import neatlanyard.formats.text.Read;
+import neatlanyard.server.fleet.FleetDesk;
+import neatlanyard.server.fleet.SignedIn;
+import neatlanyard.server.problem.Problem;
+import org.springframework.stereotype.Service;
+
+/** The technical logs of the fleet's tails, with the lists they are judged by. */
+@Service
+public class TechDesk {
+  private final TechLogs logs;
+  private final DispatchLists lists;
+  private final ReadingHistory readings;
+  private final FleetDesk fleet;
+  private final InstantSource clock;
+  private final Map<TypeId, DispatchList> read = new ConcurrentHashMap<>();
+  private final List<Consumer<TailId>> listeners = new CopyOnWriteArrayList<>();
+
+  TechDesk(TechLogs logs, DispatchLists lists, ReadingHistory readings, FleetDesk fleet, InstantSource clock) {
+    this.logs = logs;
+    this.lists = lists;
+    this.readings = readings;
+    this.fleet = fleet;
+    this.clock = clock;
+  }
+
+  /** Is told of every tail whose log has got a line. */
+  public void onLine(Consumer<TailId> listener) {
+    listeners.add(listener);
+  }
+
+  /** The operator's time zone, in which days are counted. */
+  public ZoneId zone() {
+    return fleet.fleet().zone();
+  }
+
+  /** The list in force for a type; an empty one where there is none. */
+  public DispatchList list(TypeId type) {
+    return read.computeIfAbsent(type, t -> lists.inForce(t)
+        .map(x -> DispatchListReader.read(x.content()).orThrow("the dispatch list of " + t)).orElse(DispatchList.none(t)));
+  }
+
+  /** @throws Problem if the fleet has no such tail */
+  Registered tail(String id) {
+    return fleet.fleet().tails().stream().filter(t -> t.id().value().equals(id)).findFirst()
+        .orElseThrow(() -> Problem.notFound("The fleet has no tail '%s'.".formatted(id)));
+  }
+
+  List<Registered> tails() {
+    return fleet.fleet().tails();
+  }
+
+  public TechLog log(TailId tail) {
+    return TechLog.of(logs.of(tail));
+  }
+
+  List<TechEntry> lines(TailId tail) {
+    return logs.of(tail);
+  }
+
+  /** What is deferred on a tail, with nothing said yet of any flight. */
+  public List<Deferral> deferrals(TailId tail, TypeId type) {
+    return log(tail).deferrals(list(type), zone());
+  }
+
+  /** Writes a line of maintenance control's. @throws Problem saying why not */
+  void write(Registered tail, TechAct act, SignedIn who) {
+    Instant now = clock.instant();
+    Optional<Refusal> refusal = log(tail.id()).refusal(act, who.role(), list(tail.type()), now, zone());
+    if (refusal.isPresent()) {
+      throw Problem.refused(refusal.get());
+    }
+    add(List.of(new TechEntry(tail.id(), now, who.id(), who.name(), act)));
+  }
+
+  /** Writes lines that a commander's decision makes. */
+  public void add(List<TechEntry> lines) {
+    if (lines.isEmpty()) {
+      return;
+    }
+    logs.add(lines);
+    lines.stream().map(TechEntry::tail).distinct().forEach(t -> listeners.forEach(l -> l.accept(t)));
+  }
+
+  /** Brings in a dispatch list, which holds from now on. @throws Problem naming every fault */
+  public DispatchList bringInList(String text, CrewId by) {
+    DispatchList list = switch (DispatchListReader.read(text)) {
+      case Read.Good<DispatchList> good -> good.value();
+      case Read.Bad<DispatchList> bad -> throw Problem.faulty("The list has faults.", bad.faults());
+    };
+    lists.add(new DispatchLists.Text(list.type(), list.revision(), Chain.sha256(text), text, by, clock.instant()));
+    read.put(list.type(), list);
+    tails().stream().filter(t -> t.type().equals(list.type())).forEach(t -> listeners.forEach(l -> l.accept(t.id())));
+    return list;
+  }
+
+  Optional<String> listText(TypeId type) {
+    return lists.inForce(type).map(DispatchLists.Text::content);
+  }
+
+  /**
+   * Brings in lines of technical logs, all or none; those of defects that are there already are passed over.
+   *
+   * @return how many were new
+   * @throws Problem naming every fault
+   */
+  public int bringInLog(String csv) {
+    List<TechEntry> lines = switch (TechLogCsv.read(csv, t -> list(type(t)), clock.instant(), zone())) {
+      case Read.Good<List<TechEntry>> good -> good.value();
+      case Read.Bad<List<TechEntry>> bad -> throw Problem.faulty("The log has faults.", bad.faults());
+    };
+    List<Fault> faults = lines.stream().map(TechEntry::tail).distinct().filter(t -> fleet.fleet().tail(t).isEmpty())
+        .map(t -> new Fault(0, 0, "The fleet has no tail %s.".formatted(t))).toList();
+    if (!faults.isEmpty()) {
+      throw Problem.faulty("The log is of other aircraft.", faults);
+    }
+    Map<TailId, List<TechEntry>> byTail = new LinkedHashMap<>();
+    lines.forEach(l -> byTail.computeIfAbsent(l.tail(), t -> new ArrayList<>()).add(l));
+    List<TechEntry> fresh = new ArrayList<>();
+    byTail.forEach((tail, of) -> {
+      TechLog there = log(tail);
+      of.stream().filter(l -> there.defect(l.act().defect()).isEmpty()).forEach(fresh::add);
+    });
+    List<Fault> orphans = fresh.stream()
+        .filter(l -> !(l.act() instanceof TechAct.Raised))
+        .filter(l -> fresh.stream().noneMatch(r -> r.act() instanceof TechAct.Raised && r.act().defect().equals(l.act().defect())))
+        .map(l -> new Fault(0, 0, "Defect %s was never raised.".formatted(l.act().defect()))).distinct().toList();
+    if (!orphans.isEmpty()) {
+      throw Problem.faulty("The log has faults.", orphans);
+    }
+    add(fresh);
+    return fresh.size();
+  }
+
+  private TypeId type(TailId tail) {
+    return fleet.fleet().tail(tail).map(Registered::type).orElse(new TypeId("unknown"));
+  }
+
+  /** Brings in earlier readings. @return how many. @throws Problem naming every fault */
+  public int bringInReadings(String csv) {
+    List<ReadingHistory.Reading> rows = switch (ReadingsCsv.read(csv, clock.instant())) {
+      case Read.Good<List<ReadingHistory.Reading>> good -> good.value();
+      case Read.Bad<List<ReadingHistory.Reading>> bad -> throw Problem.faulty("The readings have faults.", bad.faults());
+    };
+    readings.add(rows);
+    return rows.size();
+  }
+
+  Instant now() {
+    return clock.instant();
+  }
+}

@@ -1,0 +1,38 @@
+package neatlanyard.server.dispatch;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+
+/** What the interface is told of technical logs. */
+final class TechViews {
+  private TechViews() {}
+
+  /** One line of the list of tails. @param runOut how many deferrals have run out @param next the last day that comes first */
+  public record TailLine(String tail, String type, int open, int deferred, int runOut, Optional<LocalDate> next) {}
+
+  /** @param entries of the list in force, for deferring @param list its title and revision */
+  public record TechLogView(
+      String tail, String type, String list, boolean yours, List<DefectView> open, List<DefectView> deferred, List<DefectView> cleared,
+      List<EntryView> entries) {}
+
+  /** @param daysLeft whole days left today; negative once it has run out */
+  public record DefectView(
+      String id, String what, String place, String raisedBy, Instant raisedAt, Optional<TermsView> terms, List<LineView> lines) {}
+
+  public record TermsView(
+      String entry, String title, String category, int count, LocalDate lastDay, long daysLeft, boolean mayBeExtended, LocalDate latest,
+      String operating, String placard) {}
+
+  public record LineView(Instant at, String by, String words) {}
+
+  /** @param latest the last day a defect raised then may wait under it, by defect @param most how many may be out */
+  public record EntryView(String id, String title, String category, int days, int most) {}
+
+  /** @param kind raised, deferred, extended or cleared */
+  public record ActForm(
+      String kind, Optional<String> defect, Optional<String> entry, Optional<Integer> count, Optional<LocalDate> lastDay, Optional<String> words) {}
+
+  public record BroughtInView(String what) {}
+}

@@ -1,0 +1,5 @@
+/** Technical logs and dispatch lists: kept, shown, and brought in and out. */
+@NullMarked
+package neatlanyard.server.dispatch;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,65 @@
+package neatlanyard.server.walkaround;
+
+import java.util.UUID;
+import neatlanyard.core.fleet.Flight;
+import neatlanyard.core.fleet.FlightId;
+import neatlanyard.core.fleet.Flights;
+import neatlanyard.server.fleet.SignedIn;
+import neatlanyard.server.problem.Problem;
+import org.springframework.http.CacheControl;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Photos over HTTP, part by part, so that a link that drops costs one part. */
+@RestController
+class PhotoController {
+  private final PhotoDesk desk;
+  private final Flights flights;
+
+  PhotoController(PhotoDesk desk, Flights flights) {
+    this.desk = desk;
+    this.flights = flights;
+  }
+
+  /** @param received bytes that are here; go on from there @param whole whether the photo is complete and kept */
+  public record ReceivedView(int received, boolean whole) {}
+
+  @GetMapping("/api/photos/{id}/received")
+  ReceivedView received(@PathVariable UUID id) {
+    return view(desk.here(id));
+  }
+
+  /** @param sha256 of the whole photo @param total its bytes @param from where this part begins */
+  @PostMapping(path = "/api/departures/{departure}/photos/{id}", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+  ReceivedView part(
+      @AuthenticationPrincipal SignedIn who, @PathVariable String departure, @PathVariable UUID id, @RequestParam String sha256,
+      @RequestParam int total, @RequestParam int from, @RequestBody byte[] part) {
+    Flight flight = flights.all().stream().filter(f -> f.id().value().equals(departure)).findFirst()
+        .orElseThrow(() -> Problem.notFound("There is no flight '%s'.".formatted(departure)));
+    if (flight.place(who.id()).isEmpty()) {
+      throw Problem.of(HttpStatus.FORBIDDEN, "not-rostered", "You are not on the crew of this flight.", "Its crew takes the photos.");
+    }
+    if (!sha256.matches("[0-9a-f]{64}") || from < 0) {
+      throw Problem.bad("bad-photo", "The photo's hash or place is not one.");
+    }
+    return view(desk.take(id, new FlightId(departure), sha256, total, from, part));
+  }
+
+  @GetMapping(path = "/api/photos/{id}", produces = MediaType.IMAGE_JPEG_VALUE)
+  ResponseEntity<byte[]> photo(@PathVariable UUID id) {
+    return ResponseEntity.ok().cacheControl(CacheControl.maxAge(java.time.Duration.ofDays(30)).cachePrivate().immutable())
+        .body(desk.require(id).jpeg());
+  }
+
+  private static ReceivedView view(PhotoDesk.Here here) {
+    return new ReceivedView(here.received(), here.whole());
+  }
+}
