@@ -1,8 +1,36 @@
 import react from '@vitejs/plugin-react'
 import { defineConfig } from 'vite'
+import { VitePWA } from 'vite-plugin-pwa'
 
 export default defineConfig({
-  plugins: [react()],
+  plugins: [
+    react(),
+    // The application itself is kept on the device; what the server says is kept by the application (see src/app/kept.ts).
+    VitePWA({
+      registerType: 'autoUpdate',
+      injectRegister: 'script',
+      manifest: {
+        name: 'Neat Lanyard',
+        short_name: 'Lanyard',
+        description: 'From the flight-deck door to the line-up: a bare cord is ready to go.',
+        display: 'standalone',
+        background_color: '#F6F3EC',
+        theme_color: '#F6F3EC',
+        icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        navigateFallbackDenylist: [/^\/api/, /^\/v3/, /^\/actuator/],
+        runtimeCaching: [
+          {
+            urlPattern: /\/api\/photos\/[0-9a-f-]+$/,
+            handler: 'CacheFirst',
+            options: { cacheName: 'photos', expiration: { maxEntries: 200 }, cacheableResponse: { statuses: [200] } },
+          },
+        ],
+      },
+    }),
+  ],
   build: { target: 'es2023', chunkSizeWarningLimit: 700 },
   // For work on the interface: `npm run dev` beside a running server.
   server: { proxy: { '/api': 'http://localhost:8080' } },

@@ -18,6 +18,7 @@ import { createRoot } from 'react-dom/client'
 import type { About, Me } from './api.gen'
 import { ask, type Problem } from './app/api'
 import { setServerNow } from './app/clock'
+import { keepQueries } from './app/kept'
 import { ProblemNotice } from './app/Notice'
 import { DepartureList } from './departure/DepartureList'
 import { DepartureScreen } from './departure/DepartureScreen'
@@ -27,6 +28,9 @@ import { PackPage } from './sop/PackPage'
 import { PacksPage } from './sop/PacksPage'
 import { ReadingPage } from './sop/ReadingPage'
 import { SignIn } from './fleet/SignIn'
+import { TailsPage } from './dispatch/TailsPage'
+import { TechLogPage } from './dispatch/TechLogPage'
+import { resumePhotos } from './walkaround/photos'
 
 const MeContext = createContext<Me | undefined>(undefined)
 
@@ -43,7 +47,7 @@ const Gate = () => {
   const session = useQuery<Me | null, Problem>({
     queryKey: ['me'],
     queryFn: async () => {
-      setServerNow((await ask<About>('GET', '/api/about')).now)
+      setServerNow(await ask<About>('GET', '/api/about'))
       return ask<Me>('GET', '/api/session').catch((p: Problem) => {
         if (p.status === 401) return null
         throw p
@@ -52,6 +56,8 @@ const Gate = () => {
     staleTime: Infinity,
     retry: true,
     retryDelay: 2000,
+    // What was kept is shown at once; whether it still holds is asked each time.
+    refetchOnMount: 'always',
   })
   const enter = (me: Me) => client.setQueryData(['me'], me)
   if (session.data === undefined) return session.failureReason ? <main style={{ padding: '2rem' }}><ProblemNotice problem={session.failureReason} /></main> : null
@@ -81,6 +87,8 @@ const AtDesk = () => <Desk me={useMe()} />
 const Packs = () => <PacksPage me={useMe()} />
 const OnePack = () => <PackPage me={useMe()} />
 const Reads = () => <ReadingPage me={useMe()} />
+const Tails = () => <TailsPage me={useMe()} />
+const OneLog = () => <TechLogPage me={useMe()} />
 const router = createRouter({
   routeTree: root.addChildren([
     createRoute({ getParentRoute: () => root, path: '/', component: List }),
@@ -102,6 +110,8 @@ const router = createRouter({
       }),
     }),
     createRoute({ getParentRoute: () => root, path: '/reading', component: Reads }),
+    createRoute({ getParentRoute: () => root, path: '/tails', component: Tails }),
+    createRoute({ getParentRoute: () => root, path: '/tails/$tail', component: OneLog }),
     createRoute({ getParentRoute: () => root, path: '/password', component: () => null }),
   ]),
 })
@@ -119,9 +129,13 @@ const theme = createTheme({
   defaultRadius: 6,
 })
 
+const client = new QueryClient({ defaultOptions: { queries: { refetchOnWindowFocus: false, gcTime: Infinity, networkMode: 'always' } } })
+await keepQueries(client)
+void resumePhotos()
+
 createRoot(document.getElementById('root')!).render(
   <MantineProvider theme={theme} defaultColorScheme="auto">
-    <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { refetchOnWindowFocus: false } } })}>
+    <QueryClientProvider client={client}>
       <RouterProvider router={router} />
     </QueryClientProvider>
   </MantineProvider>,

@@ -30,6 +30,7 @@ const SHAPES: Record<string, { words: string; body: React.ReactNode }> = {
   },
   again: { words: 'asked again', body: <path d="M4 4v6h6M4.500 9.500A8 6.500 0 1 1 7 16" /> },
   find: { words: 'find', body: <path d="M2.500 5h19v10h-5l-1-3.500-3 2-1-3-3 3.500-2.500-1-3.500 2z" /> },
+  later: { words: 'put aside, to be looked at again', body: <path d="M2.500 5h19v6l-4 4h-15zM17.500 15v-4h4" /> },
   'not-today': { words: 'not today', body: <path d="M4 10h16" strokeWidth="3" /> },
 }
 

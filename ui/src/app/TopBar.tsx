@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { Link, useNavigate } from '@tanstack/react-router'
 import type { ChangesView, Me } from '../api.gen'
 import { ask, type Problem } from './api'
+import { forgetKept } from './kept'
 import { DayNight } from './Switch'
 import classes from './TopBar.module.css'
 
@@ -13,6 +14,7 @@ export const TopBar = ({ me }: { me: Me }) => {
   const signOut = async () => {
     await ask('DELETE', '/api/session')
     client.clear()
+    await forgetKept()
     void navigate({ to: '/' })
     window.location.assign('/')
   }
@@ -23,6 +25,9 @@ export const TopBar = ({ me }: { me: Me }) => {
       </Link>
       <Link to="/packs" className={classes.link}>
         Procedures
+      </Link>
+      <Link to="/tails" className={classes.link}>
+        Technical logs
       </Link>
       {me.flies && (
         <Link to="/reading" className={classes.link}>

@@ -17,6 +17,9 @@ const cookie = (name: string): string =>
     .find((c) => c.startsWith(`${name}=`))
     ?.slice(name.length + 1) ?? ''
 
+/** Whether sending the same again could help: nobody there, signed out, or the server in trouble. */
+export const worthTryingAgain = (p: Problem): boolean => p.status === 0 || p.status === 401 || p.status === 429 || p.status >= 500
+
 const problemOf = async (response: Response): Promise<Problem> => {
   const body: Record<string, unknown> = await response.json().catch(() => ({}))
   const text = (field: string, otherwise: string) => (typeof body[field] === 'string' ? body[field] : otherwise)
@@ -29,13 +32,13 @@ const problemOf = async (response: Response): Promise<Problem> => {
   )
 }
 
-/** Asks the server; a string body goes as text, anything else as JSON. Throws `Problem`. */
+/** Asks the server; a string body goes as text, bytes as bytes, anything else as JSON. Throws `Problem`. */
 export const ask = async <T>(method: 'GET' | 'POST' | 'DELETE', path: string, body?: unknown): Promise<T> => {
   const headers: Record<string, string> = { Accept: 'application/json' }
   if (method !== 'GET') headers['X-XSRF-TOKEN'] = decodeURIComponent(cookie('XSRF-TOKEN'))
-  if (body !== undefined) headers['Content-Type'] = typeof body === 'string' ? 'text/plain' : 'application/json'
+  if (body !== undefined) headers['Content-Type'] = body instanceof ArrayBuffer ? 'application/octet-stream' : typeof body === 'string' ? 'text/plain' : 'application/json'
   const init: RequestInit = { method, headers }
-  if (body !== undefined) init.body = typeof body === 'string' ? body : JSON.stringify(body)
+  if (body !== undefined) init.body = typeof body === 'string' || body instanceof ArrayBuffer ? body : JSON.stringify(body)
   let response: Response
   try {
     response = await fetch(path, init)

@@ -1,11 +1,26 @@
 import { useEffect, useState } from 'react'
+import type { About } from '../api.gen'
+import { stored } from './stored'
 
-/** The server's clock less this device's, in milliseconds; the server's counts. */
-let aheadMs = 0
+/** The server's clock less this device's, in milliseconds; the server's counts, also while it cannot be reached. */
+let aheadMs = stored.get('clock/ahead', 0)
 
-export const setServerNow = (iso: string): void => {
-  aheadMs = Date.parse(iso) - Date.now()
+/** More than this, and the device's own clock would mislead somebody. */
+const MISLEADS_MS = 3 * 60_000
+
+/** Whether the server shows another hour than the real one, on purpose. */
+let shifted = stored.get('clock/shifted', false)
+
+export const setServerNow = (about: Pick<About, 'now' | 'shifted'>): void => {
+  aheadMs = Date.parse(about.now) - Date.now()
+  shifted = about.shifted
+  stored.set('clock/shifted', shifted)
+  stored.set('clock/ahead', aheadMs)
 }
+
+/** That this device's clock is wrong, in words; empty while it is near enough. */
+export const clockIsOff = (): string =>
+  shifted || Math.abs(aheadMs) < MISLEADS_MS ? '' : `This device's clock is ${span(aheadMs)} ${aheadMs < 0 ? 'ahead' : 'behind'}. The server's time is shown and recorded.`
 
 export const serverNow = (): number => Date.now() + aheadMs
 

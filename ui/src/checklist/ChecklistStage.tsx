@@ -7,7 +7,7 @@ import { Pennant } from '../app/Pennant'
 import { Slot } from '../app/Slot'
 import { WordsForm } from '../app/WordsForm'
 import { GoOn } from '../departure/GoOn'
-import { pendingSteps, type Live } from '../departure/useDeparture'
+import type { Live } from '../departure/useDeparture'
 import { Marks } from '../flow/Marks'
 import classes from './ChecklistStage.module.css'
 
@@ -24,17 +24,16 @@ export const ChecklistStage = ({ live, part, next, onGo }: ChecklistStageProps) 
   const { view, seat, outbox, me } = live
   const [saying, setSaying] = useState<'' | 'not-today' | 'does-not-fit'>('')
   const [below, setBelow] = useState(false)
-  const pending = pendingSteps(live)
   const progress = view.progress.parts[part.id]
   const steps = view.progress.steps
-  const statusOf = (i: ItemView): string => (pending.has(i.id) && !steps[i.id] ? 'sending' : (steps[i.id]?.status ?? 'open'))
+  const statusOf = (i: ItemView): string => steps[i.id]?.status ?? 'open'
   const item = part.items.find((i) => i.id === progress?.next)
   const stopped = progress?.stopped ?? ''
   const begun = part.items.some((i) => statusOf(i) !== 'open')
   const atLine = item?.belowLine === true && !part.items.some((i) => i.belowLine && statusOf(i) !== 'open')
   const lineTime = steps[part.items.filter((i) => !i.belowLine).at(-1)?.id ?? '']?.marks.at(-1)?.at
   const answered = item !== undefined && (steps[item.id]?.marks ?? []).some((m) => m.seat === seat)
-  const mine = item !== undefined && item.seats.includes(seat) && !answered && !pending.has(item.id)
+  const mine = item !== undefined && item.seats.includes(seat) && !answered
   const name = (s: string) => view.header.crew.find((c) => c.seat === s)?.name.split(' ').at(-1) ?? s
   const owes = item?.seats.filter((s) => !(steps[item.id]?.marks ?? []).some((m) => m.seat === s)) ?? []
   const reading = view.header.reader === seat

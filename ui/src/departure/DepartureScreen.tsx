@@ -60,9 +60,31 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
         onTag={onTag}
       />
       <main className={classes.main}>
+        <LookAgain live={live} onTag={onTag} />
         <RefusedList outbox={live.outbox} refused={live.out.refused} />
         <Stage live={live} stage={shown} wanted={wanted} onGo={go} />
       </main>
+    </div>
+  )
+}
+
+/** Stages in which the doors are about to be closed. */
+const DOORS_CLOSE = ['figures', 'briefing', 'start']
+
+/** The reminder, before the doors close, of what is still to be looked at again outside. */
+const LookAgain = ({ live, onTag }: { live: Live; onTag: (tag: TagView) => void }) => {
+  const { beads, tags } = live.view.progress
+  const current = beads.find((b) => b.state === 'current')?.stage ?? ''
+  const outside = tags.filter((t) => t.stage === 'start' && t.outside)
+  if (!DOORS_CLOSE.includes(current) || outside.length === 0) return null
+  return (
+    <div className={classes.again} role="status">
+      <b>Before the doors close, look again:</b>
+      {outside.map((t) => (
+        <button key={t.key} type="button" onClick={() => onTag(t)}>
+          {t.detail || t.title}
+        </button>
+      ))}
     </div>
   )
 }

@@ -1,13 +1,16 @@
+import { useSyncExternalStore } from 'react'
 import { Link } from '@tanstack/react-router'
 import type { DepartureView } from '../api.gen'
-import { span, useNow } from '../app/clock'
+import { clockIsOff, span, useNow } from '../app/clock'
 import { DayNight } from '../app/Switch'
+import { onPhotos, photoState } from '../walkaround/photos'
 import classes from './Header.module.css'
 
 /** The tail, the route, the day in three words, and the time to go. */
 export const Header = ({ view, connected, waiting }: { view: DepartureView; connected: boolean; waiting: number }) => {
   const { header, card, progress } = view
   const left = Date.parse(header.departs) - useNow()
+  const photos = useSyncExternalStore(onPhotos, photoState).waiting.length
   const day = card?.day
   const chips = day
     ? [day.light, day.weather, ...day.circumstances.filter((c) => c.so).map((c) => c.words)].filter(Boolean)
@@ -28,9 +31,19 @@ export const Header = ({ view, connected, waiting }: { view: DepartureView; conn
           </span>
         ))}
       </span>
+      {connected && photos > 0 && (
+        <span className={classes.sending} role="status">
+          Sending {photos} {photos === 1 ? 'photo' : 'photos'}
+        </span>
+      )}
       {!connected && (
         <span className={classes.away} role="status">
-          Not connected{waiting > 0 ? `, ${waiting} kept here` : ''}
+          Not connected{waiting + photos > 0 ? `, ${waiting + photos} kept here` : ''}
+        </span>
+      )}
+      {clockIsOff() && (
+        <span className={classes.away} role="status" title={clockIsOff()}>
+          Device clock wrong
         </span>
       )}
       <DayNight />

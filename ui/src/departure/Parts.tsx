@@ -4,6 +4,7 @@ import type { PartView } from '../api.gen'
 import { ChecklistStage } from '../checklist/ChecklistStage'
 import { ControlsStage } from '../controls/ControlsStage'
 import { StepStage } from '../flow/StepStage'
+import { WalkStage } from '../walkaround/WalkStage'
 import classes from './Parts.module.css'
 import type { Live } from './useDeparture'
 
@@ -79,6 +80,8 @@ export const Parts = ({ live, stage, parts, wanted, onGo }: PartsProps) => {
         <ControlsStage live={live} onGo={onGo} />
       ) : part.kind === 'checklist' ? (
         <ChecklistStage key={part.id} live={live} part={part} next={goOn} onGo={onGo} />
+      ) : part.kind === 'walkaround' ? (
+        <WalkStage key={part.id} live={live} part={part} wanted={wanted} next={goOn} onGo={onGo} />
       ) : (
         <StepStage key={part.id} live={live} part={part} wanted={wanted} next={goOn} onGo={onGo} />
       )}

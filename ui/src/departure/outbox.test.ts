@@ -4,7 +4,7 @@ import { reduceOutbox, type Outgoing, type OutboxState } from './outbox'
 
 const event = (id: string, kind = 'step-done'): Outgoing => ({ id, deviceAt: '2027-01-14T07:25:00Z', device: 'd', kind, body: { step: id }, label: id })
 const empty: OutboxState = { waiting: [], taken: [], refused: [] }
-const put = (s: OutboxState, id: string): OutboxState => reduceOutbox(s, { type: 'put', event: event(id) })
+const put = (s: OutboxState, id: string): OutboxState => reduceOutbox(s, { type: 'put', events: [event(id)] })
 
 describe('the outbox', () => {
   it('keeps events in the order in which they were pressed', () => {

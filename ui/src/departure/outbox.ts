@@ -1,6 +1,6 @@
 import { v7 } from 'uuid'
 import type { Accepted } from '../api.gen'
-import { ask, asProblem, type Problem } from '../app/api'
+import { ask, asProblem, worthTryingAgain, type Problem } from '../app/api'
 import { serverNow } from '../app/clock'
 import { stored } from '../app/stored'
 
@@ -39,7 +39,7 @@ export interface OutboxState {
 }
 
 type OutboxEvent =
-  | { type: 'put'; event: Outgoing }
+  | { type: 'put'; events: Outgoing[] }
   | { type: 'accepted'; id: string; number: number }
   | { type: 'refused'; id: string; problem: Problem }
   | { type: 'dismissed'; id: string }
@@ -50,7 +50,7 @@ const MOST_TAKEN = 100
 export const reduceOutbox = (s: OutboxState, e: OutboxEvent): OutboxState => {
   switch (e.type) {
     case 'put':
-      return { ...s, waiting: [...s.waiting, e.event] }
+      return { ...s, waiting: [...s.waiting, ...e.events] }
     case 'accepted': {
       const event = s.waiting.find((w) => w.id === e.id)
       const taken = event ? [...s.taken, { kind: event.kind, body: event.body, number: e.number }].slice(-MOST_TAKEN) : s.taken
@@ -69,9 +69,6 @@ export const reduceOutbox = (s: OutboxState, e: OutboxEvent): OutboxState => {
       return { ...s, refused: s.refused.filter((r) => r.event.id !== e.id) }
   }
 }
-
-/** Answers after which sending the same again could help: nobody there, signed out, or the server in trouble. */
-const worthTryingAgain = (p: Problem): boolean => p.status === 0 || p.status === 401 || p.status === 429 || p.status >= 500
 
 export const deviceName = (): string => {
   const known = stored.get<string>('device', '')
@@ -106,8 +103,13 @@ export class Outbox {
   }
 
   put(kind: string, body: Record<string, unknown>, label: string): void {
-    const event = { id: v7(), deviceAt: new Date(serverNow()).toISOString(), device: deviceName(), kind, body, label }
-    this.take({ type: 'put', event })
+    this.putAll([{ kind, body, label }])
+  }
+
+  /** Several at once, kept and shown with one stroke. */
+  putAll(all: Pick<Outgoing, 'kind' | 'body' | 'label'>[]): void {
+    const common = { deviceAt: new Date(serverNow()).toISOString(), device: deviceName() }
+    this.take({ type: 'put', events: all.map((e) => ({ id: v7(), ...common, ...e })) })
     void this.send()
   }
 

@@ -1,9 +1,11 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { useEffect, useState, useSyncExternalStore } from 'react'
+import { useEffect, useMemo, useState, useSyncExternalStore } from 'react'
 import type { DepartureView, Me, Progress } from '../api.gen'
 import { ask, type Problem } from '../app/api'
 import { addSamples, samplesLost } from '../controls/samples'
 import { outboxOf, type Outbox, type OutboxState } from './outbox'
+import { withUnsent } from './overlay'
+import { sendPhotos } from '../walkaround/photos'
 
 export interface Live {
   view: DepartureView
@@ -16,13 +18,8 @@ export interface Live {
   connected: boolean
 }
 
-const SETTLES = ['step-done', 'measured', 'step-not-today', 'find-raised']
-
-/** Steps this person has just answered and the progress shown does not know of yet. */
-export const pendingSteps = ({ out, view }: Live): Set<string> => {
-  const unseen = [...out.waiting, ...out.taken.filter((t) => t.number > view.progress.number)]
-  return new Set(unseen.filter((e) => SETTLES.includes(e.kind)).map((e) => String(e.body.step)))
-}
+/** As marks name people. */
+const familyName = (name: string): string => name.slice(name.lastIndexOf(' ') + 1)
 
 /** One departure, live: its view, kept fresh by its stream, and this person's outbox. */
 export const useDeparture = (id: string, me: Me): { live?: Live; problem?: Problem } => {
@@ -49,6 +46,7 @@ export const useDeparture = (id: string, me: Me): { live?: Live; problem?: Probl
       source.onopen = () => {
         setConnected(true)
         void outbox.send()
+        void sendPhotos()
       }
       source.addEventListener('progress', (e) => {
         const progress = JSON.parse((e as MessageEvent<string>).data) as Progress
@@ -77,7 +75,12 @@ export const useDeparture = (id: string, me: Me): { live?: Live; problem?: Probl
     }
   }, [id, there, client, outbox])
 
+  const seat = query.data?.progress.seats.find((s) => s.id === me.id && s.taken)?.seat ?? ''
+  const view = useMemo(
+    () => query.data && { ...query.data, progress: withUnsent(query.data, out.waiting, out.taken, { name: familyName(me.name), seat }) },
+    [query.data, out, me.name, seat],
+  )
+
   if (!query.data) return { problem: query.error ?? undefined }
-  const seat = query.data.progress.seats.find((s) => s.id === me.id && s.taken)?.seat ?? ''
-  return { live: { view: query.data, me, seat, outbox, out, connected } }
+  return { live: { view: view!, me, seat, outbox, out, connected } }
 }

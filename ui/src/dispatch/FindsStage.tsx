@@ -1,17 +1,37 @@
 import { useState } from 'react'
-import type { FindView } from '../api.gen'
+import type { DepartureView, FindView } from '../api.gen'
 import { Action } from '../app/Action'
 import { clockTime } from '../app/clock'
 import { WordsForm } from '../app/WordsForm'
 import type { Live } from '../departure/useDeparture'
+import { PhotoRow } from '../walkaround/Photo'
+import { CaseNote } from './CaseNote'
 import classes from './FindsStage.module.css'
 
 const VERDICTS = [
   { name: 'nothing_to_enter', words: 'Nothing to enter', means: 'It is as it may be.', hotkey: 'q' },
-  { name: 'fly_with_entry', words: 'Fly with an entry', means: 'Allowed by the list; you say what is entered.', hotkey: 'w' },
+  { name: 'fly_with_entry', words: 'Fly with an entry', means: 'Under the entry named; you say what is entered.', hotkey: 'w' },
   { name: 'maintenance_first', words: 'Maintenance first', means: 'The aircraft waits for licensed maintenance.', hotkey: 'e' },
   { name: 'stops_the_flight', words: 'Stops the flight', means: 'This aircraft does not go.', hotkey: 'r' },
 ]
+
+/** What was found at the same place before, to hold beside this one. */
+const Before = ({ view, find }: { view: DepartureView; find: FindView }) => {
+  const before = view.progress.tech.before.filter((b) => b.step === find.step || (find.place !== '' && b.place === find.place))
+  if (before.length === 0) return null
+  return (
+    <details className={classes.before}>
+      <summary>Found at this place before: {before.length}</summary>
+      {before.map((b) => (
+        <div key={b.id}>
+          {b.what} · {b.by}, {b.at.slice(0, 10)}
+          {b.verdict && ` · ${b.verdict.toLowerCase()}`}
+          <PhotoRow ids={b.photos} of={b.what} />
+        </div>
+      ))}
+    </details>
+  )
+}
 
 /** Finds and the commander's decision on each. */
 export const FindsStage = ({ live }: { live: Live }) => {
@@ -36,6 +56,14 @@ export const FindsStage = ({ live }: { live: Live }) => {
           <p className={classes.facts}>
             {find.challenge} · {find.by}, {clockTime(find.at, view.header.zone)}
           </p>
+          <p className={classes.facts}>
+            {find.severity}
+            {find.count > 1 && `, ${find.count} of them`}
+            {find.entry && `, named as ${find.entry}`}
+          </p>
+          <PhotoRow ids={find.photos} of={find.challenge} />
+          <Before view={view} find={find} />
+          {find.proposed && <CaseNote of={find.proposed} />}
           <p>The operator's manuals and licensed maintenance say what may go; the commander decides.</p>
           {!commander ? (
             <p className={classes.facts}>The commander decides on it.</p>
@@ -47,9 +75,9 @@ export const FindsStage = ({ live }: { live: Live }) => {
           ) : (
             <div className={classes.actions}>
               {VERDICTS.map((v) => (
-                <Action key={v.name} hotkey={v.hotkey} disabled={view.progress.tiedOff !== undefined} onAct={() => (v.name === 'nothing_to_enter' ? decide(find, v.name, '') : setVerdict(v.name))}>
+                <Action key={v.name} hotkey={v.hotkey} disabled={view.progress.tiedOff !== undefined || find.proposed?.allowed.includes(v.name) === false} onAct={() => (v.name === 'nothing_to_enter' ? decide(find, v.name, '') : setVerdict(v.name))}>
                   {v.words}
-                  <small className={classes.means}>{v.means}</small>
+                  <small className={classes.means}>{find.proposed?.allowed.includes(v.name) === false ? 'The list does not support it.' : v.means}</small>
                 </Action>
               ))}
             </div>

@@ -16,7 +16,7 @@ export const SignIn = ({ onIn }: { onIn: (me: Me) => void }) => {
     queryKey: ['about'],
     queryFn: async () => {
       const a = await ask<About>('GET', '/api/about')
-      setServerNow(a.now)
+      setServerNow(a)
       return a
     },
   })

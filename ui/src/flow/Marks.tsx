@@ -2,7 +2,7 @@ import type { StepView } from '../api.gen'
 import { clockTime } from '../app/clock'
 import classes from './Marks.module.css'
 
-const SAYS: Record<string, string> = { done: 'done', 'not-today': 'not today', find: 'find' }
+const SAYS: Record<string, string> = { done: 'done', 'not-today': 'not today', later: 'look again', find: 'find' }
 
 /** Who said what of a step; two different answers are both shown. */
 export const Marks = ({ step, zone }: { step: StepView | undefined; zone: string }) => {
@@ -13,7 +13,7 @@ export const Marks = ({ step, zone }: { step: StepView | undefined; zone: string
       {step.marks.map((m) => (
         <span key={m.by + m.at}>
           {m.by}: {SAYS[m.outcome] ?? m.outcome}
-          {m.words ? `, ${m.words}` : ''} · {clockTime(m.at, zone)}
+          {m.words ? `, ${m.words}` : ''} {m.at && ` · ${clockTime(m.at, zone)}`}
         </span>
       ))}
     </div>

@@ -47,9 +47,15 @@ export const MeasureForm = ({ draft, measure, disabled, onValue }: MeasureFormPr
           setWrong('')
         }}
       />
-      <Action hotkey="Space" shown="space" main disabled={disabled} onAct={enter}>
-        Enter the value
-      </Action>
+      {measure.none !== undefined && text.trim() === '' ? (
+        <Action hotkey="Space" shown="space" main disabled={disabled} onAct={() => onValue(measure.none!)}>
+          None
+        </Action>
+      ) : (
+        <Action hotkey="Space" shown="space" main disabled={disabled} onAct={enter}>
+          Enter the value
+        </Action>
+      )}
     </form>
   )
 }

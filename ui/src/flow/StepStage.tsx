@@ -1,31 +1,23 @@
-import { useHotkeys } from '@mantine/hooks'
 import { useState } from 'react'
-import type { ItemView, PartView } from '../api.gen'
+import type { PartView } from '../api.gen'
 import { Action } from '../app/Action'
 import { Added, Caution } from '../app/Notice'
 import { Pennant } from '../app/Pennant'
-import { Slot } from '../app/Slot'
 import { WordsForm } from '../app/WordsForm'
 import { GoOn } from '../departure/GoOn'
-import { pendingSteps, type Live } from '../departure/useDeparture'
-import { Walk } from '../walkaround/Walk'
+import type { Live } from '../departure/useDeparture'
 import { FlightDeck } from './FlightDeck'
-import { OtherSeat } from './OtherSeat'
-import classes from './StepStage.module.css'
 import { Marks } from './Marks'
 import { MeasureForm } from './MeasureForm'
+import { OtherSeat } from './OtherSeat'
+import { ReadingNote } from './ReadingNote'
+import { StepRows } from './StepRows'
+import classes from './StepStage.module.css'
+import { useSteps } from './useSteps'
 import { v7 } from 'uuid'
 
 /** Rows of the list below the step at hand. */
 const ROWS = 7
-
-const visitsOf = (items: ItemView[]): ItemView[][] =>
-  items.reduce<ItemView[][]>((visits, i) => {
-    const last = visits.at(-1)
-    if (last?.[0]?.place === i.place) last.push(i)
-    else visits.push([i])
-    return visits
-  }, [])
 
 type Saying = 'find' | 'not-today' | 'does-not-fit'
 
@@ -34,6 +26,9 @@ const SAYINGS: Record<Saying, { label: string; action: string }> = {
   'not-today': { label: 'Why not today?', action: 'Not today' },
   'does-not-fit': { label: 'What does not fit, on this tail or today? Fleet standards read it.', action: 'Tell fleet standards' },
 }
+
+/** A defect of one thing, nothing more said. */
+const DEFECT = { severity: 'defect', count: 1, entry: null, spot: null, photos: [] }
 
 interface StepStageProps {
   live: Live
@@ -45,84 +40,32 @@ interface StepStageProps {
   onGo: (stage: string) => void
 }
 
-/** A walkaround or a flow: the step at hand at arm's length, the rest of its place below, the map beside it. */
+/** A flow: the step at hand at arm's length, the rest of its panel below, the flight deck beside it. */
 export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) => {
-  const { view, seat, outbox } = live
-  const [chosen, setChosen] = useState(wanted)
+  const { view, seat } = live
   const [saying, setSaying] = useState<'' | Saying>('')
-  const pending = pendingSteps(live)
-  const steps = view.progress.steps
-  const statusOf = (i: ItemView): string => (pending.has(i.id) ? 'sending' : (steps[i.id]?.status ?? 'open'))
-  const open = (i: ItemView): boolean => !pending.has(i.id) && !steps[i.id]?.settled
-  const owed = (i: ItemView): boolean => open(i) && i.seats.includes(seat) && (steps[i.id]?.status === 'again' || !steps[i.id]?.marks.some((m) => m.seat === seat))
-  const item = part.items.find((i) => i.id === chosen) ?? part.items.find(owed) ?? part.items.find(open)
-  const mine = item !== undefined && item.seats.includes(seat)
-  // A step of both seats stays open until both have answered; who has answered goes on.
-  const answered = item !== undefined && mine && open(item) && !owed(item)
-  const place = view.card!.places.find((p) => p.id === item?.place)
-  // A place may be visited twice, such as a panel before and after a look outside: each visit is a run of its own.
-  const visits = visitsOf(part.items)
-  const visit = visits.findIndex((v) => v.some((i) => i.id === item?.id))
-  const placesInOrder = visits.map((v) => v[0]?.place ?? '')
-  const here = visits[visit] ?? []
-  const openHere = here.filter(owed)
-  // A value has to be read and entered; the rest of a place is answered with one press.
-  const plainHere = openHere.filter((i) => !i.measure)
-  const done = part.items.filter((i) => !open(i)).length
-  const placeName = (id: string) => view.card!.places.find((p) => p.id === id)?.name ?? id
+  const s = useSteps(live, part, wanted)
+  const { item, mine, answered } = s
   // This place whole, then as many of the next ones as fit, so that nobody looks ahead in vain.
-  const after = visits.slice(visit + 1).flat()
-  const listed = item ? [...here, ...after.slice(0, Math.max(0, ROWS - here.length))] : part.items.slice(-ROWS)
-  const cannotSkip = view.progress.tiedOff !== undefined
-
-  const act = (kind: string, body: Record<string, unknown>, of: ItemView) => outbox.put(kind, { step: of.id, ...body }, of.challenge)
+  const after = s.visits.slice(s.visit + 1).flat()
+  const listed = item ? [...s.here, ...after.slice(0, Math.max(0, ROWS - s.here.length))] : part.items.slice(-ROWS)
+  const tiedOff = view.progress.tiedOff !== undefined
+  const last = s.read && view.progress.steps[s.read.id]?.reading
   // Held fast while words are written: the other seat's progress must not move the step under them.
   const say = (what: Saying) => {
-    setChosen(item?.id ?? '')
+    s.choose(item?.id ?? '')
     setSaying(what)
   }
-  const markDone = () => {
-    if (!item) return
-    act('step-done', {}, item)
-    setChosen('')
-  }
-  const markPlace = () => {
-    plainHere.forEach((i) => act('step-done', {}, i))
-    setChosen('')
-  }
-  const undo = () => {
-    const said = part.items
-      .flatMap((i) => (steps[i.id]?.marks ?? []).filter((m) => m.seat === seat && m.outcome !== 'find').map((m) => ({ i, at: m.at })))
-      .sort((a, b) => b.at.localeCompare(a.at))[0]
-    if (!said) return
-    act('step-undone', {}, said.i)
-    setChosen(said.i.id)
-  }
-  const goToPlace = (id: string) => {
-    const there = part.items.filter((i) => i.place === id)
-    setChosen((there.find(open) ?? there[0])?.id ?? '')
-    setSaying('')
-  }
-  const move = (by: number) => {
-    const at = part.items.findIndex((i) => i.id === item?.id)
-    setChosen(part.items[Math.max(0, Math.min(part.items.length - 1, at + by))]?.id ?? '')
-    setSaying('')
-  }
-  useHotkeys([
-    ['ArrowDown', () => move(1)],
-    ['ArrowUp', () => move(-1)],
-  ])
-
-  const walk = part.kind === 'walkaround'
   return (
     <div className={classes.stage}>
       <section className={classes.work}>
+        {s.read && last && last.level !== 'as-it-should-be' && s.read.id !== item?.id && <ReadingNote name={s.read.challenge} reading={last} />}
         {item ? (
           <>
             <p className={classes.where}>
-              <Pennant seats={item.seats} /> {place?.name} · {walk ? 'station' : 'panel'} {visit + 1} of {visits.length}
+              <Pennant seats={item.seats} /> {s.place?.name} · panel {s.visit + 1} of {s.visits.length}
               <span className={classes.count}>
-                {done} of {part.items.length}
+                {s.done} of {part.items.length}
               </span>
             </p>
             <h1 className={classes.challenge}>{item.challenge}</h1>
@@ -131,41 +74,35 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
             {item.turn && <p className={classes.aside2}>In turn: {item.turn}.</p>}
             {item.added && <Added>{item.added}</Added>}
             {item.caution && <Caution>{item.caution}</Caution>}
-            {statusOf(item) === 'again' && <Added>asked again, it was opened since it was last done</Added>}
-            <Marks step={steps[item.id]} zone={view.header.zone} />
+            {s.statusOf(item) === 'again' && <Added>asked again, it was opened since it was last done</Added>}
+            <ReadingNote name={item.measure?.name ?? ''} reading={view.progress.steps[item.id]?.reading} />
+            <Marks step={view.progress.steps[item.id]} zone={view.header.zone} />
             {saying === '' ? (
               <div className={classes.actions}>
                 {item.measure ? (
-                  <MeasureForm
-                    key={item.id} draft={`${view.header.id}/${item.id}/value`} measure={item.measure} disabled={!mine || answered || cannotSkip}
-                    onValue={(value) => {
-                      act('measured', { value }, item)
-                      setChosen('')
-                    }}
-                  />
+                  <MeasureForm key={item.id} draft={`${view.header.id}/${item.id}/value`} measure={item.measure} disabled={!mine || answered || tiedOff} onValue={s.measured} />
                 ) : (
-                  <Action hotkey="Space" shown="space" main disabled={!mine || answered || cannotSkip} onAct={markDone}>
-                    {walk ? 'As it should be' : 'Done'}
+                  <Action hotkey="Space" shown="space" main disabled={!mine || answered || tiedOff} onAct={s.markDone}>
+                    Done
                   </Action>
                 )}
-                <Action hotkey="f" disabled={!seat || cannotSkip} onAct={() => say('find')}>
+                <Action hotkey="f" disabled={!seat || tiedOff} onAct={() => say('find')}>
                   Find
                 </Action>
-                <Action hotkey="n" disabled={!mine || cannotSkip} onAct={() => say('not-today')}>
+                <Action hotkey="n" disabled={!mine || tiedOff} onAct={() => say('not-today')}>
                   Not today
                 </Action>
               </div>
             ) : (
               <WordsForm
-                key={`${item.id}/${saying}`} draft={`${view.header.id}/${item.id}/${saying}`}
-                label={SAYINGS[saying].label} action={SAYINGS[saying].action}
+                key={`${item.id}/${saying}`} draft={`${view.header.id}/${item.id}/${saying}`} label={SAYINGS[saying].label} action={SAYINGS[saying].action}
                 onCancel={() => setSaying('')}
                 onSay={(words) => {
-                  if (saying === 'find') act('find-raised', { find: v7(), note: words }, item)
-                  else if (saying === 'does-not-fit') act('does-not-fit', { words }, item)
-                  else act('step-not-today', { reason: words }, item)
+                  if (saying === 'find') s.act('find-raised', { find: v7(), note: words, what: DEFECT }, item)
+                  else if (saying === 'does-not-fit') s.act('does-not-fit', { words }, item)
+                  else s.act('step-not-today', { reason: words }, item)
                   setSaying('')
-                  if (saying !== 'does-not-fit') setChosen('')
+                  if (saying !== 'does-not-fit') s.choose('')
                 }}
               />
             )}
@@ -186,40 +123,31 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
             </div>
           </>
         )}
-        <ul className={classes.list} aria-label={place?.name ?? part.title}>
-          {listed.map((i, n) => (
-            <li key={i.id}>
-              {i.place !== (listed[n - 1]?.place ?? item?.place) && <p className={classes.next}>{placeName(i.place)}</p>}
-              <button type="button" className={classes.row} data-now={i.id === item?.id || undefined} data-settled={!open(i) || undefined} onClick={() => setChosen(i.id)}>
-                <Slot status={statusOf(i)} />
-                <span className={classes.rowChallenge}>{i.challenge}</span>
-                <span className={classes.rowResponse}>{steps[i.id]?.disagreed ? 'two answers' : i.response}</span>
-              </button>
-            </li>
-          ))}
-        </ul>
+        <StepRows items={listed} at={item} name={s.place?.name ?? part.title} placeName={s.placeName} steps={view.progress.steps} statusOf={s.statusOf} open={s.open} onChoose={s.choose} />
         <div className={classes.foot}>
-          {plainHere.length > 0 && mine && (
-            <Action hotkey="shift+Space" shown="shift space" onAct={markPlace}>
-              {walk ? 'Whole station as it should be' : 'Whole panel done'}
+          {s.plainHere.length > 0 && mine && (
+            <Action hotkey="shift+Space" shown="shift space" onAct={s.markPlace}>
+              Whole panel done
             </Action>
           )}
-          <Action hotkey="z" onAct={undo} disabled={!seat || cannotSkip}>
+          <Action hotkey="z" onAct={s.undo} disabled={!seat || tiedOff}>
             Undo
           </Action>
           {item && (
-            <Action hotkey="d" onAct={() => say('does-not-fit')} disabled={!seat || cannotSkip}>
+            <Action hotkey="d" onAct={() => say('does-not-fit')} disabled={!seat || tiedOff}>
               This does not fit
             </Action>
           )}
         </div>
       </section>
       <aside className={classes.aside}>
-        {walk ? (
-          <Walk planform={view.card!.planform} places={view.card!.places} route={placesInOrder} here={item?.place ?? ''} left={new Set(part.items.filter(open).map((i) => i.place))} onPlace={goToPlace} />
-        ) : (
-          <FlightDeck places={view.card!.places} path={placesInOrder} at={visit} left={new Set(part.items.filter(open).map((i) => i.place))} onPlace={goToPlace} />
-        )}
+        <FlightDeck
+          places={view.card!.places} path={s.places} at={s.visit} left={s.left}
+          onPlace={(p) => {
+            s.goToPlace(p)
+            setSaying('')
+          }}
+        />
         <OtherSeat progress={view.progress} seat={seat} />
       </aside>
     </div>

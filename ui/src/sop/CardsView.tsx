@@ -10,7 +10,7 @@ import { PreviewDayForm } from './PreviewDayForm'
 /** The card for a tail, seats and a day; or two beside each other, and only what differs. */
 export const CardsView = ({ pack, editor }: { pack: PackView; editor: EditorView }) => {
   const { id, revision, tails } = pack.revision
-  const [days, setDays] = useState<PreviewDay[]>([dayOf(tails[0] ?? '')])
+  const [days, setDays] = useState<PreviewDay[]>([dayOf(tails[0] ?? '', editor.airfields)])
   const preview = usePreview(id, revision, undefined, days)
   const two = days.length > 1
   const put = (i: number, d: PreviewDay) => setDays(days.map((x, k) => (k === i ? d : x)))

@@ -9,6 +9,7 @@ import { Pennant } from '../app/Pennant'
 import { useDraft } from '../app/useDraft'
 import { GoOn } from '../departure/GoOn'
 import type { Live } from '../departure/useDeparture'
+import { TechStatus } from '../dispatch/TechStatus'
 import classes from './DayStage.module.css'
 
 /** Seat, station report and state of the day; they cut the card. */
@@ -97,6 +98,7 @@ export const DayStage = ({ live, onGo }: { live: Live; onGo: (stage: string) => 
         </div>
       </section>
       <aside className={classes.card}>
+        <TechStatus live={live} />
         <p className={classes.pack}>
           {view.header.pack}, revision {view.header.revision}.
         </p>

@@ -41,7 +41,7 @@ export const PackEditor = ({ pack, editor, writes, wanted, onSaved }: PackEditor
   const [at, setAt] = useState<At>(() => (wanted ? (place(doc, wanted) ?? { p: 0, s: 0 }) : { p: 0, s: 0 }))
   const [search, setSearch] = useState('')
   const [side, setSide] = useState<'card' | 'findings'>('card')
-  const [day, setDay] = useState<PreviewDay>(() => dayOf(doc.tails[0]?.id ?? ''))
+  const [day, setDay] = useState<PreviewDay>(() => dayOf(doc.tails[0]?.id ?? '', editor.airfields))
   const [focus, setFocus] = useState(0)
   const searchField = useRef<HTMLInputElement>(null)
   const text = useMemo(() => JSON.stringify(doc), [doc])

@@ -1,6 +1,6 @@
 import { Checkbox, NativeSelect, TextInput } from '@mantine/core'
 import type { EditorView, PreviewDay } from '../api.gen'
-import { REPORTS } from './preview'
+import { REPORTS, reportOf } from './preview'
 import classes from './PreviewDayForm.module.css'
 
 interface PreviewDayFormProps {
@@ -21,9 +21,9 @@ export const PreviewDayForm = ({ day, tails, editor, brief = false, onChange }: 
       onChange={(e) => onChange({ ...day, flying: e.currentTarget.value })}
     />
     <NativeSelect
-      label="Weather" value={REPORTS.find((r) => r.report === day.report)?.report ?? ''}
-      data={[...REPORTS.map((r) => ({ value: r.report, label: r.words })), { value: '', label: 'as the report says' }]}
-      onChange={(e) => e.currentTarget.value && onChange({ ...day, report: e.currentTarget.value })}
+      label="Weather" value={REPORTS.find((r) => day.report.endsWith(r.weather))?.weather ?? ''}
+      data={[...REPORTS.map((r) => ({ value: r.weather, label: r.words })), { value: '', label: 'as the report says' }]}
+      onChange={(e) => e.currentTarget.value && onChange({ ...day, report: reportOf(day.from, e.currentTarget.value) })}
     />
     <Checkbox label="Dark" checked={day.dark} onChange={(e) => onChange({ ...day, dark: e.currentTarget.checked })} />
     {!brief && (

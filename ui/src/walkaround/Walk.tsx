@@ -1,5 +1,10 @@
-import type { AerofoilView, EngineView, PlaceView, PlanformView } from '../api.gen'
+import type { AerofoilView, EngineView, HazardView, PlaceView, PlanformView } from '../api.gen'
 import classes from './Walk.module.css'
+
+interface Spot {
+  x: number
+  y: number
+}
 
 interface WalkProps {
   planform: PlanformView
@@ -9,44 +14,95 @@ interface WalkProps {
   here: string
   /** Stations with something open. */
   left: Set<string>
-  onPlace: (place: string) => void
+  /** Keys of the tags that hang: some hazards are there only while one does. */
+  tags?: Set<string>
+  /** Where something was found. */
+  spots?: Spot[]
+  /** A place to look at closely. */
+  around?: PlaceView
+  onPlace?: (place: string) => void
+  /** Somebody points at the drawing. */
+  onSpot?: (spot: Spot) => void
 }
 
+/** Metres to each side of a place that is looked at closely. */
+const CLOSE_M = 6
+
 /** The aircraft from above with the way round it: walked, to walk, where one stands, and where not to stand. */
-export const Walk = ({ planform: p, places, route, here, left, onPlace }: WalkProps) => {
+export const Walk = ({ planform: p, places, route, here, left, tags = new Set(), spots = [], around, onPlace, onSpot }: WalkProps) => {
   const stations = route.map((r) => places.find((x) => x.id === r)).filter((x): x is PlaceView => x !== undefined && x.width === 0)
-  const reach = Math.max(p.wing.spanM / 2, ...stations.map((s) => Math.abs(s.x))) + 1.4
-  const top = Math.min(0, ...stations.map((s) => s.y)) - 1.4
-  const bottom = Math.max(p.lengthM, ...stations.map((s) => s.y)) + 1.4
   const at = stations.findIndex((s) => s.id === here)
   const walked = at < 0 ? stations : stations.slice(0, at + 1)
+  const hazards = p.hazards.filter((h) => h.during === '' || tags.has(h.during))
+  const point = (e: React.MouseEvent<SVGSVGElement>) => {
+    const matrix = e.currentTarget.getScreenCTM()
+    if (!onSpot || !matrix) return
+    const { x, y } = new DOMPoint(e.clientX, e.clientY).matrixTransform(matrix.inverse())
+    onSpot({ x: Math.round(x * 10) / 10, y: Math.round(y * 10) / 10 })
+  }
   return (
-    <figure className={classes.walk}>
-      <svg viewBox={`${-reach} ${top} ${2 * reach} ${bottom - top}`} role="img" aria-label={`The walk: ${left.size} stations to go`}>
+    <figure className={classes.walk} data-close={around !== undefined || undefined}>
+      <svg viewBox={around ? close(around) : whole(p, stations)} role="img" aria-label={onSpot ? 'The aircraft from above' : `The walk: ${left.size} stations to go`} onClick={point}>
         <path d={fuselage(p)} className={classes.body} />
         <path d={aerofoil(p.wing)} className={classes.body} />
         <path d={aerofoil(p.tailplane)} className={classes.body} />
-        {p.engines.map((d) => (
-          <g key={d.x}>
-            <rect x={d.x - nacelle(d) / 2} y={d.y} width={nacelle(d)} height={nacelle(d) * 2.4 + 1.3} rx={0.5} className={classes.body} />
-            <ellipse cx={d.x} cy={d.kind === 'fan' ? d.y - 1.6 : d.y} rx={d.diameterM / 2 + 0.4} ry={d.kind === 'fan' ? 1.8 : 1.2} className={classes.arc} />
+        <path d={`M0 ${p.tailplane.rootY - 1.2}V${p.lengthM}`} className={classes.fin} />
+        {p.engines.map((e) => (
+          <g key={e.x}>
+            <rect x={e.x - nacelle(e) / 2} y={e.y} width={nacelle(e)} height={nacelle(e) * 2.4 + 1.3} rx={0.5} className={classes.body} />
+            <ellipse cx={e.x} cy={e.kind === 'fan' ? e.y - 1.6 : e.y} rx={e.diameterM / 2 + 0.4} ry={e.kind === 'fan' ? 1.8 : 1.2} className={classes.arc} />
           </g>
         ))}
-        <path d={curve(stations)} className={classes.way} />
-        {walked.length > 1 && <path d={curve(walked)} className={classes.walked} />}
+        {p.gear.map((g) => (
+          <g key={`${g.x}/${g.y}`}>
+            {Array.from({ length: g.wheels }, (_, n) => (
+              <rect key={n} x={g.x + (n - (g.wheels - 1) / 2) * 0.62 - 0.2} y={g.y - 0.5} width={0.4} height={1} rx={0.15} className={classes.wheel} />
+            ))}
+          </g>
+        ))}
+        {p.doors.map((d) => (
+          <path key={d.name} d={`M${d.x} ${d.y - d.lengthM / 2}v${d.lengthM}`} className={classes.door}>
+            <title>{d.name}</title>
+          </path>
+        ))}
+        {hazards.map((h) => (
+          <rect key={h.name} x={h.x - h.widthM / 2} y={h.y - h.lengthM / 2} width={h.widthM} height={h.lengthM} rx={0.4} className={classes.hazard} data-kind={h.kind}>
+            <title>{h.name}</title>
+          </rect>
+        ))}
+        {!onSpot && <path d={curve(stations)} className={classes.way} />}
+        {!onSpot && walked.length > 1 && <path d={curve(walked)} className={classes.walked} />}
         {stations.map((s) => (
           <rect key={s.id} x={s.x - 0.45} y={s.y - 0.45} width={0.9} height={0.9} className={left.has(s.id) ? classes.open : classes.closed} />
         ))}
-        {stations.map((s) => (
+        {onPlace && stations.map((s) => (
           <circle key={s.id} cx={s.x} cy={s.y} r={1.5} className={classes.touch} onClick={() => onPlace(s.id)}>
             <title>{s.name}</title>
           </circle>
         ))}
         {at >= 0 && <circle cx={stations[at]!.x} cy={stations[at]!.y} r={0.95} className={classes.here} />}
+        {spots.map((s) => (
+          <path key={`${s.x}/${s.y}`} d={`M${s.x - 0.7} ${s.y - 0.7}l1.4 1.4m0-1.4l-1.4 1.4`} className={classes.spot} />
+        ))}
       </svg>
-      <figcaption>{p.engines.some((d) => d.kind === 'propeller') ? 'Propeller arcs: stay outside the broken line.' : 'Inlets: stay outside the broken line once engines may start.'}</figcaption>
+      <figcaption>{keepClear(p, hazards)}</figcaption>
     </figure>
   )
+}
+
+const keepClear = (p: PlanformView, hazards: HazardView[]): string => {
+  const engines = p.engines.some((e) => e.kind === 'propeller') ? 'propeller arcs' : 'inlets'
+  const moving = hazards.some((h) => h.kind === 'surface') ? ', surfaces that move' : ''
+  return `Stay outside the broken lines: ${engines}, exhausts${moving}.`
+}
+
+const close = (s: PlaceView): string => `${s.x * 0.82 - CLOSE_M} ${s.y - CLOSE_M * 0.75} ${2 * CLOSE_M} ${1.5 * CLOSE_M}`
+
+const whole = (p: PlanformView, stations: PlaceView[]): string => {
+  const reach = Math.max(p.wing.spanM / 2, ...stations.map((s) => Math.abs(s.x))) + 1.4
+  const top = Math.min(0, ...stations.map((s) => s.y)) - 1.4
+  const bottom = Math.max(p.lengthM, ...stations.map((s) => s.y)) + 1.4
+  return `${-reach} ${top} ${2 * reach} ${bottom - top}`
 }
 
 /** Width of a nacelle: all of a fan, a third of a propeller disc. */

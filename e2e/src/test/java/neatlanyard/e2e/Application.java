@@ -38,6 +38,11 @@ final class Application implements AutoCloseable {
     return new Application(temporary(), settings);
   }
 
+  /** With the demo's data, at the real hour. */
+  static Application demoNow() {
+    return new Application(temporary(), List.of("--lanyard.demo=true", "--lanyard.demo-folder=" + ROOT.resolve("demo")));
+  }
+
   /** As a new user finds it: nothing in it. */
   static Application empty() {
     return new Application(temporary(), List.of());

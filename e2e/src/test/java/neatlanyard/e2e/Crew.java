@@ -101,9 +101,19 @@ final class Crew {
   }
 
   /** What a gauge of the demo reads, by the name of what it measures. */
-  private static final Map<String, String> READINGS = Map.of(
-      "Value, Battery voltage", "25.4", "Value, Brake accumulator", "2900", "Value, Crew oxygen", "1 850", "Value, Left engine oil", "11",
-      "Value, Right engine oil", "10,5");
+  private static final Map<String, String> READINGS = Map.ofEntries(
+      Map.entry("Battery voltage", "25.4"), Map.entry("Brake accumulator", "2900"), Map.entry("Crew oxygen", "1 850"),
+      Map.entry("Oxygen while a mask flows", "1 800"), Map.entry("Left engine oil", "11"), Map.entry("Right engine oil", "10,5"),
+      Map.entry("Left wear pin", "12"), Map.entry("Right wear pin", "4,2"), Map.entry("Tyre pressure, left outer", "81"),
+      Map.entry("Tyre pressure, left inner", "82"), Map.entry("Tyre pressure, right outer", "81"), Map.entry("Tyre pressure, right inner", "80"),
+      Map.entry("Left strut showing", "92"), Map.entry("Right strut showing", "88"), Map.entry("Hydraulic quantity", "88"),
+      Map.entry("Fire bottle", "600"));
+
+  /** Reads and enters one value. */
+  void enter(String value) {
+    page.locator("main input[aria-label^='Value, ']").fill(value);
+    key("Enter");
+  }
 
   /** Presses a key for the step at hand and sees the next one come; where a value is wanted, reads and enters it. */
   void press(String key) {
@@ -120,7 +130,7 @@ final class Crew {
     if (value.count() == 0 || value.isDisabled()) {
       return false;
     }
-    value.fill(READINGS.getOrDefault(value.getAttribute("aria-label"), "0").replace(" ", ""));
+    value.fill(READINGS.getOrDefault(value.getAttribute("aria-label").substring("Value, ".length()), "0").replace(" ", ""));
     key("Enter");
     return true;
   }

@@ -167,6 +167,6 @@ public class FaultsTest {
     assertThat(wren.page.getByText("16 left out")).isVisible();
     wren.stage("Walkaround");
     assertThat(wren.heading("Gear pins")).isVisible();
-    assertThat(wren.page.locator("main").getByText("1 of 67")).isVisible();
+    assertThat(wren.page.locator("main").getByText("1 of 76")).isVisible();
   }
 }

@@ -78,8 +78,8 @@ public class OutboxTest {
       tablet.press("Shift+Space");
       assertThat(phone.heading("Static ports, left")).isVisible();
       tablet.page.keyboard().press("z");
-      assertThat(tablet.page.locator("main").getByText("3 of 65")).isVisible();
-      assertThat(phone.page.locator("main").getByText("3 of 65")).isVisible();
+      assertThat(tablet.page.locator("main").getByText("3 of 74")).isVisible();
+      assertThat(phone.page.locator("main").getByText("3 of 74")).isVisible();
     }
   }
 

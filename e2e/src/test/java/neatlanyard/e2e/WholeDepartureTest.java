@@ -59,11 +59,13 @@ public class WholeDepartureTest {
     wren.stage("Safe, then power");
     wren.pressUntil("Space", "Battery", 13);
     assertThat(wren.page.getByPlaceholder("22 V to 30 V")).isVisible();
-    wren.key("Space");
-    wren.page.keyboard().type("12");
-    wren.key("Enter");
-    assertThat(wren.page.getByText("12 V is under the least, 22 V.")).isVisible();
-    wren.key("x");
+    wren.enter("12");
+    assertThat(wren.page.getByText("12 V is under the least, 22 V.").first()).isVisible();
+    assertThat(wren.tag("Find without a decision")).isVisible();
+    wren.page.locator("main li").getByText("Battery", new Locator.GetByTextOptions().setExact(true)).click();
+    assertThat(wren.page.getByText("Out of limits")).isVisible();
+    wren.enter("25.4");
+    assertThat(wren.tag("Find without a decision")).not().isVisible();
     wren.pressUntil("Space", "All 20 answered", 20);
     assertThat(wren.tag("APU running, packs off")).isVisible();
     assertThat(wren.tag("Hydraulic pumps on for the leak check")).isVisible();
@@ -79,18 +81,19 @@ public class WholeDepartureTest {
     assertThat(wren.heading("Static ports, left")).isVisible();
     wren.key("Space");
     assertThat(ida.tag("5 of 6 covers and plugs still on")).isVisible();
-    wren.pressUntil("Space", "Wipers and windscreens", 12);
+    wren.pressUntil("Space", "Taxi light", 12);
     wren.key("f");
-    wren.page.keyboard().type("Left wiper blade torn");
-    wren.key("Control+Enter");
+    wren.page.keyboard().type("Taxi light out");
+    wren.page.getByText("33-3 Taxi light").click();
+    wren.button("Raise the find").click();
     assertThat(ida.tag("Find without a decision")).isVisible();
-    assertThat(wren.heading("Static ports, right")).isVisible();
+    assertThat(wren.heading("Wipers and windscreens")).isVisible();
     wren.picture("walkaround-day");
     readable(wren);
     wren.page.setViewportSize(390, 844);
     wren.picture("walkaround-phone");
     wren.page.setViewportSize(1280, 800);
-    wren.pressUntil("Shift+Space", "All 65 answered", 30);
+    wren.pressUntil("Shift+Space", "All 74 answered", 30);
     assertThat(ida.tag("covers and plugs still on")).not().isVisible();
     assertThat(ida.tag("gear pins still in")).not().isVisible();
     assertThat(ida.tag("Baggage door open for loading")).isVisible();
@@ -116,6 +119,7 @@ public class WholeDepartureTest {
   }
 
   private static void start(Crew wren, Crew ida) {
+    assertThat(ida.page.getByText("Before the doors close, look again:")).isVisible();
     Crew.together(wren, ida, "Figures", "");
     Crew.together(wren, ida, "Briefing", "");
     Crew.together(wren, ida, "Start", "");
@@ -127,10 +131,13 @@ public class WholeDepartureTest {
     wren.tag("Find without a decision").click();
     assertThat(wren.page.getByText("The commander decides on it.")).isVisible();
     ida.tag("Find without a decision").click();
-    assertThat(ida.heading("Left wiper blade torn")).isVisible();
+    assertThat(ida.heading("Taxi light out")).isVisible();
+    assertThat(ida.page.getByText("The list says: fly with an entry")).isVisible();
+    assertThat(ida.page.getByText("1 installed, 0 must work; 1 out leaves 0.")).isVisible();
+    assertThat(ida.button("Nothing to enter")).isDisabled();
     ida.picture("find-night");
     ida.key("w");
-    ida.page.keyboard().type("Entered; dry runway at Vesk, new blade on return");
+    ida.page.keyboard().type("Entered; landing lights for taxi");
     ida.key("Control+Enter");
     assertThat(ida.heading("Every find has its decision")).isVisible();
     assertThat(wren.tag("Find without a decision")).not().isVisible();
@@ -193,7 +200,7 @@ public class WholeDepartureTest {
     download.saveAs(record);
     assertThat(verify(record)).as("a record as downloaded").isZero();
     String text = Files.readString(record);
-    Files.writeString(record, text.replace("Left wiper blade torn", "Left wiper blade fine"));
+    Files.writeString(record, text.replace("Taxi light out", "Taxi light fine"));
     assertThat(verify(record)).as("a record with one word changed").isOne();
   }
 

@@ -26,6 +26,7 @@ import neatlanyard.core.sop.Owner;
 import neatlanyard.core.sop.Place;
 import neatlanyard.core.sop.Policy;
 import neatlanyard.core.sop.Procedure;
+import neatlanyard.core.sop.StepId;
 import neatlanyard.core.walkaround.WalkTime;
 import neatlanyard.core.weather.Phenomenon;
 import neatlanyard.core.weather.Sun;
@@ -38,10 +39,12 @@ import neatlanyard.server.departure.DepartureViews.CrewView;
 import neatlanyard.server.departure.DepartureViews.DayView;
 import neatlanyard.server.departure.DepartureViews.DepartureLine;
 import neatlanyard.server.departure.DepartureViews.DepartureView;
+import neatlanyard.server.departure.DepartureViews.EntryLineView;
 import neatlanyard.server.departure.DepartureViews.Header;
 import neatlanyard.server.departure.DepartureViews.PlaceName;
 import neatlanyard.server.departure.DepartureViews.SchoolView;
 import neatlanyard.server.departure.DepartureViews.WalkView;
+import neatlanyard.server.dispatch.TechDesk;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.sop.CardViews;
@@ -57,12 +60,14 @@ class DepartureViewer {
   private final FleetDesk fleet;
   private final Reports reports;
   private final ProgressViewer progress;
+  private final TechDesk tech;
   private final InstantSource clock;
 
-  DepartureViewer(FleetDesk fleet, Reports reports, ProgressViewer progress, InstantSource clock) {
+  DepartureViewer(FleetDesk fleet, Reports reports, ProgressViewer progress, TechDesk tech, InstantSource clock) {
     this.fleet = fleet;
     this.reports = reports;
     this.progress = progress;
+    this.tech = tech;
     this.clock = clock;
   }
 
@@ -130,7 +135,9 @@ class DepartureViewer {
         CardViews.leftOut(card),
         CardViews.places(d.pack()),
         CardViews.planform(d.pack().planform()),
-        walk(card, walks));
+        walk(card, walks),
+        tech.list(d.opened().tail().type()).entries().stream().map(e -> new EntryLineView(
+            e.id().value(), e.title(), e.installed() - e.required(), e.steps().stream().map(StepId::value).toList())).toList());
   }
 
   private static WalkView walk(Card card, List<Duration> walks) {

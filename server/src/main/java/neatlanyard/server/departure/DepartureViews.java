@@ -49,7 +49,11 @@ public final class DepartureViews {
 
   /** @param key changes when the card is cut again @param controlCheckWhen when the flight control check is made today */
   public record CardView(
-      long key, DayView day, String controlCheckWhen, List<PartView> parts, List<LeftOutView> leftOut, List<PlaceView> places, PlanformView planform, WalkView walk) {}
+      long key, DayView day, String controlCheckWhen, List<PartView> parts, List<LeftOutView> leftOut, List<PlaceView> places, PlanformView planform, WalkView walk,
+      List<EntryLineView> entries) {}
+
+  /** An entry of the dispatch list, for naming it at a find. @param most how many may be out @param steps where it is found */
+  public record EntryLineView(String id, String title, int most, List<String> steps) {}
 
   /** @param minutes the estimate @param from what it rests on */
   public record WalkView(double metres, double minutes, String from) {}
@@ -105,10 +109,11 @@ public final class DepartureViews {
    * @param steps the steps that close it
    * @param closes in words, what closes it
    * @param late whether that stage is over
+   * @param outside whether it is looked at outside, so that it must be before the doors close
    */
   public record TagView(
       String key, String title, String detail, String by, Optional<Instant> since, String stage, String due, String go,
-      List<String> steps, String closes, boolean mayStay, boolean late) {}
+      List<String> steps, String closes, boolean mayStay, boolean late, boolean outside) {}
 
   public record SeatView(String seat, String name, String id, boolean taken, String doing, int done, int all) {}
 

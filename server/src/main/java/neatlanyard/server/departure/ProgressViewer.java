@@ -30,6 +30,7 @@ import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.sop.Procedure;
 import neatlanyard.core.sop.Stage;
 import neatlanyard.core.sop.StepId;
+import neatlanyard.core.sop.TagKind;
 import neatlanyard.formats.text.Doc;
 import neatlanyard.server.controls.JudgementWords;
 import neatlanyard.server.departure.DepartureViews.BeadView;
@@ -179,7 +180,15 @@ class ProgressViewer {
         t.sinceNumber() == 0 ? Optional.empty() : Optional.of(t.since()),
         Doc.written(t.kind().due()), t.kind().due().title(), go(t, closers),
         t.closedBy().stream().map(StepId::value).toList(), closes(t, closers), t.kind().mayStay(),
-        current.compareTo(t.kind().due()) > 0);
+        current.compareTo(t.kind().due()) > 0, outside(d, t, closers));
+  }
+
+  /** Opened on the walk, or put aside there. */
+  private static boolean outside(Departure d, Tag t, List<Item> closers) {
+    return t.kind().hangsOn() == TagKind.Trigger.STEP
+        ? parts(d).filter(p -> p.procedure().kind() == Procedure.Kind.WALKAROUND).flatMap(p -> p.items().stream())
+            .anyMatch(i -> i.step().opens().stream().anyMatch(h -> h.tag().equals(t.kind().id())))
+        : closers.stream().anyMatch(i -> i.procedure().kind() == Procedure.Kind.WALKAROUND);
   }
 
   /** The screen on which it is closed: the stage of a step that does, or the finds, which the commander decides. */

@@ -21,8 +21,8 @@ import neatlanyard.formats.dispatch.TechLogCsv;
 import neatlanyard.server.dispatch.TechViews.ActForm;
 import neatlanyard.server.dispatch.TechViews.BroughtInView;
 import neatlanyard.server.dispatch.TechViews.DefectView;
-import neatlanyard.server.dispatch.TechViews.EntryView;
-import neatlanyard.server.dispatch.TechViews.LineView;
+import neatlanyard.server.dispatch.TechViews.ListEntryView;
+import neatlanyard.server.dispatch.TechViews.HappenedView;
 import neatlanyard.server.dispatch.TechViews.TailLine;
 import neatlanyard.server.dispatch.TechViews.TechLogView;
 import neatlanyard.server.dispatch.TechViews.TermsView;
@@ -71,7 +71,7 @@ class TechLogController {
         all.stream().filter(d -> !d.cleared() && d.deferred().isEmpty()).map(d -> view(d, list)).toList(),
         all.stream().filter(d -> d.deferred().isPresent()).map(d -> view(d, list)).toList(),
         all.reversed().stream().filter(Defect::cleared).map(d -> view(d, list)).toList(),
-        list.entries().stream().map(e -> new EntryView(
+        list.entries().stream().map(e -> new ListEntryView(
             e.id().value(), e.title(), e.category().name(), e.days() > 0 ? e.days() : e.category().days(), e.installed() - e.required())).toList());
   }
 
@@ -88,7 +88,7 @@ class TechLogController {
     });
     return new DefectView(
         d.id().toString(), d.raised().what(), d.raised().place().map(PlaceId::value).orElse(""), d.first().name(), d.first().at(), terms,
-        d.lines().stream().map(l -> new LineView(l.at(), l.name(), words(l))).toList());
+        d.lines().stream().map(l -> new HappenedView(l.at(), l.name(), words(l))).toList());
   }
 
   static String words(TechEntry line) {

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 
 /** What the interface is told of technical logs. */
-final class TechViews {
+public final class TechViews {
   private TechViews() {}
 
   /** One line of the list of tails. @param runOut how many deferrals have run out @param next the last day that comes first */
@@ -15,20 +15,20 @@ final class TechViews {
   /** @param entries of the list in force, for deferring @param list its title and revision */
   public record TechLogView(
       String tail, String type, String list, boolean yours, List<DefectView> open, List<DefectView> deferred, List<DefectView> cleared,
-      List<EntryView> entries) {}
+      List<ListEntryView> entries) {}
 
   /** @param daysLeft whole days left today; negative once it has run out */
   public record DefectView(
-      String id, String what, String place, String raisedBy, Instant raisedAt, Optional<TermsView> terms, List<LineView> lines) {}
+      String id, String what, String place, String raisedBy, Instant raisedAt, Optional<TermsView> terms, List<HappenedView> lines) {}
 
   public record TermsView(
       String entry, String title, String category, int count, LocalDate lastDay, long daysLeft, boolean mayBeExtended, LocalDate latest,
       String operating, String placard) {}
 
-  public record LineView(Instant at, String by, String words) {}
+  public record HappenedView(Instant at, String by, String words) {}
 
   /** @param latest the last day a defect raised then may wait under it, by defect @param most how many may be out */
-  public record EntryView(String id, String title, String category, int days, int most) {}
+  public record ListEntryView(String id, String title, String category, int days, int most) {}
 
   /** @param kind raised, deferred, extended or cleared */
   public record ActForm(

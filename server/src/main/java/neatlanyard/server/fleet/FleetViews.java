@@ -8,8 +8,8 @@ import java.util.Optional;
 public final class FleetViews {
   private FleetViews() {}
 
-  /** The installation. @param signIns the demo's, empty outside demo mode */
-  public record About(String operator, boolean demo, Instant now, List<DemoSignIn> signIns) {}
+  /** The installation. @param shifted whether another hour than the real one is shown @param signIns the demo's, empty outside demo mode */
+  public record About(String operator, boolean demo, Instant now, boolean shifted, List<DemoSignIn> signIns) {}
 
   public record DemoSignIn(String who, String name, String role, String password) {}
 

@@ -10,6 +10,7 @@ import neatlanyard.server.fleet.FleetViews.About;
 import neatlanyard.server.fleet.FleetViews.Me;
 import neatlanyard.server.fleet.FleetViews.NewPassword;
 import neatlanyard.server.fleet.FleetViews.SignIn;
+import neatlanyard.server.Settings;
 import neatlanyard.server.problem.Problem;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.AuthenticationManager;
@@ -32,6 +33,7 @@ import org.springframework.web.bind.annotation.RestController;
 /** Signing in and out. */
 @RestController
 class SessionController {
+  private final Settings settings;
   private final AuthenticationManager authentication;
   private final SecurityContextRepository contexts;
   private final TokenBasedRememberMeServices remember;
@@ -42,7 +44,8 @@ class SessionController {
 
   SessionController(
       AuthenticationManager authentication, SecurityContextRepository contexts, TokenBasedRememberMeServices remember,
-      SignIns signIns, FleetDesk fleet, DemoSignIns demo, InstantSource clock) {
+      SignIns signIns, FleetDesk fleet, DemoSignIns demo, InstantSource clock, Settings settings) {
+    this.settings = settings;
     this.authentication = authentication;
     this.contexts = contexts;
     this.remember = remember;
@@ -54,7 +57,7 @@ class SessionController {
 
   @GetMapping("/api/about")
   About about() {
-    return new About(fleet.fleet().operator(), demo.on(), clock.instant(), demo.shown());
+    return new About(fleet.fleet().operator(), demo.on(), clock.instant(), settings.beginAt().isPresent(), demo.shown());
   }
 
   @GetMapping("/api/session")

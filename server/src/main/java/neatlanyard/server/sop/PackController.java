@@ -77,7 +77,7 @@ class PackController {
 
   @GetMapping("/api/packs/editor")
   EditorView editor() {
-    return PackViewer.editor();
+    return PackViewer.editor(fleet.fleet().airfields());
   }
 
   /** Says what is wrong with a pack and keeps nothing of it. Work for the server, so for those whose work it is. */

@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.function.Function;
 import java.util.stream.Stream;
+import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.proof.Finding;
 import neatlanyard.core.sop.Change;
@@ -89,7 +90,8 @@ class PackViewer {
         p.planform(), p.places(), p.points(), p.tags(), p.procedures(), p.flightControls(), p.waivers());
   }
 
-  static EditorView editor() {
+  /** @param airfields the fleet's, for days to look at */
+  static EditorView editor(List<Airfield> airfields) {
     return new EditorView(
         choices(Arrays.stream(Stage.values()).filter(s -> s != Stage.DAY && s != Stage.TIE_OFF), Stage::title),
         choices(Stream.of(Procedure.Kind.values()), k -> Doc.written(k).replace('-', ' ')),
@@ -98,7 +100,8 @@ class PackViewer {
         choices(Stream.of(Sky.values()), Sky::words),
         choices(Stream.of(Unit.values()), u -> u.symbol().isEmpty() ? "number" : u.symbol()),
         Stream.of(Matter.values())
-            .map(m -> new MatterView(Doc.written(m), m.words(), choices(m.schools().stream(), s -> s.words()))).toList());
+            .map(m -> new MatterView(Doc.written(m), m.words(), choices(m.schools().stream(), s -> s.words()))).toList(),
+        airfields.stream().map(a -> a.id().value()).toList());
   }
 
   private static <E extends Enum<E>> List<ChoiceView> choices(Stream<E> of, Function<E, String> words) {

@@ -6,6 +6,7 @@ import neatlanyard.core.fleet.FlightId;
 import neatlanyard.core.fleet.Flights;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.walkaround.PhotoViews.ReceivedView;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -28,9 +29,6 @@ class PhotoController {
     this.desk = desk;
     this.flights = flights;
   }
-
-  /** @param received bytes that are here; go on from there @param whole whether the photo is complete and kept */
-  public record ReceivedView(int received, boolean whole) {}
 
   @GetMapping("/api/photos/{id}/received")
   ReceivedView received(@PathVariable UUID id) {

@@ -10,10 +10,12 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import neatlanyard.server.controls.ControlViews;
 import neatlanyard.server.departure.DepartureViews;
+import neatlanyard.server.dispatch.TechViews;
 import neatlanyard.server.fleet.FleetViews;
 import neatlanyard.server.record.RecordViews;
 import neatlanyard.server.sop.CardViews;
 import neatlanyard.server.sop.SopViews;
+import neatlanyard.server.walkaround.PhotoViews;
 import neatlanyard.server.weather.WeatherViews;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.context.annotation.Bean;
@@ -23,7 +25,7 @@ import org.springframework.context.annotation.Configuration;
 @Configuration
 class ApiDescription {
   private static final List<Class<?>> VIEWS = List.of(
-      CardViews.class, ControlViews.class, DepartureViews.class, FleetViews.class, RecordViews.class, SopViews.class, WeatherViews.class);
+      CardViews.class, ControlViews.class, DepartureViews.class, FleetViews.class, RecordViews.class, SopViews.class, TechViews.class, PhotoViews.class, WeatherViews.class);
 
   @Bean
   OpenApiCustomizer requiredFields() {

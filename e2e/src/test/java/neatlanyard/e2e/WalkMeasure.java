@@ -1,0 +1,77 @@
+package neatlanyard.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.CDPSession;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.ColorScheme;
+import com.google.gson.JsonObject;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import org.testng.annotations.Test;
+
+/**
+ * Not a test: how long a tap takes until it is painted, over a whole walk without a network on a slowed phone. Run by
+ * name ({@code -Dtest=WalkMeasure}); see docs/performance.md.
+ */
+public class WalkMeasure {
+  private static final int SLOWER = 4;
+
+  /** The browser's own event timing: from the input to the next paint, in steps of 8 ms. */
+  private static final String WATCH = """
+      window.taps = [];
+      new PerformanceObserver((list) => list.getEntries().filter((e) => e.name === 'click').forEach((e) => window.taps.push(e.duration)))
+        .observe({ type: 'event', durationThreshold: 16, buffered: true })""";
+
+  @Test
+  public void measure() throws Exception {
+    try (Application app = Application.demo(); Playwright playwright = Playwright.create(); Browser browser = Crew.browser(playwright)) {
+      Crew ida = Crew.in(browser, app, "Ida Marsk", ColorScheme.LIGHT).takeSeat("left").cutCard();
+      Crew wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.LIGHT).takeSeat("right");
+      ida.page.getByText("De-iced for this flight").click();
+      ida.page.getByText("Maintenance since the last flight").click();
+      ida.page.getByText("Washed since the last flight").click();
+      ida.page.getByText("Long stop before this flight").click();
+      ida.page.getByText("Fuelling").click();
+      ida.button("Cut the card again").click();
+      for (String step : List.of("pu-pumps-off", "pu-brake")) {
+        wren.send("today-14", Crew.eventId(), "d-test", "step-done", Map.of("step", step));
+      }
+      wren.page.setViewportSize(390, 844);
+      wren.page.navigate(app.url() + "/departures/today-14?stage=walkaround");
+      assertThat(wren.heading("Red covers and plugs")).isVisible();
+      CDPSession devtools = wren.page.context().newCDPSession(wren.page);
+      JsonObject rate = new JsonObject();
+      rate.addProperty("rate", SLOWER);
+      devtools.send("Emulation.setCPUThrottlingRate", rate);
+      wren.page.evaluate(WATCH);
+      wren.page.context().setOffline(true);
+      int taps = 0;
+      String h1 = wren.page.locator("main h1").textContent();
+      while (!h1.contains("answered") && taps < 200) {
+        String before = h1;
+        if (wren.page.locator("main input[aria-label^='Value, ']").count() > 0 && wren.button("Enter the value").isVisible()) {
+          wren.page.locator("main input[aria-label^='Value, ']").fill("80");
+        }
+        wren.page.locator("main button[data-main]").first().click();
+        wren.page.waitForCondition(() -> !wren.page.locator("main h1").textContent().equals(before));
+        h1 = wren.page.locator("main h1").textContent();
+        taps++;
+      }
+      List<Double> durations = new ArrayList<>();
+      for (Object o : (List<?>) wren.page.evaluate("() => new Promise((done) => requestIdleCallback(() => done(window.taps)))")) {
+        durations.add(((Number) o).doubleValue());
+      }
+      Collections.sort(durations);
+      System.out.printf("%d taps without a network, processor slowed %d times; over 16 ms: %d, median %.0f, 95th percentile %.0f, longest %.0f ms%n",
+          taps, SLOWER, durations.size(), at(durations, 0.5), at(durations, 0.95), at(durations, 1));
+    }
+  }
+
+  private static double at(List<Double> sorted, double share) {
+    return sorted.isEmpty() ? 0 : sorted.get((int) Math.min(sorted.size() - 1, Math.floor(share * sorted.size())));
+  }
+}

@@ -1,0 +1,272 @@
+package neatlanyard.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.regex.Pattern;
+import java.util.stream.IntStream;
+import javax.imageio.ImageIO;
+import org.testng.annotations.AfterMethod;
+import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.Test;
+
+/** On the ramp with a phone: without a network, with photos, over a bad link; and back at maintenance control. */
+@SuppressWarnings("NullAway.Init") // The set-up fills the fields.
+public class WalkaroundTest {
+  private static final Pattern STEPS = Pattern.compile("\"words\":\"([^:\"]+): ");
+  private static final Pattern PHOTO = Pattern.compile("\"photos\":\\[([^]]+)]");
+  private static final double PATIENCE_MS = 40_000;
+
+  private Application app;
+  private Playwright playwright;
+  private Browser browser;
+  private Crew wren;
+  private Crew ida;
+
+  @BeforeMethod
+  void begin() {
+    app = Application.demo();
+    playwright = Playwright.create();
+    browser = Crew.browser(playwright);
+    wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.DARK).takeSeat("right").cutCard();
+    ida = Crew.in(browser, app, "Ida Marsk", ColorScheme.LIGHT).takeSeat("left");
+    for (String step : List.of("pu-pumps-off", "pu-brake")) {
+      wren.send("today-14", Crew.eventId(), "d-test", "step-done", Map.of("step", step));
+    }
+    wren.page.setViewportSize(390, 844);
+    wren.page.navigate(app.url() + "/departures/today-14?stage=walkaround");
+    assertThat(wren.heading("Red covers and plugs")).isVisible();
+  }
+
+  @AfterMethod(alwaysRun = true)
+  void end() throws InterruptedException {
+    playwright.close();
+    app.close();
+  }
+
+  /** Walks on by whole stations, entering what has to be read, until a step is at hand. */
+  private void walkTo(String heading) {
+    Locator h1 = wren.page.locator("main h1");
+    for (int i = 0; i < 60 && !h1.textContent().contains(heading); i++) {
+      wren.press("Shift+Space");
+    }
+    assertThat(h1).containsText(heading);
+  }
+
+  private static Path picture(int seed) throws IOException {
+    BufferedImage image = new BufferedImage(480, 360, BufferedImage.TYPE_INT_RGB);
+    Random random = new Random(seed);
+    for (int i = 0; i < 60_000; i++) {
+      image.setRGB(random.nextInt(480), random.nextInt(360), random.nextInt());
+    }
+    Path file = Files.createTempFile("photo", ".png");
+    ImageIO.write(image, "png", file.toFile());
+    return file;
+  }
+
+  private void raise(String note, Path... photos) {
+    wren.button("Find").click();
+    wren.page.getByLabel("What is not as it should be?").fill(note);
+    if (photos.length > 0) {
+      wren.page.getByLabel("Photo", new Page.GetByLabelOptions().setExact(true)).setInputFiles(photos);
+      assertThat(wren.page.locator("form img")).hasCount(photos.length, new com.microsoft.playwright.assertions.LocatorAssertions.HasCountOptions().setTimeout(PATIENCE_MS));
+    }
+    wren.button("Raise the find").click();
+    assertThat(wren.page.getByLabel("What is not as it should be?")).not().isVisible();
+  }
+
+  private String log() {
+    return ida.get("/api/departures/today-14/log");
+  }
+
+  /** What was said of the walk's steps, in the order of the log; what the server writes of the technical log is not. */
+  private List<String> said() {
+    return STEPS.matcher(log()).results().map(r -> r.group(1)).filter(s -> !s.startsWith("Technical log") && !s.startsWith("Card cut")).toList();
+  }
+
+  private List<String> photos() {
+    return PHOTO.matcher(ida.get("/api/departures/today-14")).results().flatMap(r -> Pattern.compile("[0-9a-f-]{36}").matcher(r.group(1)).results())
+        .map(r -> r.group()).distinct().toList();
+  }
+
+  private void arrived(int all) {
+    ida.page.waitForCondition(() -> photos().size() == all && photos().stream().allMatch(p -> ida.page.request().get(app.url() + "/api/photos/" + p).status() == 200),
+        new Page.WaitForConditionOptions().setTimeout(2 * PATIENCE_MS));
+  }
+
+  @Test
+  public void a_walk_without_a_network_survives_a_reload_and_arrives_once_and_in_order() throws Exception {
+    wren.page.waitForFunction("() => navigator.serviceWorker.controller !== null || navigator.serviceWorker.ready.then(() => true)");
+    wren.page.reload();
+    wren.page.waitForFunction("() => navigator.serviceWorker.controller !== null");
+    assertThat(wren.heading("Red covers and plugs")).isVisible();
+    walkTo("Static ports, left");
+    wren.page.context().setOffline(true);
+    walkTo("Right engine inlet");
+    wren.key("Space");
+    assertThat(wren.heading("Right propeller")).isVisible();
+    raise("Nick in one blade", picture(1));
+    wren.page.reload();
+    assertThat(wren.page.getByText("Not connected")).isVisible();
+    assertThat(wren.heading("De-ice mats, right propeller")).isVisible();
+    wren.picture("walkaround-offline-phone");
+    walkTo("Boots, right wing");
+    // Meanwhile the other seat sees something at a step that was answered out there.
+    ida.send("today-14", Crew.eventId(), "d-ida", "find-raised", Map.of("find", Crew.eventId().toString(), "step", "wa-static-r", "note", "Tape seen from the window"));
+    wren.page.context().setOffline(false);
+    assertThat(wren.page.getByText("Not connected")).not().isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions().setTimeout(PATIENCE_MS));
+    assertThat(ida.tag("Two answers to one step")).isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions().setTimeout(PATIENCE_MS));
+    arrived(1);
+    assertThat(said()).doesNotHaveDuplicates().containsSubsequence(
+        "Red covers and plugs", "Static ports, left", "Nose gear", "Right engine inlet", "Find at Right propeller", "Right cowl latches");
+    assertThat(wren.page.locator("summary").first()).isVisible();
+  }
+
+  @Test
+  public void a_server_killed_in_the_middle_of_it_gets_the_rest_once() throws Exception {
+    walkTo("Static ports, left");
+    wren.page.context().setOffline(true);
+    walkTo("Boots, right wing");
+    AtomicInteger sent = new AtomicInteger();
+    wren.page.route("**/events", route -> {
+      if (sent.incrementAndGet() == 8) {
+        try {
+          app.kill();
+        } catch (InterruptedException e) {
+          throw new AssertionError(e);
+        }
+      }
+      route.resume();
+    });
+    wren.page.context().setOffline(false);
+    wren.page.waitForCondition(() -> sent.get() >= 8, new Page.WaitForConditionOptions().setTimeout(PATIENCE_MS));
+    app.startAgain();
+    assertThat(wren.page.getByText("Not connected")).not().isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions().setTimeout(PATIENCE_MS));
+    wren.page.waitForCondition(() -> said().contains("Right exhaust"), new Page.WaitForConditionOptions().setTimeout(PATIENCE_MS));
+    assertThat(said()).doesNotHaveDuplicates().contains("Static ports, left", "Nose gear pin", "Right engine inlet");
+  }
+
+  @Test
+  public void thirty_photos_arrive_whole_over_a_link_that_drops() throws Exception {
+    AtomicInteger tries = new AtomicInteger();
+    wren.page.route("**/photos/**", route -> {
+      if (tries.incrementAndGet() % 3 == 0) {
+        route.abort();
+      } else {
+        route.resume();
+      }
+    });
+    for (int find = 0; find < 3; find++) {
+      int from = find * 10;
+      Path[] ten = IntStream.range(from, from + 10).mapToObj(i -> {
+        try {
+          return picture(i);
+        } catch (IOException e) {
+          throw new AssertionError(e);
+        }
+      }).toArray(Path[]::new);
+      raise("Find %d".formatted(find), ten);
+    }
+    arrived(30);
+    for (String photo : photos()) {
+      BufferedImage image = ImageIO.read(new java.io.ByteArrayInputStream(ida.page.request().get(app.url() + "/api/photos/" + photo).body()));
+      assertThat(image.getWidth()).isEqualTo(480);
+      assertThat(image.getHeight()).isEqualTo(360);
+    }
+    assertThat(wren.page.getByText("Sending")).not().isVisible();
+  }
+
+  @Test
+  public void bad_input_is_answered_clearly_and_nothing_is_lost() throws Exception {
+    Path words = Files.writeString(Files.createTempFile("photo", ".jpg"), "no picture");
+    wren.button("Find").click();
+    wren.page.getByLabel("What is not as it should be?").fill("Streamer missing");
+    wren.page.getByLabel("Photo", new Page.GetByLabelOptions().setExact(true)).setInputFiles(words);
+    assertThat(wren.page.getByText("is not a picture this device can read")).isVisible();
+    assertThat(wren.page.getByLabel("What is not as it should be?")).hasValue("Streamer missing");
+    wren.button("Raise the find").click();
+    walkTo("Wear pins, right brakes");
+    wren.enter("1000000000");
+    assertThat(wren.page.getByText("is not a value anybody reads")).isVisible();
+    wren.button("Read").click();
+    wren.enter("four");
+    assertThat(wren.page.getByText("\"four\" is not a number.")).isVisible();
+    wren.enter("4,2");
+    assertThat(wren.page.getByText("4.2 mm stands out")).isVisible();
+    assertThat(wren.page.getByText("landings left")).isVisible();
+    wren.picture("reading-phone");
+  }
+
+  @Test
+  public void what_is_put_aside_is_called_for_before_the_doors_close() {
+    walkTo("Baggage door");
+    wren.key("a");
+    wren.page.keyboard().type("loaders in the way");
+    wren.key("Control+Enter");
+    assertThat(ida.tag("Look again")).isVisible();
+    wren.page.setViewportSize(1280, 800);
+    wren.tag("Look again").click();
+    assertThat(wren.heading("Baggage door")).isVisible();
+    wren.key("Space");
+    assertThat(ida.tag("Look again")).not().isVisible();
+    assertThat(ida.tag("Baggage door open for loading")).isVisible();
+  }
+
+  @Test
+  public void a_find_goes_to_maintenance_control_and_comes_back_cleared() {
+    walkTo("Right main gear");
+    raise("Leak at the brake line");
+    ida.tag("Find without a decision").click();
+    assertThat(ida.page.getByText("The list says: maintenance first")).isVisible();
+    assertThat(ida.button("Fly with an entry")).isDisabled();
+    ida.picture("case-day");
+    ida.key("e");
+    ida.page.keyboard().type("Union is wet");
+    ida.key("Control+Enter");
+    assertThat(ida.tag("Not fit to go")).isVisible();
+    Crew varga = Crew.at(browser, app, ColorScheme.LIGHT);
+    varga.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Lio Varga")).click();
+    varga.page.getByText("Technical logs").click();
+    varga.page.getByText("TL-DVA").click();
+    assertThat(varga.page.getByText("Leak at the brake line").first()).isVisible();
+    varga.picture("technical-log-day");
+    varga.button("Clear").click();
+    varga.page.getByLabel("What was done?").fill("Union tightened, no leak at 3 000 psi");
+    varga.button("Clear it").click();
+    assertThat(varga.page.getByText("Nothing is open.")).isVisible();
+    assertThat(ida.tag("Not fit to go")).not().isVisible();
+  }
+
+  /** The device's clock is an hour ahead: it is told so, and what it records carries the server's time. */
+  @Test
+  public void a_device_with_a_wrong_clock_is_told_and_records_the_right_time() {
+    try (Application now = Application.demoNow()) {
+      Crew late = Crew.at(browser, now, ColorScheme.LIGHT);
+      late.page.context().addInitScript("const real = Date.now.bind(Date); Date.now = () => real() + 3600000;");
+      late.page.reload();
+      late.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Wren Adeyo")).click();
+      assertThat(late.page.getByText("Ternholm – Vesk")).isVisible();
+      late.takeSeat("right");
+      assertThat(late.page.getByText("Device clock wrong")).isVisible();
+      String log = late.get("/api/departures/today-14/log");
+      assertThat(log).contains("Took the right seat");
+      assertThat(late.page.locator("header").getByText("to go")).isVisible();
+    } catch (InterruptedException e) {
+      throw new AssertionError(e);
+    }
+  }
+}

@@ -1,0 +1,45 @@
+import type { QueryClient } from '@tanstack/react-query'
+import { clear, createStore, entries, set } from 'idb-keyval'
+
+/** What a device without a network still shows: who is signed in, the list, and each departure that was opened on it. */
+const KEPT = ['me', 'departures', 'departure']
+const AT_MOST_EVERY_MS = 300
+
+interface Kept {
+  data: unknown
+  at: number
+}
+
+const store = (() => {
+  try {
+    return createStore('neat-lanyard', 'kept')
+  } catch {
+    return undefined
+  }
+})()
+
+/** Fills the client with what was kept, then keeps what it learns. Without a place to keep it, it does nothing. */
+export const keepQueries = async (client: QueryClient): Promise<void> => {
+  if (!store) return
+  try {
+    for (const [key, kept] of await entries<string, Kept>(store)) client.setQueryData(JSON.parse(key) as unknown[], kept.data, { updatedAt: kept.at })
+  } catch {
+    return
+  }
+  const fresh = new Map<string, Kept>()
+  let timer: ReturnType<typeof setTimeout> | undefined
+  client.getQueryCache().subscribe((e) => {
+    if (e.type !== 'updated' || e.action.type !== 'success' || !KEPT.includes(String(e.query.queryKey[0]))) return
+    fresh.set(JSON.stringify(e.query.queryKey), { data: e.query.state.data, at: e.query.state.dataUpdatedAt })
+    timer ??= setTimeout(() => {
+      timer = undefined
+      for (const [key, kept] of fresh) void set(key, kept, store).catch(() => undefined)
+      fresh.clear()
+    }, AT_MOST_EVERY_MS)
+  })
+}
+
+/** Forgets all of it, for the next person on a shared tablet. */
+export const forgetKept = async (): Promise<void> => {
+  if (store) await clear(store).catch(() => undefined)
+}

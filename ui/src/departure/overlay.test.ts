@@ -1,0 +1,31 @@
+import { describe, expect, it } from 'vitest'
+import type { DepartureView, ItemView } from '../api.gen'
+import type { Outgoing } from './outbox'
+import { withUnsent } from './overlay'
+
+const item = (id: string, seats: string[], any = false) => ({ id, seats, any }) as ItemView
+const view = {
+  card: { parts: [{ items: [item('a', ['right']), item('b', ['left', 'right']), item('c', ['left', 'right'], true)] }] },
+  progress: { number: 7, steps: { b: { status: 'part', settled: false, disagreed: false, marks: [{ outcome: 'done', by: 'Marsk', seat: 'left', at: '', words: '' }] } } },
+} as unknown as DepartureView
+const event = (kind: string, body: Record<string, unknown>): Outgoing => ({ id: kind + JSON.stringify(body), deviceAt: '2027-01-14T07:30:00Z', device: 'd', kind, body, label: '' })
+const WREN = { name: 'Adeyo', seat: 'right' }
+const steps = (...waiting: Outgoing[]) => withUnsent(view, waiting, [], WREN).steps
+
+describe('what is kept here and not yet sent', () => {
+  it('counts as said, in order, and can be taken back', () => {
+    expect(steps(event('step-done', { step: 'a' })).a).toMatchObject({ status: 'sending', settled: true })
+    expect(steps(event('step-done', { step: 'a' }), event('step-undone', { step: 'a' })).a).toMatchObject({ status: 'open', settled: false })
+    expect(steps(event('step-later', { step: 'a', reason: 'loaders' })).a).toMatchObject({ status: 'later', settled: false })
+    expect(steps(event('step-later', { step: 'a', reason: 'loaders' }), event('measured', { step: 'a', value: 4.2 })).a?.marks).toHaveLength(1)
+  })
+  it('keeps what the other seat said, and is whole only when both have', () => {
+    expect(steps(event('step-done', { step: 'b' })).b).toMatchObject({ settled: true, marks: [{ by: 'Marsk' }, { by: 'Adeyo' }] })
+    expect(steps(event('step-done', { step: 'c' })).c?.settled).toBe(true)
+  })
+  it('passes over what the server tells of already, and steps that are not on the card', () => {
+    const taken = [{ kind: 'step-done', body: { step: 'a' }, number: 7 }]
+    expect(withUnsent(view, [], taken, WREN).steps.a).toBeUndefined()
+    expect(steps(event('step-done', { step: 'gone' })).gone).toBeUndefined()
+  })
+})

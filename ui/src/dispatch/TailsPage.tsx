@@ -1,0 +1,66 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { Link } from '@tanstack/react-router'
+import type { BroughtInView, Me, TailLine } from '../api.gen'
+import { ask, type Problem } from '../app/api'
+import { ProblemNotice } from '../app/Notice'
+import { TopBar } from '../app/TopBar'
+import classes from './TechLog.module.css'
+
+const KINDS = [
+  { path: '/api/tech-log', words: 'Lines of technical logs (CSV)' },
+  { path: '/api/readings', words: 'Earlier readings (CSV)' },
+  { path: '/api/dispatch-lists', words: 'A dispatch list (YAML)' },
+]
+
+const waits = (t: TailLine): string =>
+  [
+    t.open > 0 && `${t.open} open`,
+    `${t.deferred} deferred`,
+    t.runOut > 0 ? `${t.runOut} run out` : t.next && `next until ${t.next}`,
+  ]
+    .filter(Boolean)
+    .join(', ')
+
+/** The fleet's tails, each with what its technical log holds open. */
+export const TailsPage = ({ me }: { me: Me }) => {
+  const client = useQueryClient()
+  const tails = useQuery<TailLine[], Problem>({ queryKey: ['tails'], queryFn: () => ask('GET', '/api/tails'), refetchInterval: 20_000 })
+  const bring = useMutation<BroughtInView, Problem, { path: string; file: File }>({
+    mutationFn: async ({ path, file }) => ask('POST', path, await file.text()),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['tails'] }),
+  })
+  return (
+    <>
+      <TopBar me={me} />
+      <main className={classes.main}>
+        <h1 className={classes.h1}>Technical logs</h1>
+        {tails.error && <ProblemNotice problem={tails.error} />}
+        <ul className={classes.tails}>
+          {tails.data?.map((t) => (
+            <li key={t.tail}>
+              <Link to="/tails/$tail" params={{ tail: t.tail }} data-late={t.runOut + t.open > 0 || undefined}>
+                <b>{t.tail}</b>
+                <span>{t.type}</span>
+                <span>{waits(t)}</span>
+              </Link>
+            </li>
+          ))}
+        </ul>
+        {tails.data?.length === 0 && <p>No tails yet. Fleet standards or an administrator bring in the fleet.</p>}
+        {me.role === 'maintenance' && (
+          <section className={classes.bring}>
+            <h2>Bring in</h2>
+            {KINDS.map((k) => (
+              <label key={k.path}>
+                {k.words}
+                <input type="file" onChange={(e) => e.currentTarget.files?.[0] && bring.mutate({ path: k.path, file: e.currentTarget.files[0] })} />
+              </label>
+            ))}
+            {bring.error && <ProblemNotice problem={bring.error} />}
+            {bring.data && <p role="status">{bring.data.what}</p>}
+          </section>
+        )}
+      </main>
+    </>
+  )
+}

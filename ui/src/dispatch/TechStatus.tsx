@@ -1,0 +1,76 @@
+import { TextInput } from '@mantine/core'
+import { Link } from '@tanstack/react-router'
+import { useState } from 'react'
+import type { Live } from '../departure/useDeparture'
+import classes from './TechStatus.module.css'
+
+/** The technical log before anything else: is it this aircraft's, and does what is deferred allow the flight? */
+export const TechStatus = ({ live }: { live: Live }) => {
+  const { view, seat, outbox } = live
+  const { deferrals, before, logTail } = view.progress.tech
+  const [text, setText] = useState('')
+  const tail = view.header.tail
+  const read = () => {
+    const plain = text.trim().toUpperCase()
+    if (plain === '') return
+    outbox.put('log-tail-read', { tail: plain }, 'the registration on the technical log')
+    setText('')
+  }
+  return (
+    <section className={classes.tech}>
+      <h2>
+        Technical log <Link to="/tails/$tail" params={{ tail }}>of {tail}</Link>
+      </h2>
+      {logTail === '' ? (
+        <form
+          onSubmit={(e) => {
+            e.preventDefault()
+            read()
+          }}
+        >
+          <TextInput label="Registration on the log in the flight deck" value={text} disabled={!seat || view.progress.tiedOff !== undefined} autoCapitalize="characters" onChange={(e) => setText(e.currentTarget.value)} />
+          <button type="submit" disabled={!seat || text.trim() === ''}>
+            Compare
+          </button>
+        </form>
+      ) : (
+        <p data-other={logTail !== tail || undefined} className={classes.compared}>
+          {logTail === tail ? `The log in the flight deck is this aircraft's, ${tail}.` : `The log in the flight deck is of ${logTail}; this is ${tail}.`}
+          {logTail !== tail && (
+            <button type="button" disabled={!seat} onClick={() => outbox.put('log-tail-read', { tail }, 'the registration on the technical log')}>
+              The right log is here now
+            </button>
+          )}
+        </p>
+      )}
+      <ul>
+        {deferrals.map((d) => (
+          <li key={d.defect} data-bars={d.bars !== '' || undefined}>
+            <b>
+              {d.entry} {d.title}
+            </b>
+            <span>{d.daysLeft < 0 ? 'run out' : d.daysLeft === 0 ? 'last day today' : `${d.daysLeft} days left`}</span>
+            <p>
+              {d.note}.{d.operating && ` ${d.operating}`}
+              {d.bars && ` Not for this flight: ${d.bars}.`}
+            </p>
+          </li>
+        ))}
+        {deferrals.length === 0 && <li>Nothing is deferred.</li>}
+      </ul>
+      {before.length > 0 && (
+        <details>
+          <summary>Found before: {before.length}</summary>
+          <ul>
+            {before.map((f) => (
+              <li key={f.id}>
+                {f.what} · {f.by}, {f.at.slice(0, 10)}
+                {f.verdict && ` · ${f.verdict.toLowerCase()}`}
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </section>
+  )
+}

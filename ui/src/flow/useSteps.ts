@@ -1,0 +1,94 @@
+import { useHotkeys } from '@mantine/hooks'
+import { useState } from 'react'
+import type { ItemView, PartView } from '../api.gen'
+import type { Live } from '../departure/useDeparture'
+
+/** A place may be visited twice, such as a panel before and after a look outside: each visit is a run of its own. */
+const visitsOf = (items: ItemView[]): ItemView[][] =>
+  items.reduce<ItemView[][]>((visits, i) => {
+    const last = visits.at(-1)
+    if (last?.[0]?.place === i.place) last.push(i)
+    else visits.push([i])
+    return visits
+  }, [])
+
+/** One procedure walked step by step: the step at hand, its place, and what can be said of them. */
+export const useSteps = (live: Live, part: PartView, wanted: string) => {
+  const { view, seat, outbox } = live
+  const [chosen, setChosen] = useState(wanted)
+  /** The step whose value was entered last: what it means stays in sight while one goes on. */
+  const [read, setRead] = useState<ItemView>()
+  const steps = view.progress.steps
+  const statusOf = (i: ItemView): string => steps[i.id]?.status ?? 'open'
+  const open = (i: ItemView): boolean => !steps[i.id]?.settled
+  const owed = (i: ItemView): boolean => open(i) && i.seats.includes(seat) && (statusOf(i) === 'again' || !steps[i.id]?.marks.some((m) => m.seat === seat && m.outcome !== 'later'))
+  // What was put aside comes last.
+  const now = (i: ItemView): boolean => owed(i) && statusOf(i) !== 'later'
+  const item = part.items.find((i) => i.id === chosen) ?? part.items.find(now) ?? part.items.find(owed) ?? part.items.find(open)
+  const mine = item !== undefined && item.seats.includes(seat)
+  const visits = visitsOf(part.items)
+  const visit = visits.findIndex((v) => v.some((i) => i.id === item?.id))
+  const here = visits[visit] ?? []
+  const act = (kind: string, body: Record<string, unknown>, of: ItemView) => outbox.put(kind, { step: of.id, ...body }, of.challenge)
+  const move = (by: number) => {
+    const at = part.items.findIndex((i) => i.id === item?.id)
+    setChosen(part.items[Math.max(0, Math.min(part.items.length - 1, at + by))]?.id ?? '')
+  }
+  useHotkeys([
+    ['ArrowDown', () => move(1)],
+    ['ArrowUp', () => move(-1)],
+  ])
+  // A value has to be read and entered; the rest of a place is answered with one press, and so is that nothing is missing.
+  const plainHere = here.filter((i) => owed(i) && (!i.measure || i.measure.none !== undefined))
+  return {
+    item,
+    mine,
+    /** A step of both seats stays open until both have answered; who has answered goes on. */
+    answered: item !== undefined && mine && open(item) && !owed(item),
+    place: view.card!.places.find((p) => p.id === item?.place),
+    placeName: (id: string) => view.card!.places.find((p) => p.id === id)?.name ?? id,
+    visits,
+    visit,
+    places: visits.map((v) => v[0]?.place ?? ''),
+    here,
+    plainHere,
+    read,
+    left: new Set(part.items.filter(open).map((i) => i.place)),
+    done: part.items.filter((i) => !open(i)).length,
+    statusOf,
+    open,
+    choose: setChosen,
+    act,
+    markDone: () => {
+      if (!item) return
+      act('step-done', {}, item)
+      setChosen('')
+    },
+    markPlace: () => {
+      outbox.putAll(plainHere.map((i) => ({
+        kind: i.measure ? 'measured' : 'step-done',
+        body: { step: i.id, ...(i.measure && { value: i.measure.none }) },
+        label: i.challenge,
+      })))
+      setChosen('')
+    },
+    measured: (value: number) => {
+      if (!item) return
+      act('measured', { value }, item)
+      setRead(item)
+      setChosen('')
+    },
+    undo: () => {
+      const said = part.items
+        .flatMap((i) => (steps[i.id]?.marks ?? []).filter((m) => m.seat === seat && m.outcome !== 'find').map((m) => ({ i, at: m.at })))
+        .sort((a, b) => b.at.localeCompare(a.at))[0]
+      if (!said) return
+      act('step-undone', {}, said.i)
+      setChosen(said.i.id)
+    },
+    goToPlace: (id: string) => {
+      const there = part.items.filter((i) => i.place === id)
+      setChosen((there.find(open) ?? there[0])?.id ?? '')
+    },
+  }
+}

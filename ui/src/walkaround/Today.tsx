@@ -1,0 +1,71 @@
+import type { DepartureView, ItemView, PartView } from '../api.gen'
+import { clockTime } from '../app/clock'
+import { PhotoRow } from './Photo'
+import classes from './Today.module.css'
+
+const day = (iso: string): string => new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' }).format(new Date(iso))
+
+/** What is different today, before the first step: what is deferred, what earlier crews found, what the day has added. */
+export const Today = ({ view, part, unfolded }: { view: DepartureView; part: PartView; unfolded: boolean }) => {
+  const { deferrals, before } = view.progress.tech
+  const added = part.items.filter((i) => i.added)
+  const deferred = new Set(deferrals.map((d) => d.defect))
+  const latest = before.filter((f) => !deferred.has(f.id)).slice(0, 4)
+  if (deferrals.length + latest.length + added.length === 0) return null
+  const name = (place: string) => view.card!.places.find((p) => p.id === place)?.name
+  return (
+    <details className={classes.today} open={unfolded}>
+      <summary>
+        Different today: {deferrals.length} deferred, {latest.length} found before, {added.length} steps added
+      </summary>
+      <ul>
+        {deferrals.map((d) => (
+          <li key={d.defect} data-bars={d.bars !== '' || undefined}>
+            <b>
+              {d.entry} {d.title}
+            </b>
+            {d.note}. {d.daysLeft < 0 ? 'Has run out' : d.daysLeft === 0 ? 'Last day today' : `${d.daysLeft} days left`}
+            {d.bars && `. Not for this flight: ${d.bars}`}
+          </li>
+        ))}
+        {latest.map((f) => (
+          <li key={f.id}>
+            <b>{name(f.place) ?? 'Found before'}</b>
+            {f.what} · {f.by}, {day(f.at)}
+            {f.verdict && ` · ${f.verdict.toLowerCase()}`}
+          </li>
+        ))}
+        {added.map((i) => (
+          <li key={i.id}>
+            <b>{i.challenge}</b>
+            {i.added}
+          </li>
+        ))}
+      </ul>
+    </details>
+  )
+}
+
+/** What was found at this place before, with its photos, to hold beside what is there now. */
+export const Earlier = ({ view, item }: { view: DepartureView; item: ItemView }) => {
+  const here = view.progress.tech.before.filter((f) => f.step === item.id || (f.step === '' && f.place === item.place))
+  const now = view.progress.finds.filter((f) => f.step === item.id)
+  if (here.length + now.length === 0) return null
+  return (
+    <div className={classes.earlier}>
+      {now.map((f) => (
+        <div key={f.id}>
+          <b>Now</b> {f.note} · {f.by}, {clockTime(f.at, view.header.zone)}
+          <PhotoRow ids={f.photos} of={f.challenge} />
+        </div>
+      ))}
+      {here.map((f) => (
+        <div key={f.id}>
+          <b>{day(f.at)}</b> {f.what} · {f.by}
+          {f.verdict && ` · ${f.verdict.toLowerCase()}`}
+          <PhotoRow ids={f.photos} of={f.what} />
+        </div>
+      ))}
+    </div>
+  )
+}

@@ -1,0 +1,206 @@
+import { useHotkeys } from '@mantine/hooks'
+import { useState } from 'react'
+import { v7 } from 'uuid'
+import type { PartView } from '../api.gen'
+import { Action } from '../app/Action'
+import { span, useNow } from '../app/clock'
+import { Added, Caution } from '../app/Notice'
+import { WordsForm } from '../app/WordsForm'
+import { GoOn } from '../departure/GoOn'
+import type { Live } from '../departure/useDeparture'
+import { Marks } from '../flow/Marks'
+import { MeasureForm } from '../flow/MeasureForm'
+import { OtherSeat } from '../flow/OtherSeat'
+import { ReadingNote } from '../flow/ReadingNote'
+import { StepRows } from '../flow/StepRows'
+import { useSteps } from '../flow/useSteps'
+import { FindForm } from './FindForm'
+import { Earlier, Today } from './Today'
+import { Walk } from './Walk'
+import classes from './WalkStage.module.css'
+
+/** Rows of the list below the step at hand. */
+const ROWS = 6
+
+const MINUTE_MS = 60_000
+
+type Saying = '' | 'find' | 'later' | 'not-today' | 'does-not-fit'
+
+const SAYINGS = {
+  later: { label: 'What is in the way? It hangs on the cord until it is looked at again.', action: 'Look again later' },
+  'not-today': { label: 'Why not today?', action: 'Not today' },
+  'does-not-fit': { label: 'What does not fit, on this tail or today? Fleet standards read it.', action: 'Tell fleet standards' },
+}
+
+interface WalkStageProps {
+  live: Live
+  part: PartView
+  /** A step to begin at; the next open one when empty. */
+  wanted: string
+  next: { title: string; go: () => void } | undefined
+  onGo: (stage: string) => void
+}
+
+/** The way round the outside, made for one gloved hand: a station closed with one press, one thing opened for more. */
+export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) => {
+  const { view, seat } = live
+  const [saying, setSaying] = useState<Saying>('')
+  const s = useSteps(live, part, wanted)
+  const { item, mine, answered } = s
+  const card = view.card!
+  const tiedOff = view.progress.tiedOff !== undefined
+  const cannot = !seat || tiedOff
+  const tags = new Set(view.progress.tags.map((t) => t.key))
+  const after = s.visits.slice(s.visit + 1).flat()
+  const listed = item ? [...s.here, ...after.slice(0, Math.max(0, ROWS - s.here.length))] : []
+  const spots = view.progress.finds.flatMap((f) => (f.spot ? [f.spot] : []))
+  // Held fast while words are written: the other seat's progress must not move the step under them.
+  const say = (what: Saying) => {
+    s.choose(item?.id ?? '')
+    setSaying(what)
+  }
+  const said = () => {
+    setSaying('')
+    s.choose('')
+  }
+  const last = s.read && view.progress.steps[s.read.id]?.reading
+  // One thing left of a station needs no button of its own, but its key still works.
+  useHotkeys([['shift+Space', () => mine && !tiedOff && s.plainHere.length === 1 && s.markPlace()]])
+  const map = (
+    <Walk planform={card.planform} places={card.places} route={s.places} here={item?.place ?? ''} left={s.left} tags={tags} spots={spots} onPlace={(p) => {
+      s.goToPlace(p)
+      setSaying('')
+    }} />
+  )
+  return (
+    <div className={classes.stage}>
+      <section className={classes.work}>
+        <Today view={view} part={part} unfolded={s.done === 0} />
+        {s.read && last && last.level !== 'as-it-should-be' && s.read.id !== item?.id && <ReadingNote name={s.read.challenge} reading={last} />}
+        {item ? (
+          <>
+            <div className={classes.head}>
+              <p className={classes.where}>
+                <b>{s.place?.name}</b>
+                <span>
+                  station {s.visit + 1} of {s.visits.length}
+                </span>
+                <span className={classes.count}>
+                  {s.done} of {part.items.length}
+                </span>
+              </p>
+              <Pace live={live} part={part} done={s.done} brief />
+              {map}
+            </div>
+            <h1 className={classes.challenge}>{item.challenge}</h1>
+            <p className={classes.response}>{item.response}</p>
+            {item.differs && <p className={classes.differs}>{item.differs}</p>}
+            {item.added && <Added>{item.added}</Added>}
+            {item.caution && <Caution>{item.caution}</Caution>}
+            {s.statusOf(item) === 'again' && <Added>asked again, it was opened since it was last done</Added>}
+            <ReadingNote name={item.measure?.name ?? ''} reading={view.progress.steps[item.id]?.reading} />
+            <Marks step={view.progress.steps[item.id]} zone={view.header.zone} />
+            <Earlier view={view} item={item} />
+            {saying === '' ? (
+              <div className={classes.actions}>
+                {item.measure ? (
+                  <MeasureForm key={item.id} draft={`${view.header.id}/${item.id}/value`} measure={item.measure} disabled={!mine || answered || tiedOff} onValue={s.measured} />
+                ) : (
+                  <Action hotkey="Space" shown="space" main disabled={!mine || answered || tiedOff} onAct={s.markDone}>
+                    As it should be
+                  </Action>
+                )}
+                {s.plainHere.length > 1 && (
+                  <Action hotkey="shift+Space" shown="shift space" disabled={cannot} onAct={s.markPlace}>
+                    Whole station as it should be
+                  </Action>
+                )}
+                <Action hotkey="f" disabled={cannot} onAct={() => say('find')}>
+                  Find
+                </Action>
+                <Action hotkey="a" disabled={!mine || tiedOff} onAct={() => say('later')}>
+                  Look again later
+                </Action>
+              </div>
+            ) : saying === 'find' ? (
+              <FindForm
+                key={item.id} departure={view.header.id} card={card} item={item} onCancel={() => setSaying('')}
+                onRaise={(find) => {
+                  s.act('find-raised', { find: v7(), ...find }, item)
+                  said()
+                }}
+              />
+            ) : (
+              <WordsForm
+                key={`${item.id}/${saying}`} draft={`${view.header.id}/${item.id}/${saying}`} label={SAYINGS[saying].label} action={SAYINGS[saying].action}
+                onCancel={() => setSaying('')}
+                onSay={(words) => {
+                  if (saying === 'does-not-fit') s.act('does-not-fit', { words }, item)
+                  else s.act(saying === 'later' ? 'step-later' : 'step-not-today', { reason: words }, item)
+                  if (saying === 'does-not-fit') setSaying('')
+                  else said()
+                }}
+              />
+            )}
+            {!mine && seat !== '' && <p className={classes.notYours}>This is the other seat's. You can still raise a find.</p>}
+            {(!mine || answered) && next && (
+              <div className={classes.actions}>
+                <GoOn progress={view.progress} from={part.stage} next={next} onGo={onGo} />
+              </div>
+            )}
+          </>
+        ) : (
+          <>
+            <p className={classes.where}>{part.title}</p>
+            <h1 className={classes.challenge}>All {part.items.length} answered</h1>
+            <div className={classes.actions}>
+              <GoOn progress={view.progress} from={part.stage} {...(next && { next })} onGo={onGo} />
+            </div>
+          </>
+        )}
+        {saying === '' && (
+          <>
+            <StepRows items={listed} at={item} name={s.place?.name ?? part.title} placeName={s.placeName} steps={view.progress.steps} statusOf={s.statusOf} open={s.open} onChoose={s.choose} />
+            <div className={classes.foot}>
+              <Action hotkey="z" onAct={s.undo} disabled={cannot}>
+                Undo
+              </Action>
+              {item && (
+                <Action hotkey="n" disabled={!mine || tiedOff} onAct={() => say('not-today')}>
+                  Not today
+                </Action>
+              )}
+              {item && (
+                <Action hotkey="d" onAct={() => say('does-not-fit')} disabled={cannot}>
+                  This does not fit
+                </Action>
+              )}
+            </div>
+          </>
+        )}
+      </section>
+      <aside className={classes.aside}>
+        {map}
+        <Pace live={live} part={part} done={s.done} />
+        <OtherSeat progress={view.progress} seat={seat} />
+      </aside>
+    </div>
+  )
+}
+
+/** How long the rest takes, against the time there is. */
+const Pace = ({ live, part, done, brief = false }: { live: Live; part: PartView; done: number; brief?: boolean }) => {
+  const { walk } = live.view.card!
+  const now = useNow()
+  const due = live.view.progress.beads.find((b) => b.stage === part.stage)?.due
+  const rest = walk.minutes * (1 - done / part.items.length) * MINUTE_MS
+  const have = due ? Date.parse(due) - now : undefined
+  return (
+    <p className={classes.pace} data-late={(have !== undefined && have < rest) || undefined}>
+      <b>
+        About {span(rest)} to go{have !== undefined && (have < 0 ? `, ${span(have)} over` : ` of the ${span(have)} there are`)}.
+      </b>
+      {!brief && ` Round: ${walk.metres} m, ${Math.round(walk.minutes)} min, from ${walk.from}.`}
+    </p>
+  )
+}

@@ -1,0 +1,131 @@
+import { createStore, del, get, keys, set } from 'idb-keyval'
+import { v7 } from 'uuid'
+import type { ReceivedView } from '../api.gen'
+import { ask, asProblem, worthTryingAgain, type Problem } from '../app/api'
+
+/** A photo on its way: kept here until the server has the whole of it. */
+interface Kept {
+  id: string
+  departure: string
+  sha256: string
+  bytes: ArrayBuffer
+  label: string
+}
+
+export interface PhotoState {
+  waiting: readonly string[]
+  /** What the server would not take, to be read. */
+  refused: readonly { id: string; label: string; problem: Problem }[]
+}
+
+const LONGEST_SIDE = 1_600
+const MOST_BYTES = 5 * 1024 * 1024
+/** Small, so that a link that drops costs little. */
+const PART_BYTES = 64 * 1024
+
+const store = createStore('neat-lanyard-photos', 'photos')
+const urls = new Map<string, string>()
+const listeners = new Set<() => void>()
+let state: PhotoState = { waiting: [], refused: [] }
+let sending = false
+let tries = 0
+let timer: ReturnType<typeof setTimeout> | undefined
+
+const become = (next: PhotoState) => {
+  state = next
+  listeners.forEach((l) => l())
+}
+
+export const photoState = (): PhotoState => state
+
+export const onPhotos = (listener: () => void): (() => void) => {
+  listeners.add(listener)
+  return () => listeners.delete(listener)
+}
+
+const hex = (bytes: ArrayBuffer): string => [...new Uint8Array(bytes)].map((b) => b.toString(16).padStart(2, '0')).join('')
+
+/** The picture alone, small enough to send: drawing it anew leaves behind where and with what it was taken. */
+const shrink = async (file: File): Promise<ArrayBuffer> => {
+  const image = await createImageBitmap(file)
+  const scale = Math.min(1, LONGEST_SIDE / Math.max(image.width, image.height))
+  const canvas = document.createElement('canvas')
+  canvas.width = Math.max(1, Math.round(image.width * scale))
+  canvas.height = Math.max(1, Math.round(image.height * scale))
+  canvas.getContext('2d')!.drawImage(image, 0, 0, canvas.width, canvas.height)
+  image.close()
+  for (const quality of [0.85, 0.6, 0.35]) {
+    const blob = await new Promise<Blob | null>((done) => canvas.toBlob(done, 'image/jpeg', quality))
+    if (blob && blob.size <= MOST_BYTES) return blob.arrayBuffer()
+  }
+  throw new Error('too large')
+}
+
+/** Keeps a photo here and sends it when the server answers. Throws words for a crew member if it is not a picture. */
+export const takePhoto = async (departure: string, file: File, label: string): Promise<string> => {
+  let bytes: ArrayBuffer
+  try {
+    bytes = await shrink(file)
+  } catch {
+    throw new Error(`"${file.name}" is not a picture this device can read. The find stands without it; take the photo again.`)
+  }
+  const id = v7()
+  const kept: Kept = { id, departure, sha256: hex(await crypto.subtle.digest('SHA-256', bytes)), bytes, label }
+  await set(id, kept, store)
+  urls.set(id, URL.createObjectURL(new Blob([bytes], { type: 'image/jpeg' })))
+  become({ ...state, waiting: [...state.waiting, id] })
+  void sendPhotos()
+  return id
+}
+
+/** Where a photo can be shown from: this device while it is on its way, else the server. */
+export const photoUrl = (id: string): string => urls.get(id) ?? `/api/photos/${id}`
+
+const sendOne = async (kept: Kept): Promise<void> => {
+  let { received, whole } = await ask<ReceivedView>('GET', `/api/photos/${kept.id}/received`)
+  while (!whole) {
+    const part = kept.bytes.slice(received, received + PART_BYTES)
+    const where = `sha256=${kept.sha256}&total=${kept.bytes.byteLength}&from=${received}`
+    ;({ received, whole } = await ask<ReceivedView>('POST', `/api/departures/${kept.departure}/photos/${kept.id}?${where}`, part))
+    tries = 0
+  }
+}
+
+/** Sends what is kept, one photo after another; each goes on from where the last part arrived. */
+export const sendPhotos = async (): Promise<void> => {
+  if (sending) return
+  sending = true
+  clearTimeout(timer)
+  try {
+    for (const id of (await keys<string>(store)).sort()) {
+      const kept = await get<Kept>(id, store)
+      if (!kept) continue
+      if (!urls.has(id)) urls.set(id, URL.createObjectURL(new Blob([kept.bytes], { type: 'image/jpeg' })))
+      try {
+        await sendOne(kept)
+      } catch (thrown) {
+        const problem = asProblem(thrown)
+        if (worthTryingAgain(problem) || problem.code === 'photo-hole') throw problem
+        become({ ...state, refused: [...state.refused, { id, label: kept.label, problem }] })
+      }
+      await del(id, store)
+      become({ ...state, waiting: state.waiting.filter((w) => w !== id) })
+    }
+  } catch {
+    timer = setTimeout(() => void sendPhotos(), Math.min(15_000, 500 * 2 ** tries++))
+  }
+  sending = false
+}
+
+export const dismissPhoto = (id: string): void => become({ ...state, refused: state.refused.filter((r) => r.id !== id) })
+
+/** After a restart: what is still here is still on its way. */
+export const resumePhotos = async (): Promise<void> => {
+  try {
+    become({ ...state, waiting: await keys<string>(store) })
+    window.addEventListener('online', () => void sendPhotos())
+    await sendPhotos()
+  } catch {
+    // A browser that keeps nothing: then there is nothing to resume.
+  }
+}
