@@ -68,7 +68,6 @@ public class FaultsTest {
     // Pressed while nobody answers: kept on the device, over a reload of the page too.
     wren.pressUntil("Space", "Pitot tube, left", 2);
     assertThat(wren.page.getByText("1 kept here")).isVisible();
-    wren.picture("not-connected-day");
     app.startAgain();
 
     assertThat(wren.page.getByText("Not connected")).not().isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions().setTimeout(40_000));
@@ -123,7 +122,6 @@ public class FaultsTest {
       assertThat(c.page.getByText("Adeyo: done")).isVisible();
       assertThat(c.page.getByText("Marsk: find, I count five")).isVisible();
     }
-    wren.picture("disagreement-day");
   }
 
   @Test

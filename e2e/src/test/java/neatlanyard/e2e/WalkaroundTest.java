@@ -233,7 +233,6 @@ public class WalkaroundTest {
     ida.tag("Find without a decision").click();
     assertThat(ida.page.getByText("The list says: maintenance first")).isVisible();
     assertThat(ida.button("Fly with an entry")).isDisabled();
-    ida.picture("case-day");
     ida.key("e");
     ida.page.keyboard().type("Union is wet");
     ida.key("Control+Enter");

@@ -163,7 +163,6 @@ public class WholeDepartureTest {
     wren.key("s");
     assertThat(ida.heading("Stopped by Adeyo at Trims")).isVisible();
     assertThat(ida.tag("Checklist stopped")).isVisible();
-    ida.picture("checklist-stopped-night");
     wren.key("r");
     // Resuming asks the last item answered again: this fleet's school is one item back.
     assertThat(ida.heading("Flaps")).isVisible();

@@ -19,7 +19,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
+import java.util.stream.IntStream;
 import neatlanyard.core.departure.DepartureLog.Kept;
+import neatlanyard.core.dispatch.DispatchLists;
+import neatlanyard.core.dispatch.EntryId;
+import neatlanyard.core.dispatch.ReadingHistory.Reading;
+import neatlanyard.core.dispatch.TechAct;
+import neatlanyard.core.dispatch.TechEntry;
 import neatlanyard.core.fleet.Accounts.Account;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.CrewId;
@@ -30,18 +36,27 @@ import neatlanyard.core.fleet.Role;
 import neatlanyard.core.fleet.Rostered;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.fleet.TailId;
+import neatlanyard.core.fleet.TypeId;
 import neatlanyard.core.sop.FeedbackAnswers.Answer;
 import neatlanyard.core.sop.PackId;
-import neatlanyard.core.sop.Revision;
+import neatlanyard.core.sop.PlaceId;
+import neatlanyard.core.sop.QuantityId;
 import neatlanyard.core.sop.Revision.Signed;
+import neatlanyard.core.sop.Revision;
+import neatlanyard.core.sop.StepId;
+import neatlanyard.core.walkaround.Photos;
 import neatlanyard.store.db.Database;
 import neatlanyard.store.db.OwnSettings;
 import neatlanyard.store.departure.StoredDepartureLog;
+import neatlanyard.store.dispatch.StoredDispatchLists;
+import neatlanyard.store.dispatch.StoredReadingHistory;
+import neatlanyard.store.dispatch.StoredTechLogs;
 import neatlanyard.store.fleet.StoredAccounts;
 import neatlanyard.store.fleet.StoredFleetTexts;
 import neatlanyard.store.fleet.StoredFlights;
 import neatlanyard.store.sop.StoredFeedbackAnswers;
 import neatlanyard.store.sop.StoredRevisions;
+import neatlanyard.store.walkaround.StoredPhotos;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.Test;
@@ -228,5 +243,63 @@ public class StoreTest {
     String made = new OwnSettings(db).of("key", () -> "made once");
     again();
     assertThat(new OwnSettings(db).of("key", () -> "made twice")).isEqualTo(made);
+  }
+
+  @Test
+  public void a_technical_log_comes_back_as_it_went_in_and_cannot_be_changed() {
+    TailId tail = new TailId("TL-DVA");
+    UUID defect = new UUID(7, 1);
+    List<TechAct> acts = List.of(
+        new TechAct.Raised(defect, Optional.of(new FlightId("f1")), Optional.of(new PlaceId("tip")), Optional.of(new StepId("wa-tip-l")), "bulb, \"one\" of two"),
+        new TechAct.Deferred(defect, new EntryId("33-1"), 1, LocalDate.of(2027, 1, 17), "no bulb"),
+        new TechAct.Extended(defect, LocalDate.of(2027, 1, 20), "still none"),
+        new TechAct.Cleared(defect, "changed"));
+    List<TechEntry> lines = acts.stream().map(a -> new TechEntry(tail, AT, new CrewId("varga"), "Lio Varga", a)).toList();
+    new StoredTechLogs(db).add(lines);
+    again();
+    assertThat(new StoredTechLogs(db).of(tail)).isEqualTo(lines);
+    assertThat(new StoredTechLogs(db).of(new TailId("TL-DVB"))).isEmpty();
+    assertThatThrownBy(() -> new StoredTechLogs(db).add(lines.subList(0, 1))).as("raised once").isInstanceOf(RuntimeException.class);
+    assertThatThrownBy(() -> db.write(sql -> sql.execute("update tech_line set words = 'x'"))).hasMessageContaining("never changed");
+    assertThatThrownBy(() -> db.write(sql -> sql.execute("delete from tech_line"))).hasMessageContaining("never deleted");
+  }
+
+  @Test
+  public void readings_come_back_by_age_and_at_most_so_many_of_each() {
+    StoredReadingHistory history = new StoredReadingHistory(db);
+    assertThat(history.none()).isTrue();
+    TailId tail = new TailId("TL-DVA");
+    List<Reading> readings = IntStream.range(0, 30)
+        .mapToObj(n -> new Reading(tail, new QuantityId(n % 2 == 0 ? "oil" : "pin"), AT.plusSeconds(n), n, n * 0.7, 12.5 - n)).toList();
+    history.add(readings.reversed());
+    again();
+    assertThat(new StoredReadingHistory(db).of(tail, 5)).isEqualTo(readings.subList(20, 30));
+    assertThat(new StoredReadingHistory(db).none()).isFalse();
+  }
+
+  @Test
+  public void the_list_brought_in_last_holds_and_a_photo_is_put_together_from_its_parts() {
+    StoredDispatchLists lists = new StoredDispatchLists(db);
+    TypeId type = new TypeId("dovrin-46");
+    for (String revision : List.of("6", "7")) {
+      lists.add(new DispatchLists.Text(type, revision, "sha" + revision, "text " + revision, new CrewId("varga"), AT));
+    }
+    assertThat(lists.inForce(type)).get().extracting(DispatchLists.Text::revision).isEqualTo("7");
+    assertThat(lists.all()).hasSize(1);
+    new StoredFlights(db).add(List.of(flight("f1")));
+    UUID id = new UUID(9, 9);
+    StoredPhotos photos = new StoredPhotos(db);
+    photos.begin(new Photos.Pending(id, new FlightId("f1"), "sha", 5, 0));
+    photos.add(id, 0, new byte[] {1, 2});
+    again();
+    photos = new StoredPhotos(db);
+    photos.add(id, 2, new byte[] {3, 4, 5});
+    assertThat(photos.pending(id)).get().extracting(Photos.Pending::received).isEqualTo(5);
+    assertThat(photos.bytes(id)).containsExactly(1, 2, 3, 4, 5);
+    photos.keep(new Photos.Photo(id, new FlightId("f1"), "sha", new byte[] {9}));
+    assertThat(photos.find(id)).get().extracting(Photos.Photo::jpeg).isEqualTo(new byte[] {9});
+    assertThat(photos.pending(id)).isEmpty();
+    photos.drop(id);
+    assertThat(photos.find(id)).as("what is kept is not dropped").isPresent();
   }
 }

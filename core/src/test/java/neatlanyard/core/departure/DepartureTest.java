@@ -6,29 +6,41 @@ import static neatlanyard.core.departure.Scene.OFFICER;
 import static neatlanyard.core.departure.Scene.STRANGER;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Random;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import neatlanyard.core.controls.Axis;
 import neatlanyard.core.controls.Judgement;
 import neatlanyard.core.dispatch.Case;
+import neatlanyard.core.dispatch.Category;
 import neatlanyard.core.dispatch.Deferral;
 import neatlanyard.core.dispatch.DispatchList;
 import neatlanyard.core.dispatch.EntryId;
+import neatlanyard.core.dispatch.Severity;
 import neatlanyard.core.dispatch.Verdict;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.fleet.TailId;
+import neatlanyard.core.gauge.Judged;
+import neatlanyard.core.gauge.Readings;
+import neatlanyard.core.gauge.Usage;
 import neatlanyard.core.lanyard.Tag;
+import neatlanyard.core.sop.Condition;
 import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.sop.Procedure;
 import neatlanyard.core.sop.ProcedureId;
+import neatlanyard.core.sop.QuantityId;
 import neatlanyard.core.sop.StepId;
+import neatlanyard.core.trend.Schedule;
 import org.testng.annotations.Test;
 
 public class DepartureTest {
@@ -181,6 +193,8 @@ public class DepartureTest {
     assertThat(s.tries(CAPTAIN, reasonForAll)).as("a failed control check never stays").isEqualTo("may-not-stay");
     s.says(OFFICER, controls(true));
     s.says(CAPTAIN, new Event.Measured(new StepId("oxygen"), 1_500));
+    s.says(CAPTAIN, new Event.Measured(new StepId("wicks"), 0));
+    s.says(CAPTAIN, new Event.Measured(new StepId("pin"), 9));
     assertThat(s.now.inTheWay()).extracting(Tag::key).containsExactly("pumps", "unfinished/flow");
     assertThat(s.tries(CAPTAIN, bare)).isEqualTo("not-bare");
     Event one = new Event.TiedOff(List.of(new Event.Acceptance("pumps", "", "ground test")));
@@ -358,5 +372,67 @@ public class DepartureTest {
     s.says(OFFICER, said);
     assertThat(s.log.getLast().event()).isEqualTo(said);
     assertThat(s.status("flaps")).isEqualTo(Status.OPEN);
+  }
+
+  /** What was read before and the day's temperature decide what a reading means, whenever they become known. */
+  @Test
+  public void a_reading_is_judged_by_what_the_departure_knows() {
+    Scene s = Scene.ready();
+    StepId pin = new StepId("pin");
+    List<Readings.Past> past = IntStream.range(0, 8).mapToObj(n -> new Readings.Past(100 + 10 * n, 70 + 7 * n, 8 - n * 0.5 + n % 2 * 0.05)).toList();
+    s.says(CAPTAIN, new Event.Measured(pin, 3.9));
+    assertThat(s.now.reading(pin)).get().extracting(r -> r.judged().level()).isEqualTo(Judged.Level.AS_IT_SHOULD_BE);
+    s.server(new Event.ReadBefore(new Past(
+        List.of(new Past.Row(new QuantityId("pin"), past)), Optional.of(new Usage(180, 126)), new Schedule(LocalDate.of(2027, 1, 14), List.of(), 5))));
+    assertThat(s.now.reading(pin)).get().extracting(r -> r.judged().level()).isEqualTo(Judged.Level.SOON);
+    assertThat(s.now.reading(pin)).get().extracting(r -> r.judged().words()).asString().contains("landings left").contains("2027-01-");
+    assertThat(s.status("pin")).as("soon is done, with a word").isEqualTo(Status.DONE);
+    assertThat(s.now.reading(new StepId("flaps"))).isEmpty();
+  }
+
+  @Test
+  public void the_walk_has_taken_from_its_first_to_its_last_step_once_it_is_whole() {
+    Scene s = Scene.ready();
+    s.done(OFFICER, "count", "cover-a");
+    assertThat(s.now.walked()).isEmpty();
+    s.done(OFFICER, "cover-b");
+    assertThat(s.now.walked()).get().satisfies(d -> assertThat(d).isBetween(Duration.ZERO, Duration.ofSeconds(10)));
+  }
+
+  @Test
+  public void a_find_says_how_many_where_and_with_what_photos_within_reason() {
+    Scene s = Scene.ready();
+    StepId count = new StepId("count");
+    List<UUID> many = IntStream.range(0, 13).mapToObj(n -> new UUID(1, n)).toList();
+    Find.What what = Find.What.DEFECT;
+    assertThat(s.tries(OFFICER, new Event.FindRaised(new UUID(2, 1), count, "x", new Find.What(Severity.MARK, 0, what.entry(), what.spot(), List.of()))))
+        .isEqualTo("not-a-count");
+    assertThat(s.tries(OFFICER, new Event.FindRaised(new UUID(2, 1), count, "x", new Find.What(Severity.MARK, 1, what.entry(), what.spot(), many))))
+        .isEqualTo("too-many-photos");
+    assertThat(s.tries(OFFICER, new Event.FindRaised(
+        new UUID(2, 1), count, "x", new Find.What(Severity.MARK, 1, what.entry(), Optional.of(new Find.Spot(Double.NaN, 2)), List.of()))))
+        .isEqualTo("off-the-drawing");
+    s.says(OFFICER, new Event.FindRaised(new UUID(2, 1), count, "x", new Find.What(
+        Severity.MARK, 2, Optional.of(new EntryId("33-1")), Optional.of(new Find.Spot(-2, 3)), many.subList(0, 12))));
+    assertThat(s.now.find(new UUID(2, 1))).get().extracting(f -> f.what().photos().size()).isEqualTo(12);
+  }
+
+  /** A count of things missing takes the one entry of its step; a reading of another kind takes none. */
+  @Test
+  public void the_case_for_a_reading_depends_on_what_was_counted() {
+    Scene s = Scene.ready();
+    DispatchList list = new DispatchList(
+        Scene.PACK.type(), "List", "1",
+        List.of(entry("23-1", "wicks"), entry("35-1", "oxygen")), List.of());
+    s.says(CAPTAIN, new Event.Measured(new StepId("wicks"), 1));
+    s.says(CAPTAIN, new Event.Measured(new StepId("oxygen"), 700));
+    Map<String, Verdict> verdicts = s.now.finds().stream().collect(Collectors.toMap(
+        f -> f.step().value(), f -> Cases.of(s.now, f, list, Instant.EPOCH, ZoneOffset.UTC).orElseThrow().verdict()));
+    assertThat(verdicts).containsEntry("wicks", Verdict.FLY_WITH_ENTRY).containsEntry("oxygen", Verdict.MAINTENANCE_FIRST);
+  }
+
+  private static DispatchList.Entry entry(String id, String step) {
+    return new DispatchList.Entry(
+        new EntryId(id), id, Category.C, 0, 6, 5, "", "", new Condition.Always(), OptionalInt.empty(), "", List.of(new StepId(step)), List.of());
   }
 }

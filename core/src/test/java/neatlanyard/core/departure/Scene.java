@@ -22,6 +22,8 @@ import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.fleet.Tail;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.fleet.TypeId;
+import neatlanyard.core.gauge.Missing;
+import neatlanyard.core.gauge.WearPin;
 import neatlanyard.core.sop.Circumstance;
 import neatlanyard.core.sop.Condition;
 import neatlanyard.core.sop.Day;
@@ -61,6 +63,10 @@ final class Scene {
 
   static final Measure OXYGEN = new Measure(
       new Quantity(new QuantityId("oxygen"), "Oxygen", Unit.PSI), OptionalDouble.of(1_000), OptionalDouble.empty());
+  static final Measure WICKS = new Measure(
+      new Quantity(new QuantityId("wicks"), "Wicks missing", Unit.COUNT, Optional.of(new Missing(1))), OptionalDouble.empty(), OptionalDouble.empty());
+  static final Measure PIN = new Measure(
+      new Quantity(new QuantityId("pin"), "Pin", Unit.MM, Optional.of(new WearPin(0, 120, 5))), OptionalDouble.empty(), OptionalDouble.empty());
   static final Pack PACK = new Pack(
       new PackId("pack"), "1", "Pack", TAIL.type(), Policy.DEFAULT, List.of(), List.of(),
       List.of(new Pack.PackTail(TAIL.id(), Optional.empty(), Set.of())), List.of(OXYGEN.quantity()), Map.of(),
@@ -78,6 +84,8 @@ final class Scene {
               step("pumps-on", Owner.LEFT, List.of(new StepId("clear")), List.of(hook("pumps")), List.of()),
               step("pumps-off", Owner.MONITORING, List.of(), List.of(), List.of(hook("pumps"))),
               Step.of("oxygen", "place", "oxygen", "read", Owner.LEFT).measures(OXYGEN).build(),
+              Step.of("wicks", "place", "wicks", "counted", Owner.LEFT).measures(WICKS).build(),
+              Step.of("pin", "place", "pin", "read", Owner.LEFT).measures(PIN).build(),
               Step.of("oxygen-low", "place", "oxygen-low", "said", Owner.LEFT)
                   .when(new Condition.MeasuredBelow(OXYGEN.quantity(), 1_300)).build())),
           new Procedure(LIST, "List", Stage.BEFORE_TAKEOFF, Procedure.Kind.CHECKLIST, List.of(), List.of(
