@@ -4,6 +4,7 @@ import { Action } from '../app/Action'
 import { clockTime } from '../app/clock'
 import { WordsForm } from '../app/WordsForm'
 import type { Live } from '../departure/useDeparture'
+import { ReadingNote } from '../flow/ReadingNote'
 import { PhotoRow } from '../walkaround/Photo'
 import { CaseNote } from './CaseNote'
 import classes from './FindsStage.module.css'
@@ -62,6 +63,7 @@ export const FindsStage = ({ live }: { live: Live }) => {
             {find.entry && `, named as ${find.entry}`}
           </p>
           <PhotoRow ids={find.photos} of={find.challenge} />
+          {find.measured && <ReadingNote name={find.challenge} reading={view.progress.steps[find.step]?.reading} />}
           <Before view={view} find={find} />
           {find.proposed && <CaseNote of={find.proposed} />}
           <p>The operator's manuals and licensed maintenance say what may go; the commander decides.</p>

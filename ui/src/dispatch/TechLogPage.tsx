@@ -100,7 +100,7 @@ const Defect = ({ defect, yours, entries, onAct }: DefectProps) => {
       {terms?.operating && <p className={classes.facts}>Crew: {terms.operating}</p>}
       {terms?.placard && <p className={classes.facts}>Placard: {terms.placard}</p>}
       <details>
-        <summary>{defect.lines.length} lines</summary>
+        <summary>{defect.lines.length === 1 ? '1 line' : `${defect.lines.length} lines`}</summary>
         <ul>
           {defect.lines.map((l) => (
             <li key={l.at + l.words}>

@@ -162,9 +162,9 @@ public class FaultsTest {
     wren.page.getByLabel("Maintenance since the last flight").check();
     wren.button("Cut the card again").click();
     assertThat(wren.page.getByText("maintenance since the last flight").first()).isVisible();
-    assertThat(wren.page.getByText("16 left out")).isVisible();
+    assertThat(wren.page.getByText("23 left out")).isVisible();
     wren.stage("Walkaround");
     assertThat(wren.heading("Gear pins")).isVisible();
-    assertThat(wren.page.locator("main").getByText("1 of 76")).isVisible();
+    assertThat(wren.page.locator("main").getByText("1 of 78")).isVisible();
   }
 }

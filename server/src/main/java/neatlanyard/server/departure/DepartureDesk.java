@@ -128,10 +128,14 @@ final class DepartureDesk {
     }
   }
 
-  /** Writes what the server itself has to say, which no person may. */
-  void note(Event event, CrewId by) {
+  /** Writes what the server itself has to say as things stand, which no person may; nothing when it has nothing to say. */
+  void note(Function<Departure, Optional<Event>> says, CrewId by) {
     lock.lock();
     try {
+      Event event = says.apply(state).orElse(null);
+      if (event == null) {
+        return;
+      }
       Instant now = clock.instant();
       Entry entry = new Entry(state.lastNumber() + 1, UUID.randomUUID(), now, now, by, Optional.empty(), Departures.SERVER, event);
       Departure next = state.apply(entry);

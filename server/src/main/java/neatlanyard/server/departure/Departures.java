@@ -131,9 +131,8 @@ public class Departures {
       List<Kept> kept = log.read(i);
       return kept.isEmpty() ? opened(flight, who) : resume(i, kept);
     });
-    if (desk.state().lastNumber() == 1) {
-      desk.note(new Event.ReadBefore(tails.before(flight.tail())), BY_SERVER);
-    }
+    desk.note(
+        d -> d.lastNumber() == 1 ? Optional.of(new Event.ReadBefore(tails.before(flight.tail()))) : Optional.empty(), BY_SERVER);
     tellOfTail(desk);
     return desk;
   }
@@ -192,14 +191,11 @@ public class Departures {
 
   /** Writes how the tail's log stands, where that is not what the departure knows. */
   private void tellOfTail(DepartureDesk desk) {
-    Departure now = desk.state();
-    if (now.tiedOff().isPresent()) {
-      return;
-    }
-    TechState state = tails.state(now, before(now.opened().flight()));
-    if (!state.equals(now.tech())) {
-      desk.note(new Event.TechStatus(state), BY_SERVER);
-    }
+    List<Departure> before = before(desk.state().opened().flight());
+    desk.note(now -> {
+      TechState state = tails.state(now, before);
+      return now.tiedOff().isPresent() || state.equals(now.tech()) ? Optional.empty() : Optional.of(new Event.TechStatus(state));
+    }, BY_SERVER);
   }
 
   /** Departures of the same tail that left before, the newest first. */
