@@ -1,6 +1,6 @@
 import { useHotkeys } from '@mantine/hooks'
 import { getRouteApi, useNavigate } from '@tanstack/react-router'
-import { useEffect, useState } from 'react'
+import { useCallback, useEffect, useState } from 'react'
 import type { Me, TagView } from '../api.gen'
 import { ProblemNotice } from '../app/Notice'
 import { Problem } from '../app/api'
@@ -27,7 +27,15 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
   const current = live?.view.progress.beads.find((b) => b.state === 'current')?.stage ?? 'tie-off'
   // The stage is chosen once, on arrival; afterwards the crew moves, not the program.
   const shown = stage ?? current
-  const go = (to: string) => void navigate({ to: '/departures/$id', params: { id }, search: { stage: to } })
+  const go = useCallback((to: string) => void navigate({ to: '/departures/$id', params: { id }, search: { stage: to } }), [navigate, id])
+  const toBead = useCallback((to: string) => {
+    setWanted('')
+    go(to)
+  }, [go])
+  const onTag = useCallback((tag: TagView) => {
+    setWanted(tag.steps[0] ?? '')
+    go(tag.go)
+  }, [go])
 
   useEffect(() => {
     if (live && !stage) void navigate({ to: '/departures/$id', params: { id }, search: { stage: current }, replace: true })
@@ -43,20 +51,13 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
   }
   if (!live) return <main className={classes.alone}>{problem ? <ProblemNotice problem={problem} /> : <p>Fetching the departure.</p>}</main>
 
-  const onTag = (tag: TagView) => {
-    setWanted(tag.steps[0] ?? '')
-    go(tag.go)
-  }
   return (
     <div className={classes.screen}>
       <Header view={live.view} connected={live.connected} waiting={live.out.waiting.length} />
       <Cord
         beads={live.view.progress.beads} tags={live.view.progress.tags} shown={shown} zone={live.view.header.zone}
         bare={live.view.card !== undefined && live.view.progress.inTheWay.length === 0}
-        onGo={(s) => {
-          setWanted('')
-          go(s)
-        }}
+        onGo={toBead}
         onTag={onTag}
       />
       <main className={classes.main}>

@@ -125,7 +125,8 @@ export class Outbox {
 
   /** One at a time, in order: a later event may rest on an earlier one. */
   async send(): Promise<void> {
-    if (this.sending) return
+    // Without a network nothing is tried; the browser says when there is one again.
+    if (this.sending || !navigator.onLine) return
     this.sending = true
     clearTimeout(this.timer)
     for (let next = this.state.waiting[0]; next; next = this.state.waiting[0]) {

@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import type { BeadView, TagView } from '../api.gen'
 import { clockTime, span, useNow } from '../app/clock'
 import classes from './Cord.module.css'
@@ -21,7 +22,7 @@ interface CordProps {
 }
 
 /** The map of the job: a cord from the flight-deck door to the line-up, a bead a stage, tags where they must be gone. */
-export const Cord = ({ beads, tags, shown, zone, bare, onGo, onTag }: CordProps) => {
+export const Cord = memo(({ beads, tags, shown, zone, bare, onGo, onTag }: CordProps) => {
   const now = useNow()
   const count = bare ? 'The cord is bare' : tags.length === 0 ? 'No tag hangs' : `${tags.length} ${tags.length === 1 ? 'tag hangs' : 'tags hang'}`
   return (
@@ -57,7 +58,7 @@ export const Cord = ({ beads, tags, shown, zone, bare, onGo, onTag }: CordProps)
       </details>
     </nav>
   )
-}
+})
 
 const facts = (bead: BeadView, now: number, zone: string): string => {
   const parts: string[] = []

@@ -1,18 +1,27 @@
-import type { DepartureView, ItemView, PartView } from '../api.gen'
+import { memo } from 'react'
+import type { DepartureView, ItemView, PartView, PlaceView, TechView } from '../api.gen'
 import { clockTime } from '../app/clock'
 import { PhotoRow } from './Photo'
 import classes from './Today.module.css'
 
 const day = (iso: string): string => new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' }).format(new Date(iso))
 
+interface TodayProps {
+  tech: TechView
+  places: PlaceView[]
+  part: PartView
+  /** Whether all of it is in sight. */
+  unfolded: boolean
+}
+
 /** What is different today, before the first step: what is deferred, what earlier crews found, what the day has added. */
-export const Today = ({ view, part, unfolded }: { view: DepartureView; part: PartView; unfolded: boolean }) => {
-  const { deferrals, before } = view.progress.tech
+export const Today = memo(({ tech, places, part, unfolded }: TodayProps) => {
+  const { deferrals, before } = tech
   const added = part.items.filter((i) => i.added)
   const deferred = new Set(deferrals.map((d) => d.defect))
   const latest = before.filter((f) => !deferred.has(f.id)).slice(0, 4)
   if (deferrals.length + latest.length + added.length === 0) return null
-  const name = (place: string) => view.card!.places.find((p) => p.id === place)?.name
+  const name = (place: string) => places.find((p) => p.id === place)?.name
   return (
     <details className={classes.today} open={unfolded}>
       <summary>
@@ -44,7 +53,7 @@ export const Today = ({ view, part, unfolded }: { view: DepartureView; part: Par
       </ul>
     </details>
   )
-}
+})
 
 /** What was found at this place before, with its photos, to hold beside what is there now. */
 export const Earlier = ({ view, item }: { view: DepartureView; item: ItemView }) => {

@@ -1,5 +1,5 @@
 import { useHotkeys } from '@mantine/hooks'
-import { useState } from 'react'
+import { useMemo, useRef, useState } from 'react'
 import { v7 } from 'uuid'
 import type { PartView } from '../api.gen'
 import { Action } from '../app/Action'
@@ -66,16 +66,21 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
   const last = s.read && view.progress.steps[s.read.id]?.reading
   // One thing left of a station needs no button of its own, but its key still works.
   useHotkeys([['shift+Space', () => mine && !tiedOff && s.plainHere.length === 1 && s.markPlace()]])
-  const map = (
-    <Walk planform={card.planform} places={card.places} route={s.places} here={item?.place ?? ''} left={s.left} tags={tags} spots={spots} onPlace={(p) => {
-      s.goToPlace(p)
-      setSaying('')
-    }} />
-  )
+  // Drawn anew only when something on it has changed: a tap must not wait for the drawing.
+  const drawn = JSON.stringify([s.places, item?.place, [...s.left], [...tags], spots])
+  const goTo = useRef<(place: string) => void>(undefined)
+  goTo.current = (p) => {
+    s.goToPlace(p)
+    setSaying('')
+  }
+  const map = useMemo(() => {
+    const [route, here, left, keys, marks] = JSON.parse(drawn) as [string[], string | null, string[], string[], { x: number; y: number }[]]
+    return <Walk planform={card.planform} places={card.places} route={route} here={here ?? ''} left={new Set(left)} tags={new Set(keys)} spots={marks} onPlace={(p) => goTo.current?.(p)} />
+  }, [drawn, card])
   return (
     <div className={classes.stage}>
       <section className={classes.work}>
-        <Today view={view} part={part} unfolded={s.done === 0} />
+        <Today tech={view.progress.tech} places={card.places} part={part} unfolded={s.done === 0} />
         {s.read && last && last.level !== 'as-it-should-be' && s.read.id !== item?.id && <ReadingNote name={s.read.challenge} reading={last} />}
         {item ? (
           <>

@@ -201,6 +201,15 @@ final class Crew {
         .setData(Map.of("id", id.toString(), "device", device, "kind", kind, "body", body)));
   }
 
+  /** Posts what is no event. */
+  void post(String path, String type, String body) {
+    APIResponse answer = page.request().post(url + path, RequestOptions.create()
+        .setHeader("X-XSRF-TOKEN", cookie("XSRF-TOKEN")).setHeader("Content-Type", type).setData(body));
+    if (!answer.ok()) {
+      throw new AssertionError("%s: %s".formatted(path, answer.text()));
+    }
+  }
+
   private String cookie(String name) {
     return page.context().cookies().stream().filter(c -> c.name.equals(name)).map(c -> c.value).findFirst().orElse("");
   }
