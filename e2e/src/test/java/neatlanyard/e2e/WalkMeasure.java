@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /**
@@ -19,7 +20,6 @@ import org.testng.annotations.Test;
  * name ({@code -Dtest=WalkMeasure}); see docs/performance.md.
  */
 public class WalkMeasure {
-  private static final int SLOWER = 4;
   private static final double BETWEEN_TAPS_MS = 400;
 
   /** The demo's larger type, with everything on its card that the day can put there. */
@@ -36,8 +36,14 @@ public class WalkMeasure {
       new PerformanceObserver((list) => list.getEntries().filter((e) => e.name === 'click').forEach((e) => window.taps.push(e.duration)))
         .observe({ type: 'event', durationThreshold: 16, buffered: true })""";
 
-  @Test
-  public void measure() throws Exception {
+  /** How many times slower than this machine the phone is taken to be. */
+  @DataProvider
+  static Object[][] phones() {
+    return new Object[][] {{1}, {2}, {4}};
+  }
+
+  @Test(dataProvider = "phones")
+  public void measure(int slower) throws Exception {
     try (Application app = Application.demo(); Playwright playwright = Playwright.create(); Browser browser = Crew.browser(playwright)) {
       Crew ida = Crew.in(browser, app, "Ida Marsk", ColorScheme.LIGHT);
       Crew wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.LIGHT);
@@ -53,7 +59,7 @@ public class WalkMeasure {
       assertThat(wren.heading("Red covers")).isVisible();
       CDPSession devtools = wren.page.context().newCDPSession(wren.page);
       JsonObject rate = new JsonObject();
-      rate.addProperty("rate", SLOWER);
+      rate.addProperty("rate", slower);
       devtools.send("Emulation.setCPUThrottlingRate", rate);
       wren.page.evaluate(WATCH);
       wren.page.context().setOffline(true);
@@ -78,7 +84,7 @@ public class WalkMeasure {
       }
       Collections.sort(durations);
       System.out.printf("%d taps without a network, processor slowed %d times; over 16 ms: %d, median %.0f, 95th percentile %.0f, longest %.0f ms%n",
-          taps, SLOWER, durations.size(), at(durations, 0.5), at(durations, 0.95), at(durations, 1));
+          taps, slower, durations.size(), at(durations, 0.5), at(durations, 0.95), at(durations, 1));
     }
   }
 
