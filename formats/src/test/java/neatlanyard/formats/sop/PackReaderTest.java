@@ -166,7 +166,7 @@ public class PackReaderTest {
   public void json_is_read_too_and_unknown_fields_are_not_passed_over() {
     assertThat(faults(FleetReader.read("{\"format\": \"neat-lanyard/fleet/1\", \"operator\": \"X\"}"))).isEmpty();
     assertThat(faults(FleetReader.read("{\"format\": \"neat-lanyard/fleet/1\", \"operator\": \"X\", \"colour\": \"red\"}")))
-        .containsExactly("line 1, column 63: 'colour' is not a field here; known are: airfields, crew, format, operator, tails.");
+        .containsExactly("line 1, column 63: 'colour' is not a field here; known are: airfields, crew, format, operator, tails, zone.");
   }
 
   @Test

@@ -46,6 +46,9 @@ public class Departures {
   /** Departures of a tail whose finds a later one is told of. */
   private static final int MOST_BEFORE = 12;
 
+  /** Flights of a type whose walks count. */
+  private static final int MOST_WALKS = 60;
+
 
   private final Flights flights;
   private final DepartureLog log;
@@ -57,6 +60,8 @@ public class Departures {
   private final JsonMapper json;
   private final TailStatus tails;
   private final TechDesk tech;
+  /** Of departures that are not at a desk; those do not change any more. */
+  private final Map<FlightId, Optional<Duration>> walked = new ConcurrentHashMap<>();
   private final ReentrantLock settling = new ReentrantLock();
   private final Map<FlightId, DepartureDesk> desks = new ConcurrentHashMap<>();
 
@@ -216,12 +221,18 @@ public class Departures {
     return kept.isEmpty() ? Optional.empty() : Optional.of(resume(id, kept).state());
   }
 
-  /** How long crews took to walk round this type, by what was said of the first and the last step. */
+  /** How long crews took to walk round this type, in the last flights of it, by what was said of the first and the last step. */
   List<Duration> walks(TypeId type) {
-    return flights.all().stream().flatMap(f -> Optional.ofNullable(desks.get(f.id())).map(DepartureDesk::state).stream())
-        .filter(d -> d.opened().tail().type().equals(type))
-        .flatMap(d -> d.walked().stream())
+    return flights.all().reversed().stream()
+        .filter(f -> fleet.fleet().tail(f.tail()).filter(t -> t.type().equals(type)).isPresent())
+        .limit(MOST_WALKS)
+        .flatMap(f -> walked(f.id()).stream())
         .toList();
+  }
+
+  private Optional<Duration> walked(FlightId id) {
+    DepartureDesk desk = desks.get(id);
+    return desk != null ? desk.state().walked() : walked.computeIfAbsent(id, i -> known(i).flatMap(Departure::walked));
   }
 
   private Subscriber.Message news(Departure state) {

@@ -27,7 +27,7 @@ public final class TechViews {
 
   public record HappenedView(Instant at, String by, String words) {}
 
-  /** @param latest the last day a defect raised then may wait under it, by defect @param most how many may be out */
+  /** An entry to defer under. @param days it may wait, from the day after it was found @param most how many may be out */
   public record ListEntryView(String id, String title, String category, int days, int most) {}
 
   /** @param kind raised, deferred, extended or cleared */
