@@ -1,5 +1,6 @@
 import { Textarea } from '@mantine/core'
 import { getHotkeyHandler } from '@mantine/hooks'
+import type { ReactNode } from 'react'
 import classes from './WordsForm.module.css'
 import { useDraft } from './useDraft'
 
@@ -8,12 +9,14 @@ interface WordsFormProps {
   draft: string
   label: string
   action: string
+  /** What is asked besides the words. */
+  children?: ReactNode
   onSay: (words: string) => void
   onCancel: () => void
 }
 
 /** A few words, in the place of the buttons that asked for them. */
-export const WordsForm = ({ draft, label, action, onSay, onCancel }: WordsFormProps) => {
+export const WordsForm = ({ draft, label, action, children, onSay, onCancel }: WordsFormProps) => {
   const [words, setWords, drop] = useDraft(draft)
   const say = () => {
     if (words.trim() === '') return
@@ -35,6 +38,7 @@ export const WordsForm = ({ draft, label, action, onSay, onCancel }: WordsFormPr
           ['Escape', onCancel],
         ])}
       />
+      {children}
       <div className={classes.buttons}>
         <button type="submit" className={classes.main} disabled={words.trim() === ''}>
           {action} <kbd>ctrl enter</kbd>

@@ -38,6 +38,9 @@ export const useNow = (): number => {
 export const clockTime = (iso: string | number, zone: string): string =>
   new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone }).format(new Date(iso))
 
+/** A day, short: 14 Jan 2027. */
+export const day = (iso: string): string => new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' }).format(new Date(iso))
+
 /** Minutes and seconds, or hours and minutes from one hour on; always positive. */
 export const span = (ms: number): string => {
   const s = Math.floor(Math.abs(ms) / 1000)

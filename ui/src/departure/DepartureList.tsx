@@ -14,12 +14,13 @@ export const DepartureList = ({ me }: { me: Me }) => {
   const client = useQueryClient()
   const lines = useQuery<DepartureLine[], Problem>({ queryKey: ['departures'], queryFn: () => ask('GET', '/api/departures'), refetchInterval: 20_000 })
   const open = useMutation<DepartureView, Problem, DepartureLine>({
-    mutationFn: (line) => {
-      // What this device has of it opens at once, with or without a network; the stream brings it up to date.
-      const kept = client.getQueryData<DepartureView>(['departure', line.id])
-      if (kept) return Promise.resolve(kept)
-      return line.opened ? ask('GET', `/api/departures/${line.id}`) : ask('POST', `/api/departures/${line.id}/open`)
-    },
+    mutationFn: (line) =>
+      (line.opened ? ask<DepartureView>('GET', `/api/departures/${line.id}`) : ask<DepartureView>('POST', `/api/departures/${line.id}/open`)).catch((p: Problem) => {
+        // Nobody answers: what this device has of it, until somebody does.
+        const kept = p.status === 0 ? client.getQueryData<DepartureView>(['departure', line.id]) : undefined
+        if (!kept) throw p
+        return kept
+      }),
     onSuccess: (view) => {
       client.setQueryData(['departure', view.header.id], view)
       void navigate({ to: '/departures/$id', params: { id: view.header.id }, search: {} })

@@ -27,6 +27,7 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
   const current = live?.view.progress.beads.find((b) => b.state === 'current')?.stage ?? 'tie-off'
   // The stage is chosen once, on arrival; afterwards the crew moves, not the program.
   const shown = stage ?? current
+  // Always the same, so that a press in a stage does not draw the cord anew.
   const go = useCallback((to: string) => void navigate({ to: '/departures/$id', params: { id }, search: { stage: to } }), [navigate, id])
   const toBead = useCallback((to: string) => {
     setWanted('')

@@ -110,7 +110,8 @@ export class Outbox {
   putAll(all: Pick<Outgoing, 'kind' | 'body' | 'label'>[]): void {
     const common = { deviceAt: new Date(serverNow()).toISOString(), device: deviceName() }
     this.take({ type: 'put', events: all.map((e) => ({ id: v7(), ...common, ...e })) })
-    void this.send()
+    // While nobody answers, the next try has its time already: a press does not bring it forward.
+    if (!this.timer) void this.send()
   }
 
   dismiss(id: string): void {
@@ -125,10 +126,10 @@ export class Outbox {
 
   /** One at a time, in order: a later event may rest on an earlier one. */
   async send(): Promise<void> {
-    // Without a network nothing is tried; the browser says when there is one again.
-    if (this.sending || !navigator.onLine) return
+    if (this.sending) return
     this.sending = true
     clearTimeout(this.timer)
+    this.timer = undefined
     for (let next = this.state.waiting[0]; next; next = this.state.waiting[0]) {
       const { label: _, ...event } = next
       try {

@@ -26,7 +26,14 @@ export const useDeparture = (id: string, me: Me): { live?: Live; problem?: Probl
   const client = useQueryClient()
   const query = useQuery<DepartureView, Problem>({
     queryKey: ['departure', id],
-    queryFn: () => ask<DepartureView>('GET', `/api/departures/${id}`),
+    queryFn: async () => {
+      const asked = await ask<DepartureView>('GET', `/api/departures/${id}`)
+      // The stream may have told of more while this was on its way.
+      const known = client.getQueryData<DepartureView>(['departure', id])
+      return known?.card?.key === asked.card?.key && known && known.progress.number > asked.progress.number ? { ...asked, progress: known.progress } : asked
+    },
+    // What was kept is shown at once; whether it is still so is asked each time.
+    refetchOnMount: 'always',
     retry: (n, p) => p.status === 0 || (p.status >= 500 && n < 20),
     retryDelay: 1500,
     staleTime: Infinity,
@@ -81,6 +88,6 @@ export const useDeparture = (id: string, me: Me): { live?: Live; problem?: Probl
     [query.data, out, me.name, seat],
   )
 
-  if (!query.data) return { problem: query.error ?? undefined }
+  if (!query.data || (query.error && query.error.status > 0)) return { problem: query.error ?? undefined }
   return { live: { view: view!, me, seat, outbox, out, connected } }
 }

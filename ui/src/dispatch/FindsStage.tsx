@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import type { DepartureView, FindView } from '../api.gen'
 import { Action } from '../app/Action'
-import { clockTime } from '../app/clock'
+import { clockTime, day } from '../app/clock'
 import { WordsForm } from '../app/WordsForm'
 import type { Live } from '../departure/useDeparture'
 import { ReadingNote } from '../flow/ReadingNote'
@@ -25,7 +25,7 @@ const Before = ({ view, find }: { view: DepartureView; find: FindView }) => {
       <summary>Found at this place before: {before.length}</summary>
       {before.map((b) => (
         <div key={b.id}>
-          {b.what} · {b.by}, {b.at.slice(0, 10)}
+          {b.what} · {b.by}, {day(b.at)}
           {b.verdict && ` · ${b.verdict.toLowerCase()}`}
           <PhotoRow ids={b.photos} of={b.what} />
         </div>

@@ -4,13 +4,12 @@ import { getRouteApi, Link } from '@tanstack/react-router'
 import { useState } from 'react'
 import type { ActForm, DefectView, ListEntryView, Me, TechLogView } from '../api.gen'
 import { ask, type Problem } from '../app/api'
+import { day } from '../app/clock'
 import { ProblemNotice } from '../app/Notice'
 import { TopBar } from '../app/TopBar'
 import classes from './TechLog.module.css'
 
 const route = getRouteApi('/tails/$tail')
-
-const left = (days: number): string => (days < 0 ? 'run out' : days === 0 ? 'last day' : days === 1 ? '1 day left' : `${days} days left`)
 
 /** The technical log of one tail: open, deferred with the days left, and what was. */
 export const TechLogPage = ({ me }: { me: Me }) => {
@@ -88,13 +87,13 @@ const Defect = ({ defect, yours, entries, onAct }: DefectProps) => {
   const [doing, setDoing] = useState<'' | 'cleared' | 'deferred' | 'extended'>('')
   const { terms } = defect
   return (
-    <article className={classes.defect} data-late={(terms && terms.daysLeft < 0) || undefined}>
+    <article className={classes.defect} data-late={terms?.runOut || undefined}>
       <p className={classes.what}>
         <b>{defect.what}</b>
-        {terms && <span>{left(terms.daysLeft)}</span>}
+        {terms && <span>{terms.left}</span>}
       </p>
       <p className={classes.facts}>
-        {defect.raisedBy}, {defect.raisedAt.slice(0, 10)}
+        {defect.raisedBy}, {day(defect.raisedAt)}
         {terms && ` · ${terms.entry} ${terms.title}, category ${terms.category}, until the end of ${terms.lastDay}`}
       </p>
       {terms?.operating && <p className={classes.facts}>Crew: {terms.operating}</p>}

@@ -1,6 +1,7 @@
 import { TextInput } from '@mantine/core'
 import { Link } from '@tanstack/react-router'
 import { useState } from 'react'
+import { day } from '../app/clock'
 import type { Live } from '../departure/useDeparture'
 import classes from './TechStatus.module.css'
 
@@ -49,7 +50,7 @@ export const TechStatus = ({ live }: { live: Live }) => {
             <b>
               {d.entry} {d.title}
             </b>
-            <span>{d.daysLeft < 0 ? 'run out' : d.daysLeft === 0 ? 'last day today' : `${d.daysLeft} days left`}</span>
+            <span>{d.left}</span>
             <p>
               {d.note}.{d.operating && ` ${d.operating}`}
               {d.bars && ` Not for this flight: ${d.bars}.`}
@@ -64,7 +65,7 @@ export const TechStatus = ({ live }: { live: Live }) => {
           <ul>
             {before.map((f) => (
               <li key={f.id}>
-                {f.what} · {f.by}, {f.at.slice(0, 10)}
+                {f.what} · {f.by}, {day(f.at)}
                 {f.verdict && ` · ${f.verdict.toLowerCase()}`}
               </li>
             ))}

@@ -7,6 +7,8 @@ import { WordsForm } from '../app/WordsForm'
 import { GoOn } from '../departure/GoOn'
 import type { Live } from '../departure/useDeparture'
 import { FlightDeck } from './FlightDeck'
+import { FindForm } from '../dispatch/FindForm'
+import { Finished } from './Finished'
 import { Marks } from './Marks'
 import { MeasureForm } from './MeasureForm'
 import { OtherSeat } from './OtherSeat'
@@ -14,21 +16,16 @@ import { ReadingNote } from './ReadingNote'
 import { StepRows } from './StepRows'
 import classes from './StepStage.module.css'
 import { useSteps } from './useSteps'
-import { v7 } from 'uuid'
 
 /** Rows of the list below the step at hand. */
 const ROWS = 7
 
-type Saying = 'find' | 'not-today' | 'does-not-fit'
+type Saying = '' | 'find' | 'not-today' | 'does-not-fit'
 
-const SAYINGS: Record<Saying, { label: string; action: string }> = {
-  find: { label: 'What is not as it should be?', action: 'Raise the find' },
+const SAYINGS = {
   'not-today': { label: 'Why not today?', action: 'Not today' },
   'does-not-fit': { label: 'What does not fit, on this tail or today? Fleet standards read it.', action: 'Tell fleet standards' },
 }
-
-/** A defect of one thing, nothing more said. */
-const DEFECT = { severity: 'defect', count: 1, entry: null, spot: null, photos: [] }
 
 interface StepStageProps {
   live: Live
@@ -43,14 +40,13 @@ interface StepStageProps {
 /** A flow: the step at hand at arm's length, the rest of its panel below, the flight deck beside it. */
 export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) => {
   const { view, seat } = live
-  const [saying, setSaying] = useState<'' | Saying>('')
+  const [saying, setSaying] = useState<Saying>('')
   const s = useSteps(live, part, wanted)
   const { item, mine, answered } = s
   // This place whole, then as many of the next ones as fit, so that nobody looks ahead in vain.
   const after = s.visits.slice(s.visit + 1).flat()
   const listed = item ? [...s.here, ...after.slice(0, Math.max(0, ROWS - s.here.length))] : part.items.slice(-ROWS)
   const tiedOff = view.progress.tiedOff !== undefined
-  const last = s.read && view.progress.steps[s.read.id]?.reading
   // Held fast while words are written: the other seat's progress must not move the step under them.
   const say = (what: Saying) => {
     s.choose(item?.id ?? '')
@@ -59,7 +55,7 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
   return (
     <div className={classes.stage}>
       <section className={classes.work}>
-        {s.read && last && last.level !== 'as-it-should-be' && s.read.id !== item?.id && <ReadingNote name={s.read.challenge} reading={last} />}
+        {s.lastRead && <ReadingNote name={s.lastRead.name} reading={s.lastRead.reading} />}
         {item ? (
           <>
             <p className={classes.where}>
@@ -93,13 +89,21 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
                   Not today
                 </Action>
               </div>
+            ) : saying === 'find' ? (
+              <FindForm
+                key={item.id} departure={view.header.id} card={view.card!} item={item} onCancel={() => setSaying('')}
+                onRaise={(find) => {
+                  s.act('find-raised', { ...find }, item)
+                  setSaying('')
+                  s.choose('')
+                }}
+              />
             ) : (
               <WordsForm
                 key={`${item.id}/${saying}`} draft={`${view.header.id}/${item.id}/${saying}`} label={SAYINGS[saying].label} action={SAYINGS[saying].action}
                 onCancel={() => setSaying('')}
                 onSay={(words) => {
-                  if (saying === 'find') s.act('find-raised', { find: v7(), note: words, what: DEFECT }, item)
-                  else if (saying === 'does-not-fit') s.act('does-not-fit', { words }, item)
+                  if (saying === 'does-not-fit') s.act('does-not-fit', { words }, item)
                   else s.act('step-not-today', { reason: words }, item)
                   setSaying('')
                   if (saying !== 'does-not-fit') s.choose('')
@@ -115,13 +119,7 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
             )}
           </>
         ) : (
-          <>
-            <p className={classes.where}>{part.title}</p>
-            <h1 className={classes.challenge}>All {part.items.length} answered</h1>
-            <div className={classes.actions}>
-              <GoOn progress={view.progress} from={part.stage} {...(next && { next })} onGo={onGo} />
-            </div>
-          </>
+          <Finished progress={view.progress} part={part} next={next} onGo={onGo} />
         )}
         <StepRows items={listed} at={item} name={s.place?.name ?? part.title} placeName={s.placeName} steps={view.progress.steps} statusOf={s.statusOf} open={s.open} onChoose={s.choose} />
         <div className={classes.foot}>

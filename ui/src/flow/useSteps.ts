@@ -40,6 +40,7 @@ export const useSteps = (live: Live, part: PartView, wanted: string) => {
   ])
   // A value has to be read and entered; the rest of a place is answered with one press, and so is that nothing is missing.
   const plainHere = here.filter((i) => owed(i) && (!i.measure || i.measure.none !== undefined))
+  const last = read && steps[read.id]?.reading
   return {
     item,
     mine,
@@ -52,7 +53,8 @@ export const useSteps = (live: Live, part: PartView, wanted: string) => {
     places: visits.map((v) => v[0]?.place ?? ''),
     here,
     plainHere,
-    read,
+    /** What the value entered last means, while one is at another step and it is worth a word. */
+    lastRead: read && last && last.level !== 'as-it-should-be' && read.id !== item?.id ? { name: read.challenge, reading: last } : undefined,
     left: new Set(part.items.filter(open).map((i) => i.place)),
     done: part.items.filter((i) => !open(i)).length,
     statusOf,

@@ -1,10 +1,8 @@
 import { memo } from 'react'
 import type { DepartureView, ItemView, PartView, PlaceView, TechView } from '../api.gen'
-import { clockTime } from '../app/clock'
+import { clockTime, day } from '../app/clock'
 import { PhotoRow } from './Photo'
 import classes from './Today.module.css'
-
-const day = (iso: string): string => new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' }).format(new Date(iso))
 
 interface TodayProps {
   tech: TechView
@@ -33,7 +31,7 @@ export const Today = memo(({ tech, places, part, unfolded }: TodayProps) => {
             <b>
               {d.entry} {d.title}
             </b>
-            {d.note}. {d.daysLeft < 0 ? 'Has run out' : d.daysLeft === 0 ? 'Last day today' : `${d.daysLeft} days left`}
+            {d.note}, {d.left}
             {d.bars && `. Not for this flight: ${d.bars}`}
           </li>
         ))}

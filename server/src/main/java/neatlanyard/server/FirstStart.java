@@ -3,14 +3,12 @@ package neatlanyard.server;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.List;
-import neatlanyard.core.dispatch.ReadingHistory;
 import neatlanyard.core.fleet.Accounts;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Fleet;
 import neatlanyard.core.fleet.Flights;
 import neatlanyard.core.fleet.Role;
-import neatlanyard.server.dispatch.TechDesk;
+import neatlanyard.server.dispatch.DemoTechLogs;
 import neatlanyard.server.fleet.DemoSignIns;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.SignIns;
@@ -32,13 +30,12 @@ class FirstStart implements ApplicationRunner {
   private final DemoRevisions revisions;
   private final SignIns signIns;
   private final DemoSignIns demo;
-  private final TechDesk tech;
-  private final ReadingHistory readings;
+  private final DemoTechLogs tech;
   private final WebServerApplicationContext server;
 
   FirstStart(
       Settings settings, Accounts accounts, Flights flights, FleetDesk fleet, DemoRevisions revisions, SignIns signIns,
-      DemoSignIns demo, TechDesk tech, ReadingHistory readings, WebServerApplicationContext server) {
+      DemoSignIns demo, DemoTechLogs tech, WebServerApplicationContext server) {
     this.settings = settings;
     this.accounts = accounts;
     this.flights = flights;
@@ -47,7 +44,6 @@ class FirstStart implements ApplicationRunner {
     this.signIns = signIns;
     this.demo = demo;
     this.tech = tech;
-    this.readings = readings;
     this.server = server;
   }
 
@@ -77,13 +73,7 @@ class FirstStart implements ApplicationRunner {
     if (flights.all().isEmpty()) {
       fleet.bringInFlights(Files.readString(folder.resolve("flights.yaml")));
     }
-    if (readings.none()) {
-      for (String type : List.of("dovrin-46", "halyard-210")) {
-        tech.bringInList(Files.readString(folder.resolve("dispatch/%s.yaml".formatted(type))), DEMO);
-      }
-      tech.bringInLog(Files.readString(folder.resolve("tech-log.csv")));
-      tech.bringInReadings(Files.readString(folder.resolve("readings.csv")));
-    }
+    tech.load(folder, DEMO);
     demo.load();
   }
 }

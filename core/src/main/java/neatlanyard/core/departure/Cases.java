@@ -22,8 +22,8 @@ public final class Cases {
       TechState.Settled s = settled.get();
       return Optional.of(new Case(
           s.cleared() ? Verdict.NOTHING_TO_ENTER : Verdict.FLY_WITH_ENTRY,
-          Optional.empty(), List.of("Maintenance control has %s it: %s".formatted(s.cleared() ? "cleared" : "deferred", s.words())),
-          Optional.empty(), List.of(), list.title()));
+          Optional.empty(), List.of("Maintenance control: %s".formatted(s.words())),
+          Optional.empty(), List.of(), list.words()));
     }
     List<Deferral> others = d.tech().deferrals().stream().filter(x -> !x.defect().equals(find.id())).toList();
     boolean critical = d.pack().step(find.step()).filter(Step::critical).isPresent();

@@ -327,10 +327,6 @@ public final class Departure {
     return tech;
   }
 
-  public Past past() {
-    return past;
-  }
-
   /** The technical log that was read last. */
   public Optional<Said<Event.LogTailRead>> log() {
     return log;

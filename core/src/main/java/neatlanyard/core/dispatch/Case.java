@@ -43,7 +43,7 @@ public record Case(
   /** What the list says of a find. @param open what is deferred on this tail already @param zone the operator's */
   public static Case of(
       Found found, DispatchList list, Policy policy, Situation now, List<Deferral> open, Instant at, ZoneId zone) {
-    String named = list.revision().isEmpty() ? list.title() : "%s, revision %s".formatted(list.title(), list.revision());
+    String named = list.words();
     if (found.severity() == Severity.DANGER) {
       return plain(Verdict.STOPS_THE_FLIGHT, "Its finder says it is not to be flown like this.", named);
     }
@@ -61,10 +61,10 @@ public record Case(
           candidates.isEmpty()
               ? "The list has no entry for it, and what is not in the list must work."
               : "None of the list's entries for this place was named: %s.".formatted(
-                  candidates.stream().map(e -> "%s %s".formatted(e.id(), e.title())).collect(Collectors.joining("; "))),
+                  candidates.stream().map(Entry::words).collect(Collectors.joining("; "))),
           named);
     }
-    return byEntry(entry.get(), found, list, policy, now, open, named, entry.get().category().lastDay(entry.get().days(), at, zone));
+    return byEntry(entry.get(), found, list, policy, now, open, named, entry.get().lastDay(at, zone));
   }
 
   private static Case byEntry(
@@ -73,8 +73,8 @@ public record Case(
     List<String> against = new ArrayList<>();
     int before = open.stream().filter(d -> d.entry().equals(e.id())).mapToInt(Deferral::count).sum();
     int left = e.installed() - before - found.count();
-    String counted = "%s %s: %d installed, %d must work; %d out%s leaves %d.".formatted(
-        e.id(), e.title(), e.installed(), e.required(), found.count(), before > 0 ? " and %d deferred before".formatted(before) : "", Math.max(0, left));
+    String counted = "%s: %d installed, %d must work; %d out%s leaves %d.".formatted(
+        e.words(), e.installed(), e.required(), found.count(), before > 0 ? " and %d deferred before".formatted(before) : "", Math.max(0, left));
     (left < e.required() ? against : because).add(counted);
     Condition.Answer answer = e.when().ask(policy, now);
     if (!(e.when() instanceof Condition.Always)) {

@@ -17,11 +17,11 @@ public enum Category {
   D(120, false);
 
   private final int days;
-  private final boolean extends_;
+  private final boolean extendable;
 
-  Category(int days, boolean extends_) {
+  Category(int days, boolean extendable) {
     this.days = days;
-    this.extends_ = extends_;
+    this.extendable = extendable;
   }
 
   /** Calendar days; 0 where the entry states them. */
@@ -31,7 +31,7 @@ public enum Category {
 
   /** Whether maintenance control may extend it once by as long again (value from memory: policy letter 25, B and C). */
   public boolean mayBeExtended() {
-    return extends_;
+    return extendable;
   }
 
   /**

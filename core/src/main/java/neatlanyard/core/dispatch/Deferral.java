@@ -35,6 +35,11 @@ public record Deferral(
     return java.time.temporal.ChronoUnit.DAYS.between(LocalDate.ofInstant(at, zone), lastDay);
   }
 
+  /** Days that are left, in words. */
+  public static String left(long days) {
+    return days < 0 ? "run out" : days == 0 ? "last day" : days == 1 ? "1 day left" : "%d days left".formatted(days);
+  }
+
   public String words() {
     return "%s %s".formatted(entry, title);
   }

@@ -1,5 +1,8 @@
 package neatlanyard.core.dispatch;
 
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -46,6 +49,21 @@ public record DispatchList(TypeId type, String title, String revision, List<Entr
       steps = List.copyOf(steps);
       adds = List.copyOf(adds);
     }
+
+    /** The last day on which it may still be so. @param zone the operator's */
+    public LocalDate lastDay(Instant discovered, ZoneId zone) {
+      return category.lastDay(days, discovered, zone);
+    }
+
+    /** How many may be out. */
+    public int mayBeOut() {
+      return installed - required;
+    }
+
+    /** Number and title. */
+    public String words() {
+      return "%s %s".formatted(id, title);
+    }
   }
 
   /** A step that an open deferral puts on the card. @param in the procedure it joins, after the other steps of its place */
@@ -56,6 +74,11 @@ public record DispatchList(TypeId type, String title, String revision, List<Entr
     boolean of(EntryId a, EntryId b) {
       return one.equals(a) && other.equals(b) || one.equals(b) && other.equals(a);
     }
+  }
+
+  /** Title and revision. */
+  public String words() {
+    return revision.isEmpty() ? title : "%s, revision %s".formatted(title, revision);
   }
 
   public Optional<Entry> entry(EntryId id) {

@@ -11,6 +11,16 @@ import neatlanyard.core.sop.StepId;
 public sealed interface TechAct {
   UUID defect();
 
+  /** In words, as it reads in the log. */
+  default String told() {
+    return switch (this) {
+      case Raised r -> r.what();
+      case Deferred d -> "Deferred under %s until the end of %s: %s".formatted(d.entry(), d.lastDay(), d.words());
+      case Extended e -> "Extended until the end of %s: %s".formatted(e.lastDay(), e.words());
+      case Cleared c -> "Cleared: %s".formatted(c.words());
+    };
+  }
+
   /** Somebody wrote it in. @param departure the one it was found in; empty for one written at a desk */
   record Raised(UUID defect, Optional<FlightId> departure, Optional<PlaceId> place, Optional<StepId> step, String what)
       implements TechAct {}

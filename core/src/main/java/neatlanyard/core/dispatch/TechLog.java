@@ -90,11 +90,11 @@ public final class TechLog {
     if (entry.isEmpty()) {
       return no("no-such-entry", "The list has no entry %s.".formatted(d.entry()), "Choose one of the list.");
     }
-    int most = entry.get().installed() - entry.get().required();
+    int most = entry.get().mayBeOut();
     if (d.count() < 1 || d.count() > most) {
       return no("too-many", "%s allows %d of %d to be out, not %d.".formatted(d.entry(), most, entry.get().installed(), d.count()), "Have it mended.");
     }
-    LocalDate last = entry.get().category().lastDay(entry.get().days(), defect.first().at(), zone);
+    LocalDate last = entry.get().lastDay(defect.first().at(), zone);
     return d.lastDay().isAfter(last)
         ? no("too-long", "Category %s lets it wait until the end of %s.".formatted(entry.get().category(), last), "Give that day or an earlier one.")
         : Optional.empty();

@@ -2,7 +2,6 @@ package neatlanyard.core.gauge;
 
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.OptionalDouble;
 import neatlanyard.core.gauge.Judged.Level;
 
@@ -43,10 +42,4 @@ public sealed interface Gauge permits Band, Between, Bottle, CrewOxygen, Missing
         ? new Judged(Level.OUT, "%s: %s apart, %s is the most.".formatted(what, words(apart, unit), words(most, unit)), List.of(sum), source)
         : new Judged(Level.AS_IT_SHOULD_BE, "", List.of(sum), source);
   }
-
-  /** The kinds as packs name them. */
-  Map<String, Class<? extends Gauge>> KINDS = Map.of(
-      "band", Band.class, "between", Between.class, "bottle", Bottle.class, "crew-oxygen", CrewOxygen.class,
-      "missing", Missing.class, "oil", Oil.class, "sag", Sag.class, "tyre", Tyre.class, "uplift", Uplift.class,
-      "wear-pin", WearPin.class);
 }

@@ -35,6 +35,11 @@ public record TagKind(TagId id, String title, Trigger hangsOn, Stage due, boolea
     UNFINISHED
   }
 
+  /** Whether a tag of this trigger can never stay, whatever a pack says. */
+  public static boolean neverStays(Trigger trigger) {
+    return DEFAULTS.stream().anyMatch(d -> d.hangsOn() == trigger && !d.mayStay());
+  }
+
   /** What holds where a pack is silent, so that no pack can lose these by leaving them out. */
   public static final List<TagKind> DEFAULTS =
       List.of(

@@ -123,4 +123,15 @@ public class TechLogTest {
     TechEntry orphan = new TechEntry(TAIL, BEGIN, new CrewId("varga"), "Lio Varga", new TechAct.Cleared(new UUID(4, 4), "x"));
     assertThat(TechLog.of(List.of(orphan)).all()).isEmpty();
   }
+
+  @Test
+  public void what_happened_and_what_is_left_read_as_a_crew_says_them() {
+    UUID id = new UUID(5, 5);
+    LocalDate day = LocalDate.of(2027, 1, 18);
+    assertThat(List.of(
+        new TechAct.Raised(id, Optional.empty(), Optional.empty(), Optional.empty(), "bulb out"), new TechAct.Deferred(id, new EntryId("b"), 1, day, "none in stock"),
+        new TechAct.Extended(id, day, "on order"), new TechAct.Cleared(id, "changed")).stream().map(TechAct::told)).containsExactly(
+            "bulb out", "Deferred under b until the end of 2027-01-18: none in stock", "Extended until the end of 2027-01-18: on order", "Cleared: changed");
+    assertThat(List.of(-1L, 0L, 1L, 9L).stream().map(Deferral::left)).containsExactly("run out", "last day", "1 day left", "9 days left");
+  }
 }

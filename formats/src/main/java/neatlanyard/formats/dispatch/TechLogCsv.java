@@ -77,7 +77,7 @@ public final class TechLogCsv {
       r.fault("No 'last-day', and the list has no entry %s to work it out from.".formatted(id));
       return LocalDate.EPOCH;
     }
-    return entry.get().category().lastDay(entry.get().days(), raised, zone);
+    return entry.get().lastDay(raised, zone);
   }
 
   public static String write(List<TechEntry> lines) {

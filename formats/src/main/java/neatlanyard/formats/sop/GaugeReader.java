@@ -2,11 +2,13 @@ package neatlanyard.formats.sop;
 
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import neatlanyard.core.gauge.Band;
 import neatlanyard.core.gauge.Between;
 import neatlanyard.core.gauge.Bottle;
@@ -26,6 +28,10 @@ final class GaugeReader {
   private static final double FAR = 1e6;
   private static final double COLD_C = -80;
   private static final double HOT_C = 80;
+
+  /** The kinds as packs name them: a gauge's own name, in kebab case. */
+  static final List<String> KINDS = Stream.of(Gauge.class.getPermittedSubclasses())
+      .map(c -> c.getSimpleName().replaceAll("(?<=[a-z])(?=[A-Z])", "-").toLowerCase(Locale.ROOT)).sorted().toList();
 
   private GaugeReader() {}
 
@@ -50,7 +56,7 @@ final class GaugeReader {
       case "wear-pin" -> new WearPin(doc.number("limit", -FAR, FAR), doc.whole("soon-landings", 0, 100_000), doc.number("new-pin", 0, FAR));
       default -> {
         doc.fault("kind", "'%s' is not a kind of gauge; known are: %s.".formatted(
-            kind, Gauge.KINDS.keySet().stream().sorted().collect(Collectors.joining(", "))));
+            kind, String.join(", ", KINDS)));
         yield new Missing(0);
       }
     };

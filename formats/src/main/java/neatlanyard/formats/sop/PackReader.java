@@ -3,7 +3,6 @@ package neatlanyard.formats.sop;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.EnumMap;
-import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -20,8 +19,8 @@ import neatlanyard.core.fleet.SubTypeId;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.fleet.TypeId;
 import neatlanyard.core.sop.Matter;
-import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.Pack.PackTail;
+import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.PackId;
 import neatlanyard.core.sop.Place;
 import neatlanyard.core.sop.PlaceId;
@@ -35,8 +34,8 @@ import neatlanyard.core.sop.QuantityId;
 import neatlanyard.core.sop.School;
 import neatlanyard.core.sop.Stage;
 import neatlanyard.core.sop.TagId;
-import neatlanyard.core.sop.TagKind;
 import neatlanyard.core.sop.TagKind.Trigger;
+import neatlanyard.core.sop.TagKind;
 import neatlanyard.core.sop.Waiver;
 import neatlanyard.core.units.Unit;
 import neatlanyard.formats.text.Doc;
@@ -46,9 +45,6 @@ import neatlanyard.formats.text.Read;
 public final class PackReader {
   /** What a pack says of itself in its first field. */
   public static final String FORMAT = "neat-lanyard/pack/2";
-
-  private static final Set<Trigger> NEVER_STAY =
-      EnumSet.of(Trigger.STANDING_VERDICT, Trigger.CONTROLS, Trigger.DEFERRAL, Trigger.OTHER_LOG);
 
   private final Map<PlaceId, Place> places = new LinkedHashMap<>();
   private final Map<PointId, Point> points = new LinkedHashMap<>();
@@ -224,7 +220,7 @@ public final class PackReader {
     if (tags.put(kind.id(), kind) != null) {
       doc.fault("id", "A tag '%s' exists already.".formatted(kind.id()));
     }
-    if (kind.mayStay() && (NEVER_STAY.contains(hangsOn))) {
+    if (kind.mayStay() && (TagKind.neverStays(hangsOn))) {
       doc.fault("may-stay", "A tag that hangs on %s can never stay; say may-stay: false.".formatted(Doc.written(hangsOn)));
     }
     return kind;

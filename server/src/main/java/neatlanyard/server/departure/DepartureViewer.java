@@ -14,6 +14,7 @@ import neatlanyard.core.controls.Axis;
 import neatlanyard.core.controls.ControlSpec;
 import neatlanyard.core.departure.Departure;
 import neatlanyard.core.departure.Event;
+import neatlanyard.core.dispatch.Severity;
 import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.Flight;
@@ -43,6 +44,7 @@ import neatlanyard.server.departure.DepartureViews.EntryLineView;
 import neatlanyard.server.departure.DepartureViews.Header;
 import neatlanyard.server.departure.DepartureViews.PlaceName;
 import neatlanyard.server.departure.DepartureViews.SchoolView;
+import neatlanyard.server.departure.DepartureViews.SeverityView;
 import neatlanyard.server.departure.DepartureViews.WalkView;
 import neatlanyard.server.dispatch.TechDesk;
 import neatlanyard.server.fleet.FleetDesk;
@@ -137,7 +139,8 @@ class DepartureViewer {
         CardViews.planform(d.pack().planform()),
         walk(card, walks),
         tech.list(d.opened().tail().type()).entries().stream().map(e -> new EntryLineView(
-            e.id().value(), e.title(), e.installed() - e.required(), e.steps().stream().map(StepId::value).toList())).toList());
+            e.id().value(), e.title(), e.installed(), e.steps().stream().map(StepId::value).toList())).toList(),
+        Stream.of(Severity.values()).map(s -> new SeverityView(Doc.written(s), s.words())).toList());
   }
 
   private static WalkView walk(Card card, List<Duration> walks) {

@@ -50,10 +50,13 @@ public final class DepartureViews {
   /** @param key changes when the card is cut again @param controlCheckWhen when the flight control check is made today */
   public record CardView(
       long key, DayView day, String controlCheckWhen, List<PartView> parts, List<LeftOutView> leftOut, List<PlaceView> places, PlanformView planform, WalkView walk,
-      List<EntryLineView> entries) {}
+      List<EntryLineView> entries, List<SeverityView> severities) {}
 
-  /** An entry of the dispatch list, for naming it at a find. @param most how many may be out @param steps where it is found */
-  public record EntryLineView(String id, String title, int most, List<String> steps) {}
+  /** How bad a find may be said to be. */
+  public record SeverityView(String id, String words) {}
+
+  /** An entry of the dispatch list, for naming it at a find. @param installed how many there are @param steps where it is found */
+  public record EntryLineView(String id, String title, int installed, List<String> steps) {}
 
   /** @param minutes the estimate @param from what it rests on */
   public record WalkView(double metres, double minutes, String from) {}
@@ -88,9 +91,9 @@ public final class DepartureViews {
   /** The tail's log as this departure knows it. @param logTail the registration read off the log; empty before */
   public record TechView(List<DeferralView> deferrals, List<FoundBeforeView> before, String logTail) {}
 
-  /** @param daysLeft on the day of the flight @param bars why the flight may not be made with it; empty when it may */
+  /** @param left the days that are left on the day of the flight, in words @param bars why the flight may not be made with it; empty when it may */
   public record DeferralView(
-      String defect, String entry, String title, String note, String place, LocalDate lastDay, long daysLeft, String operating,
+      String defect, String entry, String title, String note, String place, LocalDate lastDay, String left, boolean runOut, String operating,
       String placard, String bars) {}
 
   public record FoundBeforeView(String id, String place, String step, String what, String by, Instant at, String verdict, List<String> photos) {}

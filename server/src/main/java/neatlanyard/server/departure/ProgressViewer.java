@@ -17,6 +17,7 @@ import neatlanyard.core.departure.Find;
 import neatlanyard.core.departure.Mark;
 import neatlanyard.core.departure.Status;
 import neatlanyard.core.dispatch.Case;
+import neatlanyard.core.dispatch.Deferral;
 import neatlanyard.core.dispatch.EntryId;
 import neatlanyard.core.dispatch.Verdict;
 import neatlanyard.core.fleet.CrewId;
@@ -255,7 +256,7 @@ class ProgressViewer {
     return new TechView(
         d.tech().deferrals().stream().map(x -> new DeferralView(
             x.defect().toString(), x.entry().value(), x.title(), x.note(), x.place().map(PlaceId::value).orElse(""), x.lastDay(),
-            x.daysLeft(departs), x.operating(), x.placard(), x.bars())).toList(),
+            Deferral.left(x.daysLeft(departs)), x.runOut(departs), x.operating(), x.placard(), x.bars())).toList(),
         d.tech().finds().stream().map(f -> new FoundBeforeView(
             f.find().toString(), f.place().map(PlaceId::value).orElse(""), f.step().map(StepId::value).orElse(""), f.what(), f.by(), f.at(),
             f.verdict(), f.photos().stream().map(UUID::toString).toList())).toList(),

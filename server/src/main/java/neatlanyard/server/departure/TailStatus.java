@@ -77,16 +77,7 @@ class TailStatus {
   private static Optional<Settled> settled(Departure d, Defect defect) {
     TechEntry last = defect.lines().getLast();
     boolean crew = d.opened().flight().place(last.by()).isPresent();
-    return crew || last.act() instanceof TechAct.Raised ? Optional.empty() : Optional.of(new Settled(defect.id(), defect.cleared(), words(last.act())));
-  }
-
-  private static String words(TechAct act) {
-    return switch (act) {
-      case TechAct.Raised a -> a.what();
-      case TechAct.Deferred a -> "under %s until the end of %s, %s".formatted(a.entry(), a.lastDay(), a.words());
-      case TechAct.Extended a -> "until the end of %s, %s".formatted(a.lastDay(), a.words());
-      case TechAct.Cleared a -> a.words();
-    };
+    return crew || last.act() instanceof TechAct.Raised ? Optional.empty() : Optional.of(new Settled(defect.id(), defect.cleared(), last.act().told()));
   }
 
   private static FoundBefore found(Departure d, Find f) {
@@ -96,7 +87,8 @@ class TailStatus {
   }
 
   private static FoundBefore found(Defect x) {
-    String how = x.cleared() ? "Cleared: " + words(x.lines().getLast().act()) : x.deferred().map(t -> "Deferred under " + t.entry()).orElse("Open");
+    TechAct last = x.lines().getLast().act();
+    String how = last instanceof TechAct.Raised ? "Open" : last.told();
     return new FoundBefore(x.id(), x.raised().place(), x.raised().step(), x.raised().what(), x.first().name(), x.first().at(), how, List.of());
   }
 

@@ -7,11 +7,10 @@ import java.util.Optional;
 import java.util.UUID;
 import neatlanyard.core.dispatch.Defect;
 import neatlanyard.core.dispatch.Deferral;
-import neatlanyard.core.dispatch.DispatchList;
 import neatlanyard.core.dispatch.DispatchList.Entry;
+import neatlanyard.core.dispatch.DispatchList;
 import neatlanyard.core.dispatch.EntryId;
 import neatlanyard.core.dispatch.TechAct;
-import neatlanyard.core.dispatch.TechEntry;
 import neatlanyard.core.fleet.Registered;
 import neatlanyard.core.fleet.Role;
 import neatlanyard.core.fleet.TypeId;
@@ -21,8 +20,8 @@ import neatlanyard.formats.dispatch.TechLogCsv;
 import neatlanyard.server.dispatch.TechViews.ActForm;
 import neatlanyard.server.dispatch.TechViews.BroughtInView;
 import neatlanyard.server.dispatch.TechViews.DefectView;
-import neatlanyard.server.dispatch.TechViews.ListEntryView;
 import neatlanyard.server.dispatch.TechViews.HappenedView;
+import neatlanyard.server.dispatch.TechViews.ListEntryView;
 import neatlanyard.server.dispatch.TechViews.TailLine;
 import neatlanyard.server.dispatch.TechViews.TechLogView;
 import neatlanyard.server.dispatch.TechViews.TermsView;
@@ -66,13 +65,13 @@ class TechLogController {
     DispatchList list = desk.list(t.type());
     List<Defect> all = desk.log(t.id()).all();
     return new TechLogView(
-        tail, t.type().value(), list.revision().isEmpty() ? list.title() : "%s, revision %s".formatted(list.title(), list.revision()),
+        tail, t.type().value(), list.words(),
         who.role() == Role.MAINTENANCE,
         all.stream().filter(d -> !d.cleared() && d.deferred().isEmpty()).map(d -> view(d, list)).toList(),
         all.stream().filter(d -> d.deferred().isPresent()).map(d -> view(d, list)).toList(),
         all.reversed().stream().filter(Defect::cleared).map(d -> view(d, list)).toList(),
         list.entries().stream().map(e -> new ListEntryView(
-            e.id().value(), e.title(), e.category().name(), e.days() > 0 ? e.days() : e.category().days(), e.installed() - e.required())).toList());
+            e.id().value(), e.title(), e.category().name(), e.days() > 0 ? e.days() : e.category().days(), e.mayBeOut())).toList());
   }
 
   private DefectView view(Defect d, DispatchList list) {
@@ -80,24 +79,15 @@ class TechLogController {
     Optional<TermsView> terms = d.deferred().map(t -> {
       Optional<Entry> e = list.entry(t.entry());
       long left = java.time.temporal.ChronoUnit.DAYS.between(LocalDate.ofInstant(now, desk.zone()), t.lastDay());
-      boolean extends_ = t.extended() == 0 && left >= 0 && e.filter(x -> x.category().mayBeExtended()).isPresent();
+      boolean mayBeExtended = t.extended() == 0 && left >= 0 && e.filter(x -> x.category().mayBeExtended()).isPresent();
       return new TermsView(
           t.entry().value(), e.map(Entry::title).orElse("not in the list in force"), e.map(x -> x.category().name()).orElse(""), t.count(),
-          t.lastDay(), left, extends_, t.lastDay().plusDays(e.map(x -> x.category().days()).orElse(0)),
+          t.lastDay(), Deferral.left(left), left < 0, mayBeExtended, t.lastDay().plusDays(e.map(x -> x.category().days()).orElse(0)),
           e.map(Entry::operating).orElse(""), e.map(Entry::placard).orElse(""));
     });
     return new DefectView(
         d.id().toString(), d.raised().what(), d.raised().place().map(PlaceId::value).orElse(""), d.first().name(), d.first().at(), terms,
-        d.lines().stream().map(l -> new HappenedView(l.at(), l.name(), words(l))).toList());
-  }
-
-  static String words(TechEntry line) {
-    return switch (line.act()) {
-      case TechAct.Raised a -> a.what();
-      case TechAct.Deferred a -> "Deferred under %s until the end of %s: %s".formatted(a.entry(), a.lastDay(), a.words());
-      case TechAct.Extended a -> "Extended until the end of %s: %s".formatted(a.lastDay(), a.words());
-      case TechAct.Cleared a -> "Cleared: %s".formatted(a.words());
-    };
+        d.lines().stream().map(l -> new HappenedView(l.at(), l.name(), l.act().told())).toList());
   }
 
   @PostMapping("/api/tails/{tail}/log")
@@ -130,7 +120,7 @@ class TechLogController {
   /** The day the entry allows, counted from when the defect was found. */
   private LocalDate latest(Registered tail, UUID defect, EntryId id) {
     Instant raised = desk.log(tail.id()).defect(defect).map(d -> d.first().at()).orElse(desk.now());
-    return desk.list(tail.type()).entry(id).map(e -> e.category().lastDay(e.days(), raised, desk.zone()))
+    return desk.list(tail.type()).entry(id).map(e -> e.lastDay(raised, desk.zone()))
         .orElse(LocalDate.ofInstant(raised, desk.zone()));
   }
 

@@ -40,13 +40,9 @@ final class TechPage {
         time(d.raisedAt(), zone), text(d.raisedBy()),
         d.lines().stream().map(l -> text(l.words())).collect(Collectors.joining("<br/>")),
         d.terms().map(t -> "<span class=\"%s\">%s %s<br/>until the end of %s, %s</span>".formatted(
-            t.daysLeft() < 0 ? "late" : "", text(t.entry()), text(t.title()), t.lastDay(), left(t.daysLeft()))).orElse(""))).collect(Collectors.joining());
+            t.runOut() ? "late" : "", text(t.entry()), text(t.title()), t.lastDay(), t.left())).orElse(""))).collect(Collectors.joining());
     return "<h2>%s</h2>%s".formatted(
         title, defects.isEmpty() ? "<p>None.</p>" : "<table><tr><th>Found</th><th>What</th><th>Terms</th></tr>%s</table>".formatted(rows));
-  }
-
-  private static String left(long days) {
-    return days < 0 ? "run out" : days == 0 ? "the last day" : "%d days left".formatted(days);
   }
 
   private static String time(Instant at, ZoneId zone) {

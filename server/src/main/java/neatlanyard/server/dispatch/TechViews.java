@@ -17,12 +17,12 @@ public final class TechViews {
       String tail, String type, String list, boolean yours, List<DefectView> open, List<DefectView> deferred, List<DefectView> cleared,
       List<ListEntryView> entries) {}
 
-  /** @param daysLeft whole days left today; negative once it has run out */
   public record DefectView(
       String id, String what, String place, String raisedBy, Instant raisedAt, Optional<TermsView> terms, List<HappenedView> lines) {}
 
+  /** @param left the days that are left today, in words @param latest the last day an extension may give */
   public record TermsView(
-      String entry, String title, String category, int count, LocalDate lastDay, long daysLeft, boolean mayBeExtended, LocalDate latest,
+      String entry, String title, String category, int count, LocalDate lastDay, String left, boolean runOut, boolean mayBeExtended, LocalDate latest,
       String operating, String placard) {}
 
   public record HappenedView(Instant at, String by, String words) {}

@@ -55,7 +55,7 @@ final class EntryWords {
     String deferred = state.deferrals().stream()
         .map(d -> "%s until the end of %s%s".formatted(d.words(), d.lastDay(), d.bars().isEmpty() ? "" : " (bars the flight: %s)".formatted(d.bars())))
         .collect(Collectors.joining("; "));
-    String settled = state.settled().stream().map(s -> s.cleared() ? "cleared: " + s.words() : "deferred: " + s.words()).collect(Collectors.joining("; "));
+    String settled = state.settled().stream().map(TechState.Settled::words).collect(Collectors.joining("; "));
     return "Technical log: %s%s".formatted(deferred.isEmpty() ? "nothing deferred" : deferred, settled.isEmpty() ? "" : "; " + settled);
   }
 

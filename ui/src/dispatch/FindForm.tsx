@@ -1,22 +1,16 @@
-import { NumberInput, Textarea } from '@mantine/core'
+import { NumberInput } from '@mantine/core'
 import { useState } from 'react'
 import type { CardView, EntryLineView, ItemView } from '../api.gen'
-import { useDraft } from '../app/useDraft'
+import { WordsForm } from '../app/WordsForm'
 import classes from './FindForm.module.css'
-import { PhotoRow } from './Photo'
-import { takePhoto } from './photos'
-import { Walk } from './Walk'
+import { PhotoRow } from '../walkaround/Photo'
+import { takePhoto } from '../walkaround/photos'
+import { Walk } from '../walkaround/Walk'
+import { v7 } from 'uuid'
 
-const SEVERITIES = [
-  { id: 'mark', words: 'A mark', means: 'nothing missing or loose' },
-  { id: 'defect', words: 'A defect', means: 'missing, broken, out of limits' },
-  { id: 'danger', words: 'A danger', means: 'not to be flown like this' },
-]
-
-/** Nobody counts more of one thing here. */
-const MOST_COUNT = 100
-
+/** A find as it is sent. */
 export interface FindWords {
+  find: string
   note: string
   what: { severity: string; count: number; entry: string | null; spot: { x: number; y: number } | null; photos: string[] }
 }
@@ -31,7 +25,6 @@ interface FindFormProps {
 
 /** A find: what, how bad, which entry of the list it may be, where, and photos. Only the words must be there. */
 export const FindForm = ({ departure, card, item, onRaise, onCancel }: FindFormProps) => {
-  const [note, setNote, dropNote] = useDraft(`${departure}/${item.id}/find`)
   const [severity, setSeverity] = useState('defect')
   const [entry, setEntry] = useState<EntryLineView>()
   const [count, setCount] = useState(1)
@@ -40,10 +33,9 @@ export const FindForm = ({ departure, card, item, onRaise, onCancel }: FindFormP
   const [wrong, setWrong] = useState('')
   const candidates = card.entries.filter((e) => e.steps.includes(item.id))
   const station = card.places.find((p) => p.id === item.place && p.width === 0)
-  const raise = () => {
-    if (note.trim() === '') return
-    onRaise({ note: note.trim(), what: { severity, count, entry: severity === 'danger' ? null : (entry?.id ?? null), spot, photos } })
-    dropNote()
+  const raise = (note: string) => {
+    const named = severity === 'danger' ? undefined : entry
+    onRaise({ find: v7(), note, what: { severity, count: named && named.installed > 1 ? count : 1, entry: named?.id ?? null, spot, photos } })
   }
   const addPhotos = async (files: FileList | null) => {
     for (const file of files ?? []) {
@@ -57,26 +49,13 @@ export const FindForm = ({ departure, card, item, onRaise, onCancel }: FindFormP
     }
   }
   return (
-    <form
-      className={classes.form}
-      onSubmit={(e) => {
-        e.preventDefault()
-        raise()
-      }}
-    >
-      <Textarea
-        label="What is not as it should be?" value={note} onChange={(e) => setNote(e.currentTarget.value)} autosize minRows={2} maxLength={2000} autoFocus
-        onKeyDown={(e) => {
-          if (e.key === 'Escape') onCancel()
-          if (e.key === 'Enter' && (e.ctrlKey || e.metaKey)) raise()
-        }}
-      />
+    <WordsForm draft={`${departure}/${item.id}/find`} label="What is not as it should be?" action="Raise the find" onSay={raise} onCancel={onCancel}>
       <fieldset className={classes.choice}>
         <legend>How bad?</legend>
-        {SEVERITIES.map((s) => (
+        {card.severities.map((s) => (
           <label key={s.id} data-on={severity === s.id || undefined}>
             <input type="radio" name="severity" value={s.id} checked={severity === s.id} onChange={() => setSeverity(s.id)} />
-            <b>{s.words}</b> {s.means}
+            {s.words}
           </label>
         ))}
       </fieldset>
@@ -95,8 +74,8 @@ export const FindForm = ({ departure, card, item, onRaise, onCancel }: FindFormP
           </label>
         </fieldset>
       )}
-      {entry && entry.most > 1 && (
-        <NumberInput label="How many?" value={count} min={1} max={MOST_COUNT} allowDecimal={false} onChange={(v) => setCount(Math.max(1, Math.min(MOST_COUNT, Number(v) || 1)))} />
+      {entry && entry.installed > 1 && (
+        <NumberInput label="How many?" value={count} min={1} max={entry.installed} allowDecimal={false} onChange={(v) => setCount(Math.max(1, Number(v) || 1))} />
       )}
       <div className={classes.photos}>
         <label className={classes.camera}>
@@ -112,14 +91,6 @@ export const FindForm = ({ departure, card, item, onRaise, onCancel }: FindFormP
           <Walk planform={card.planform} places={card.places} route={[station.id]} here={station.id} left={new Set()} spots={spot ? [spot] : []} around={station} onSpot={setSpot} />
         </div>
       )}
-      <div className={classes.buttons}>
-        <button type="submit" className={classes.main} disabled={note.trim() === ''}>
-          Raise the find <kbd>ctrl enter</kbd>
-        </button>
-        <button type="button" onClick={onCancel}>
-          Back <kbd>esc</kbd>
-        </button>
-      </div>
-    </form>
+    </WordsForm>
   )
 }

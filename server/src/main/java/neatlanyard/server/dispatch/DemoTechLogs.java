@@ -1,0 +1,43 @@
+package neatlanyard.server.dispatch;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
+import neatlanyard.core.dispatch.DispatchLists;
+import neatlanyard.core.dispatch.ReadingHistory;
+import neatlanyard.core.fleet.CrewId;
+import org.springframework.stereotype.Service;
+
+/** Brings in the demo's dispatch lists, technical logs and readings as a user would; what is there already stays. */
+@Service
+public class DemoTechLogs {
+  private final TechDesk desk;
+  private final DispatchLists lists;
+  private final ReadingHistory readings;
+
+  DemoTechLogs(TechDesk desk, DispatchLists lists, ReadingHistory readings) {
+    this.desk = desk;
+    this.lists = lists;
+    this.readings = readings;
+  }
+
+  public void load(Path folder, CrewId by) throws IOException {
+    if (lists.all().isEmpty()) {
+      for (Path list : lists(folder.resolve("dispatch"))) {
+        desk.bringInList(Files.readString(list), by);
+      }
+    }
+    desk.bringInLog(Files.readString(folder.resolve("tech-log.csv"))); // Defects that are there are passed over.
+    if (readings.none()) {
+      desk.bringInReadings(Files.readString(folder.resolve("readings.csv")));
+    }
+  }
+
+  private static List<Path> lists(Path folder) throws IOException {
+    try (Stream<Path> files = Files.list(folder)) {
+      return files.filter(f -> f.toString().endsWith(".yaml")).sorted().toList();
+    }
+  }
+}
