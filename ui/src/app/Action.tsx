@@ -1,4 +1,3 @@
-import { Button } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import type { ReactNode } from 'react'
 import classes from './Action.module.css'
@@ -20,9 +19,9 @@ interface ActionProps {
 export const Action = ({ children, hotkey, shown, main = false, disabled = false, onAct }: ActionProps) => {
   useHotkeys([[hotkey, () => !disabled && onAct(), { preventDefault: true }]])
   return (
-    <Button className={classes.action} data-main={main || undefined} disabled={disabled} onClick={onAct} unstyled>
+    <button type="button" className={classes.action} data-main={main || undefined} disabled={disabled} onClick={onAct}>
       <span className={classes.words}>{children}</span>
       <kbd className={classes.key}>{shown ?? hotkey}</kbd>
-    </Button>
+    </button>
   )
 }

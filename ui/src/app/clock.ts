@@ -34,9 +34,15 @@ export const useNow = (): number => {
   return now
 }
 
+// To make one takes longer than all it is used for in a press.
+const formats = new Map<string, Intl.DateTimeFormat>()
+
 /** Hours and minutes at an airfield. */
-export const clockTime = (iso: string | number, zone: string): string =>
-  new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone }).format(new Date(iso))
+export const clockTime = (iso: string | number, zone: string): string => {
+  const format = formats.get(zone) ?? new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone })
+  formats.set(zone, format)
+  return format.format(new Date(iso))
+}
 
 /** A day, short: 14 Jan 2027. */
 export const day = (iso: string): string => new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' }).format(new Date(iso))

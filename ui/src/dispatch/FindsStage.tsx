@@ -6,6 +6,7 @@ import { WordsForm } from '../app/WordsForm'
 import type { Live } from '../departure/useDeparture'
 import { ReadingNote } from '../flow/ReadingNote'
 import { PhotoRow } from '../walkaround/Photo'
+import { Walk } from '../walkaround/Walk'
 import { CaseNote } from './CaseNote'
 import classes from './FindsStage.module.css'
 
@@ -42,6 +43,7 @@ export const FindsStage = ({ live }: { live: Live }) => {
   const finds = view.progress.finds
   const find = finds.find((f) => f.id === again) ?? finds.find((f) => f.verdict === '')
   const commander = view.header.crew.some((c) => c.id === me.id && c.commander)
+  const station = view.card?.places.find((p) => p.id === find?.place && p.width === 0)
   const chosen = VERDICTS.find((v) => v.name === verdict)
   const decide = (f: FindView, name: string, words: string) => {
     outbox.put('verdict-taken', { find: f.id, verdict: name, words }, `the decision on ${f.challenge}`)
@@ -63,6 +65,11 @@ export const FindsStage = ({ live }: { live: Live }) => {
             {find.entry && `, named as ${find.entry}`}
           </p>
           <PhotoRow ids={find.photos} of={find.challenge} />
+          {view.card && station && find.spot && (
+            <div className={classes.spot}>
+              <Walk planform={view.card.planform} places={view.card.places} route={[station.id]} here="" left={new Set()} spots={[find.spot]} around={station} />
+            </div>
+          )}
           {find.measured && <ReadingNote name={find.challenge} reading={view.progress.steps[find.step]?.reading} />}
           <Before view={view} find={find} />
           {find.proposed && <CaseNote of={find.proposed} />}

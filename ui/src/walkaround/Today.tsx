@@ -25,7 +25,7 @@ export const Today = memo(({ tech, places, part, unfolded }: TodayProps) => {
       <summary>
         Different today: {deferrals.length} deferred, {latest.length} found before, {added.length} steps added
       </summary>
-      <ul>
+      <ul tabIndex={0} aria-label="Different today">
         {deferrals.map((d) => (
           <li key={d.defect} data-bars={d.bars !== '' || undefined}>
             <b>

@@ -41,8 +41,8 @@ export const Walk = ({ planform: p, places, route, here, left, tags = new Set(),
     onSpot({ x: Math.round(x * 10) / 10, y: Math.round(y * 10) / 10 })
   }
   return (
-    <figure className={classes.walk} data-close={around !== undefined || undefined}>
-      <svg viewBox={around ? close(around) : whole(p, stations)} role="img" aria-label={onSpot ? 'The aircraft from above' : `The walk: ${left.size} stations to go`} onClick={point}>
+    <figure className={classes.walk} data-close={around !== undefined || undefined} data-pointing={onSpot !== undefined || undefined}>
+      <svg viewBox={around ? close(around) : whole(p, stations)} role="img" aria-label={around ? 'The aircraft from above' : `The walk: ${left.size} stations to go`} onClick={point}>
         <path d={fuselage(p)} className={classes.body} />
         <path d={aerofoil(p.wing)} className={classes.body} />
         <path d={aerofoil(p.tailplane)} className={classes.body} />
@@ -85,7 +85,7 @@ export const Walk = ({ planform: p, places, route, here, left, tags = new Set(),
           <path key={`${s.x}/${s.y}`} d={`M${s.x - 0.7} ${s.y - 0.7}l1.4 1.4m0-1.4l-1.4 1.4`} className={classes.spot} />
         ))}
       </svg>
-      <figcaption>{keepClear(p, hazards)}</figcaption>
+      {(!around || onSpot) && <figcaption>{keepClear(p, hazards)}</figcaption>}
     </figure>
   )
 }

@@ -1,7 +1,10 @@
 package neatlanyard.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
 
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.AxeResults;
 import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
@@ -98,6 +101,15 @@ final class Crew {
   /** Goes to a stage by its bead. */
   void stage(String title) {
     page.locator("nav ol").getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(title)).first().click();
+  }
+
+  /** Contrast, names and roles by the published accessibility rules (WCAG 2.2 AA as axe-core checks them). */
+  void readable() {
+    AxeResults results = new AxeBuilder(page).analyze();
+    assertThat(results.getViolations())
+        .as("accessibility of %s", page.url())
+        .extracting(r -> r.getId() + ": " + r.getNodes().getFirst().getHtml())
+        .isEmpty();
   }
 
   /** What a gauge of the demo reads, by the name of what it measures. */

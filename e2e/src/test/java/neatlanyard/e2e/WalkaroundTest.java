@@ -196,6 +196,7 @@ public class WalkaroundTest {
     wren.page.getByLabel("What is not as it should be?").fill("Streamer missing");
     wren.page.getByLabel("Photo", new Page.GetByLabelOptions().setExact(true)).setInputFiles(words);
     assertThat(wren.page.getByText("is not a picture this device can read")).isVisible();
+    wren.readable();
     assertThat(wren.page.getByLabel("What is not as it should be?")).hasValue("Streamer missing");
     wren.button("Raise the find").click();
     walkTo("Wear pins, right brakes");
@@ -242,6 +243,7 @@ public class WalkaroundTest {
     varga.page.getByText("TL-DVA").click();
     assertThat(varga.page.getByText("Leak at the brake line").first()).isVisible();
     varga.picture("technical-log-day");
+    varga.readable();
     varga.button("Clear").click();
     varga.page.getByLabel("What was done?").fill("Union tightened, no leak at 3 000 psi");
     varga.button("Clear it").click();
