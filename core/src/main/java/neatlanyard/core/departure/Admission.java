@@ -1,10 +1,14 @@
 package neatlanyard.core.departure;
 
+import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import neatlanyard.core.dispatch.Verdict;
 import neatlanyard.core.fleet.CrewId;
@@ -26,17 +30,22 @@ public final class Admission {
   private static final double MOST_VALUE = 1e6;
   private static final int MOST_COUNT = 100;
 
+  /** Two clocks never agree to the second. */
+  private static final Duration LENIENCE = Duration.ofSeconds(1);
+
   private final Departure now;
   private final CrewId by;
+  private final Instant happened;
 
-  private Admission(Departure now, CrewId by) {
+  private Admission(Departure now, CrewId by, Instant happened) {
     this.now = now;
     this.by = by;
+    this.happened = happened;
   }
 
-  /** Why a person's event is not allowed as the departure stands; empty when it is. */
-  public static Optional<Refusal> refusal(Departure now, Proposal proposal) {
-    return new Admission(now, proposal.by()).of(proposal.event());
+  /** Why a person's event is not allowed as the departure stands; empty when it is. @param at the server's time */
+  public static Optional<Refusal> refusal(Departure now, Proposal proposal, Instant at) {
+    return new Admission(now, proposal.by(), Entry.happened(proposal.deviceAt(), at)).of(proposal.event());
   }
 
   private Optional<Refusal> of(Event event) {
@@ -56,6 +65,14 @@ public final class Admission {
       case Event.DaySet e -> Optional.empty();
       case Event.StepDone e -> done(e.step()).or(() -> wantsValue(e.step()));
       case Event.Measured e -> done(e.step()).or(() -> readable(e));
+      case Event.FoundSo e -> own(e.step()).or(() -> findable(e.step())).or(() -> undecided(e.step()));
+      case Event.Overridden e -> own(e.step()).or(() -> words("reason", e.words())).or(() -> closed(e.step()));
+      case Event.WaitSeen e -> onCard(e.step()).or(() -> over(e.step()));
+      case Event.TagHung e -> words("tag", e.words()).or(() -> hanging(e.tag()) ? no("tag-exists", "That tag hangs already.", "Hang another.") : Optional.empty());
+      case Event.TagTaken e -> hanging(e.tag()) ? Optional.empty() : no("no-such-tag", "That tag does not hang.", "Reload the departure.");
+      case Event.Interrupted e -> now.interrupted(by).isEmpty() ? Optional.empty() : no("interrupted", "You are called away already.", "Go on when you are back.");
+      case Event.WentOn e -> now.interrupted(by).isPresent() ? Optional.empty() : no("not-interrupted", "You were not called away.", "Go on.");
+      case Event.PanelHandedOver e -> handOver(e);
       case Event.StepLater e -> own(e.step()).or(() -> words("reason", e.reason())).or(() -> notStopped(e.step()))
           .or(() -> notInChecklist(e.step())).or(() -> undecided(e.step()));
       case Event.LogTailRead e -> Optional.empty();
@@ -171,12 +188,49 @@ public final class Admission {
   }
 
   private Optional<Refusal> needs(StepId step) {
-    return item(step).step().needs().stream()
-        .flatMap(n -> now.card().flatMap(c -> c.item(n)).stream())
-        .filter(needed -> now.said(needed) != Status.DONE)
-        .findFirst()
-        .flatMap(n -> no("needs", "Before it comes %s: %s.".formatted(n.step().challenge(), n.step().response()),
-            "Do that, then this."));
+    return now.override(step).isPresent() ? Optional.empty() : gate(step).flatMap(g -> g.until().isPresent()
+        ? no("wait", g.words() + ".", "It is counted; it will call.")
+        : no("needs", g.words(), "Do that, then this."));
+  }
+
+  /** What keeps a step closed at the time this happened. */
+  private Optional<Gates.Gate> gate(StepId step) {
+    return Gates.of(now, item(step)).stream().filter(g -> g.until().map(u -> u.isAfter(happened.plus(LENIENCE))).orElse(true)).findFirst();
+  }
+
+  private Optional<Refusal> closed(StepId step) {
+    return gate(step).isPresent() ? Optional.empty() : no("nothing-to-override", "Nothing keeps that step closed.", "Do it.");
+  }
+
+  private Optional<Refusal> findable(StepId step) {
+    return Gates.mayBeFound(now.pack(), item(step)) ? Optional.empty()
+        : no("not-found", "%s is done, not found: it makes what follows safe.".formatted(item(step).step().challenge()), "Do it.");
+  }
+
+  private Optional<Refusal> over(StepId step) {
+    Optional<Waiting> wait = now.waits().stream().filter(w -> w.item().step().id().equals(step)).findFirst();
+    if (wait.isEmpty()) {
+      return no("no-wait", "Nothing waits for that step.", "Reload the departure.");
+    }
+    return wait.get().until().isAfter(happened.plus(LENIENCE))
+        ? no("wait", "It is not over: %s.".formatted(wait.get().words()), "It is counted; it will call.")
+        : Optional.empty();
+  }
+
+  private boolean hanging(UUID tag) {
+    return now.hung().stream().anyMatch(h -> h.event().tag().equals(tag));
+  }
+
+  /** By whoever works the panel, to a seat that is taken. */
+  private Optional<Refusal> handOver(Event.PanelHandedOver e) {
+    Seat own = now.seatOf(by).orElseThrow();
+    boolean works = now.items().stream().anyMatch(i -> i.procedure().kind().byPanel() && i.step().place().equals(e.panel()) && i.seats().equals(Set.of(own)));
+    if (!works) {
+      return no("not-yours", "That panel is not yours to hand over.", "Ask the seat that works it.");
+    }
+    return e.to() == own || !now.seats().containsKey(e.to())
+        ? no("no-such-seat", "Nobody else sits in the %s seat.".formatted(name(e.to())), "Hand it to a seat that is taken.")
+        : Optional.empty();
   }
 
   private Optional<Refusal> notStopped(StepId step) {

@@ -24,6 +24,10 @@ public record Entry(
 
   /** When it happened: by the device where its time can be, since it may have been without a network; else by the server. */
   public Instant happened() {
+    return happened(deviceAt, at);
+  }
+
+  static Instant happened(Instant deviceAt, Instant at) {
     boolean possible = !deviceAt.isAfter(at) && deviceAt.isAfter(at.minus(LONGEST_AWAY));
     return possible ? deviceAt : at;
   }

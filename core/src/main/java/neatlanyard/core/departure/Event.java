@@ -13,7 +13,9 @@ import neatlanyard.core.fleet.Tail;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.sop.Day;
 import neatlanyard.core.sop.PackId;
+import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.sop.ProcedureId;
+import neatlanyard.core.sop.Stage;
 import neatlanyard.core.sop.StepId;
 
 /** What can happen in a departure. The log of these is the departure; everything else is worked out from it. */
@@ -43,6 +45,15 @@ public sealed interface Event {
   /** A step is not done today, for a reason. */
   record StepNotToday(StepId step, String reason) implements Event {}
 
+  /** What a step makes so was found so when the crew came; see {@link Gates#mayBeFound}. */
+  record FoundSo(StepId step) implements Event {}
+
+  /** Somebody goes on past what keeps a step closed, in their own words. */
+  record Overridden(StepId step, String words) implements Event {}
+
+  /** The wait that a step began is over, and somebody has seen it. */
+  record WaitSeen(StepId step) implements Event {}
+
   /** A value is read and entered; within its limits the step is done. @param value in the quantity's unit */
   record Measured(StepId step, double value) implements Event {}
 
@@ -69,6 +80,21 @@ public sealed interface Event {
 
   /** What was read on this tail before. Only the server makes this, at the opening. */
   record ReadBefore(Past past) implements Event {}
+
+  /** A tag is hung by hand. @param due the stage by whose end it must be gone */
+  record TagHung(UUID tag, String words, Stage due) implements Event {}
+
+  /** A tag that was hung by hand is taken off. */
+  record TagTaken(UUID tag) implements Event {}
+
+  /** Whoever says it is called away from what they are doing. */
+  record Interrupted() implements Event {}
+
+  /** Whoever says it goes on with what they were doing. */
+  record WentOn() implements Event {}
+
+  /** A panel of a flow goes to another seat. */
+  record PanelHandedOver(PlaceId panel, Seat to) implements Event {}
 
   /** A checklist is stopped where it is. */
   record ChecklistStopped(ProcedureId checklist) implements Event {}

@@ -58,9 +58,15 @@ final class LooseEnds {
         String at = open.isEmpty() ? "at its end" : "at " + open.getFirst().step().challenge();
         ends.add(new LooseEnd(
             Trigger.STOPPED_CHECKLIST, part.procedure().id().value(), "%s, %s".formatted(part.procedure().title(), at),
-            open.size(), part.items().size(), s.by(), s.at(), s.number(), ids(open)));
+            open.size(), part.items().size(), s.by(), s.at(), s.number(), ids(open), Optional.empty()));
       });
     }
+    ends.addAll(waits(d));
+    ends.addAll(overrides(d));
+    d.hung().forEach(h -> ends.add(new LooseEnd(
+        Trigger.BY_HAND, h.event().tag().toString(), h.event().words(), 1, 1, h.by(), h.at(), h.number(), List.of(), Optional.of(h.event().due()))));
+    d.interruptions().stream().filter(i -> i.to().isEmpty()).forEach(i -> ends.add(
+        end(Trigger.INTERRUPTED, i.by().value(), "", i.by(), i.from(), i.number(), List.of())));
     d.controls().filter(c -> !c.event().judgement().passed()).ifPresent(c -> ends.add(
         end(Trigger.CONTROLS, "controls", c.event().judgement().summary(), c.by(), c.at(), c.number(), List.of())));
     return ends;
@@ -75,7 +81,7 @@ final class LooseEnds {
       if (!open.isEmpty()) {
         ends.add(new LooseEnd(
             Trigger.UNFINISHED, part.procedure().id().value(), part.procedure().title(), open.size(), part.items().size(),
-            NOBODY, Instant.EPOCH, 0, ids(open)));
+            NOBODY, Instant.EPOCH, 0, ids(open), Optional.empty()));
       }
     }
     if (d.controls().isEmpty()) {
@@ -84,9 +90,35 @@ final class LooseEnds {
     return ends;
   }
 
+  /** Due by the end of the stage in which something waits for it. */
+  private static List<LooseEnd> waits(Departure d) {
+    return d.waits().stream().map(w -> {
+      List<Card.Item> after = d.items().stream().filter(i -> i.step().afterWait().contains(w.item().step().id())).toList();
+      return new LooseEnd(Trigger.WAIT, w.item().step().id().value(), w.words(), 1, 1, w.by(), w.since(), w.number(), List.of(),
+          after.stream().map(i -> i.procedure().stage()).min(Comparator.naturalOrder()));
+    }).toList();
+  }
+
+  /** As long as what they went past is still so. */
+  private static List<LooseEnd> overrides(Departure d) {
+    List<LooseEnd> ends = new ArrayList<>();
+    for (Card.Item item : d.items()) {
+      d.override(item.step().id()).filter(o -> d.said(item) == Status.DONE).ifPresent(o -> {
+        List<Card.Item> open = Gates.of(d, item).stream()
+            .filter(g -> g.until().isEmpty() || d.waits().stream().anyMatch(w -> w.item().equals(g.before())))
+            .map(Gates.Gate::before).toList();
+        if (!open.isEmpty()) {
+          String detail = "%s before %s: %s".formatted(item.step().challenge(), open.getFirst().step().challenge(), o.event().words());
+          ends.add(end(Trigger.OVERRIDE, item.step().id().value(), detail, o.by(), o.at(), o.number(), List.of()));
+        }
+      });
+    }
+    return ends;
+  }
+
   private static LooseEnd end(
       Trigger trigger, String subject, String detail, CrewId by, Instant since, long number, List<StepId> steps) {
-    return new LooseEnd(trigger, subject, detail, 1, 1, by, since, number, steps);
+    return new LooseEnd(trigger, subject, detail, 1, 1, by, since, number, steps, Optional.empty());
   }
 
   private static List<StepId> ids(List<Card.Item> items) {

@@ -17,6 +17,8 @@ import neatlanyard.core.sop.TagKind;
 public final class Cord {
   private record Opening(Deed deed, String item) {}
 
+  private static final String WHAT = "{what}";
+
   private Cord() {}
 
   /**
@@ -58,7 +60,7 @@ public final class Cord {
     for (LooseEnd end : looseEnds) {
       kinds.stream().filter(k -> k.hangsOn() == end.trigger()).forEach(k -> tags.add(looseTag(k, end)));
     }
-    tags.sort(java.util.Comparator.comparing((Tag t) -> t.kind().due()).thenComparing(Tag::sinceNumber));
+    tags.sort(java.util.Comparator.comparing(Tag::due).thenComparing(Tag::sinceNumber));
     return List.copyOf(tags);
   }
 
@@ -91,6 +93,7 @@ public final class Cord {
         first.by(),
         first.at(),
         first.number(),
+        kind.due(),
         closedBy);
   }
 
@@ -98,11 +101,12 @@ public final class Cord {
     return new Tag(
         kind.id().value() + "/" + end.subject(),
         kind,
-        filled(kind.title(), end.open(), end.all()),
-        end.detail(),
+        filled(kind.title(), end.open(), end.all()).replace(WHAT, end.detail()),
+        kind.title().contains(WHAT) ? "" : end.detail(),
         end.by(),
         end.since(),
         end.sinceNumber(),
+        end.due().orElse(kind.due()),
         end.closedBy());
   }
 

@@ -2,7 +2,9 @@ package neatlanyard.core.lanyard;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import neatlanyard.core.fleet.CrewId;
+import neatlanyard.core.sop.Stage;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.sop.TagKind.Trigger;
 
@@ -12,6 +14,7 @@ import neatlanyard.core.sop.TagKind.Trigger;
  * @param subject what it is about, unique among loose ends of its trigger
  * @param open how many things are open under it
  * @param all of how many
+ * @param due the stage by whose end it must be gone; empty: as its kind says
  */
 public record LooseEnd(
     Trigger trigger,
@@ -22,4 +25,5 @@ public record LooseEnd(
     CrewId by,
     Instant since,
     long sinceNumber,
-    List<StepId> closedBy) {}
+    List<StepId> closedBy,
+    Optional<Stage> due) {}

@@ -3,6 +3,7 @@ package neatlanyard.core.lanyard;
 import java.time.Instant;
 import java.util.List;
 import neatlanyard.core.fleet.CrewId;
+import neatlanyard.core.sop.Stage;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.sop.TagKind;
 
@@ -14,6 +15,7 @@ import neatlanyard.core.sop.TagKind;
  * @param detail which items are open, or what was said
  * @param hungBy who opened it
  * @param sinceNumber number of the log entry that opened it
+ * @param due the stage by whose end it must be gone
  * @param closedBy steps of today's card that take it off; empty where something other than a step does
  */
 public record Tag(
@@ -24,6 +26,7 @@ public record Tag(
     CrewId hungBy,
     Instant since,
     long sinceNumber,
+    Stage due,
     List<StepId> closedBy) {
   public Tag {
     closedBy = List.copyOf(closedBy);

@@ -60,11 +60,11 @@ public final class Card {
 
   /** Cuts the card. A procedure of which nothing is left is not on it. */
   public static Card cut(Pack pack, Seat flying, Situation now) {
-    return cut(pack, flying, now, List.of());
+    return cut(pack, flying, now, List.of(), Map.of());
   }
 
-  /** The same, with what this tail needs besides. */
-  public static Card cut(Pack pack, Seat flying, Situation now, List<Extra> extras) {
+  /** The same, with what this tail needs besides. @param handedOver who works a panel now, where it is not who the pack says */
+  public static Card cut(Pack pack, Seat flying, Situation now, List<Extra> extras, Map<PlaceId, Seat> handedOver) {
     List<Part> parts = new ArrayList<>();
     List<LeftOut> leftOut = new ArrayList<>();
     Map<PlaceId, Place> places = new HashMap<>();
@@ -79,7 +79,9 @@ public final class Card {
         Condition.Answer answer = ask(pack.policy(), procedure, step, now);
         if (answer.holds()) {
           Owner.Answering who = step.owner().answering(flying, pack.policy(), places.getOrDefault(step.place(), nowhere));
-          items.add(new Item(step, procedure, who.seats(), who.any(), why.getOrDefault(step.id(), answer.words())));
+          boolean given = procedure.kind().byPanel() && who.seats().size() == 1 && handedOver.containsKey(step.place());
+          Set<Seat> seats = given ? Set.of(handedOver.get(step.place())) : who.seats();
+          items.add(new Item(step, procedure, seats, who.any(), why.getOrDefault(step.id(), answer.words())));
         } else {
           leftOut.add(new LeftOut(step, procedure, answer.words()));
         }

@@ -30,6 +30,11 @@ public record Procedure(ProcedureId id, String title, Stage stage, Kind kind, Li
     /** On the runway. */
     LINE_UP;
 
+    /** Whether it is worked panel by panel from a seat, so that a panel can be handed over. */
+    public boolean byPanel() {
+      return this == POWER_UP || this == SAFETY_ROUND || this == FLOW || this == TEST;
+    }
+
     /** Whether people pass over places in a fixed path. */
     public boolean scanned() {
       return this == WALKAROUND || this == FLOW || this == SAFETY_ROUND;

@@ -5,7 +5,7 @@ import java.util.List;
 /**
  * A kind of tag, as the pack declares it.
  *
- * @param title in words; {open} and {all} stand for the number of items
+ * @param title in words; {open} and {all} stand for the number of items, {what} for what it is about
  * @param hangsOn what hangs it
  * @param due the stage at whose end it must be gone
  * @param mayStay whether the commander may tie off with it hanging, given a reason
@@ -31,6 +31,14 @@ public record TagKind(TagId id, String title, Trigger hangsOn, Stage due, boolea
     DEFERRAL,
     /** The technical log read is of another tail; reading the right one takes it off. */
     OTHER_LOG,
+    /** A step has begun a wait that nobody has seen over. */
+    WAIT,
+    /** A step was done past what keeps it closed, which is still not so. */
+    OVERRIDE,
+    /** Somebody hung it by hand, with words of their own. */
+    BY_HAND,
+    /** Somebody was called away; going on takes it off. */
+    INTERRUPTED,
     /** Steps of a procedure are still open when the crew wants to tie off. */
     UNFINISHED
   }
@@ -51,5 +59,9 @@ public record TagKind(TagId id, String title, Trigger hangsOn, Stage due, boolea
           new TagKind(new TagId("look-again"), "Look again", Trigger.LOOK_AGAIN, Stage.START, true),
           new TagKind(new TagId("deferral"), "Deferred, but not for this flight", Trigger.DEFERRAL, Stage.POWER_UP, false),
           new TagKind(new TagId("other-log"), "Technical log of another aircraft", Trigger.OTHER_LOG, Stage.POWER_UP, false),
+          new TagKind(new TagId("wait"), "{what}", Trigger.WAIT, Stage.LINE_UP, true),
+          new TagKind(new TagId("override"), "Done before its time", Trigger.OVERRIDE, Stage.START, true),
+          new TagKind(new TagId("by-hand"), "{what}", Trigger.BY_HAND, Stage.LINE_UP, true),
+          new TagKind(new TagId("interrupted"), "Called away", Trigger.INTERRUPTED, Stage.LINE_UP, true),
           new TagKind(new TagId("unfinished"), "{open} of {all} steps open", Trigger.UNFINISHED, Stage.TIE_OFF, true));
 }

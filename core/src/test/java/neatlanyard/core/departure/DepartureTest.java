@@ -102,7 +102,7 @@ public class DepartureTest {
     assertThat(s.tries(OFFICER, new Event.SeatTaken(Seat.LEFT))).isEqualTo("other-seat");
     assertThat(s.tries(OFFICER, done("no-such"))).isEqualTo("no-such-step");
     assertThat(s.tries(OFFICER, new Event.TiedOff(List.of()))).isEqualTo("commander-only");
-    assertThat(new Scene().tries(CAPTAIN, done("clear"))).isEqualTo("no-seat");
+    assertThat(new Scene(Scene.PACK).tries(CAPTAIN, done("clear"))).isEqualTo("no-seat");
   }
 
   @Test

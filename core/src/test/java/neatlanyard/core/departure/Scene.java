@@ -31,17 +31,22 @@ import neatlanyard.core.sop.Measure;
 import neatlanyard.core.sop.Owner;
 import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.PackId;
+import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.sop.Planform;
+import neatlanyard.core.sop.Point;
+import neatlanyard.core.sop.PointId;
 import neatlanyard.core.sop.Policy;
 import neatlanyard.core.sop.Procedure;
 import neatlanyard.core.sop.ProcedureId;
 import neatlanyard.core.sop.Quantity;
 import neatlanyard.core.sop.QuantityId;
 import neatlanyard.core.sop.Stage;
+import neatlanyard.core.sop.State;
 import neatlanyard.core.sop.Step;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.sop.TagId;
 import neatlanyard.core.sop.TagKind;
+import neatlanyard.core.sop.Wait;
 import neatlanyard.core.units.Unit;
 import neatlanyard.core.weather.StationReport;
 
@@ -52,8 +57,15 @@ final class Scene {
   static final CrewId STRANGER = new CrewId("stranger");
   static final ProcedureId LIST = new ProcedureId("list");
 
-  Departure now = Departure.open(PACK, new Event.Opened(FLIGHT, TAIL, PACK.id(), "1", "", List.of()));
-  final List<Entry> log = new ArrayList<>(List.of(entry(1, OFFICER, "d1", now.opened(), Optional.empty())));
+  /** The time by every clock. */
+  Instant at = Instant.EPOCH;
+  Departure now;
+  final List<Entry> log;
+
+  Scene(Pack pack) {
+    now = Departure.open(pack, new Event.Opened(FLIGHT, TAIL, pack.id(), "1", "", List.of()));
+    log = new ArrayList<>(List.of(entry(1, OFFICER, "d1", now.opened(), Optional.empty())));
+  }
 
   private static final Planform.Aerofoil WING = new Planform.Aerofoil(1, 0, 1, 0, 1);
   private static final Tail TAIL = new Tail(new TailId("TL-XXX"), new TypeId("type"), Optional.empty(), Set.of());
@@ -95,6 +107,26 @@ final class Scene {
       new ControlSpec(95, 5, Duration.ZERO, Duration.ZERO, 1, 1, 0.9, Duration.ZERO, List.of(), List.of()),
       List.of());
 
+  /** Power made on one panel of the right seat, with a wait before what the left seat does with it. */
+  static final Pack POWER = with(List.of(point("apu", "off", "running"), point("heater", "off", "on")), List.of(
+      new Procedure(new ProcedureId("power"), "Power", Stage.POWER_UP, Procedure.Kind.POWER_UP, List.of(), List.of(
+          Step.of("fire", "overhead", "fire", "proven", Owner.RIGHT).build(),
+          Step.of("apu", "overhead", "apu", "started", Owner.RIGHT).needs(new StepId("fire")).sets(new State(new PointId("apu"), "running"))
+              .waits(new Wait(Duration.ofMinutes(3), "before bleed air is taken")).build(),
+          Step.of("heater", "overhead", "heater", "off", Owner.RIGHT).sets(new State(new PointId("heater"), "off")).build())),
+      new Procedure(new ProcedureId("air"), "Air", Stage.FLOWS, Procedure.Kind.FLOW, List.of(), List.of(
+          Step.of("bleed", "air", "bleed", "on", Owner.LEFT).afterWait(new StepId("apu")).build()))));
+
+  private static Pack with(List<Point> points, List<Procedure> procedures) {
+    return new Pack(
+        PACK.id(), PACK.revision(), PACK.title(), PACK.type(), PACK.policy(), PACK.equipment(), PACK.subTypes(), PACK.tails(), PACK.quantities(),
+        PACK.due(), PACK.planform(), PACK.places(), points, PACK.tags(), procedures, PACK.flightControls(), PACK.waivers());
+  }
+
+  private static Point point(String id, String... states) {
+    return new Point(new PointId(id), id, new PlaceId("overhead"), true, List.of(states));
+  }
+
   private static Step.Hook hook(String tag, String... items) {
     return new Step.Hook(new TagId(tag), List.of(items));
   }
@@ -106,7 +138,11 @@ final class Scene {
 
   /** Both in their seats, the card cut. */
   static Scene ready() {
-    Scene scene = new Scene();
+    return ready(PACK);
+  }
+
+  static Scene ready(Pack pack) {
+    Scene scene = new Scene(pack);
     scene.says(CAPTAIN, new Event.SeatTaken(Seat.LEFT));
     scene.says(OFFICER, new Event.SeatTaken(Seat.RIGHT));
     StationReport report = new StationReport(
@@ -117,13 +153,13 @@ final class Scene {
   }
 
   private Entry entry(long number, CrewId by, String device, Event event, Optional<Seat> seat) {
-    return new Entry(number, UUID.randomUUID(), Instant.EPOCH.plusSeconds(number), Instant.EPOCH, by, seat, device, event);
+    return new Entry(number, UUID.randomUUID(), at.plusSeconds(number), at, by, seat, device, event);
   }
 
   /** @return the code of the refusal; empty when it was taken */
   String tries(CrewId by, String device, Event event) {
     Optional<Refusal> refusal =
-        Admission.refusal(now, new Proposal(UUID.randomUUID(), Instant.EPOCH, by, device, event));
+        Admission.refusal(now, new Proposal(UUID.randomUUID(), at, by, device, event), at);
     if (refusal.isPresent()) {
       return refusal.get().code();
     }

@@ -108,7 +108,7 @@ final class DepartureDesk {
       if (before != null) {
         return again(before, proposal);
       }
-      Admission.refusal(state, proposal).ifPresent(r -> {
+      Admission.refusal(state, proposal, clock.instant()).ifPresent(r -> {
         throw Problem.refused(r);
       });
       Instant now = clock.instant();
