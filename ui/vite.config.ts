@@ -1,6 +1,11 @@
+import { createHash } from 'node:crypto'
+import { readFileSync } from 'node:fs'
 import react from '@vitejs/plugin-react'
 import { defineConfig } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
+
+/** Changes with what the server says: a device does not show what an earlier one kept in another form. */
+const shape = createHash('sha256').update(readFileSync(new URL('../docs/openapi.json', import.meta.url))).digest('hex').slice(0, 12)
 
 export default defineConfig({
   plugins: [
@@ -31,6 +36,7 @@ export default defineConfig({
       },
     }),
   ],
+  define: { SHAPE: JSON.stringify(shape) },
   build: { target: 'es2023', chunkSizeWarningLimit: 700 },
   // For work on the interface: `npm run dev` beside a running server.
   server: { proxy: { '/api': 'http://localhost:8080' } },

@@ -3,6 +3,10 @@ import { clear, createStore, entries, set } from 'idb-keyval'
 
 /** What a device without a network still shows: who is signed in, the list, and each departure that was opened on it. */
 const KEPT = ['me', 'departures', 'departure']
+
+/** Set by the build: another for each form of what the server says. */
+declare const SHAPE: string
+
 const AT_MOST_EVERY_MS = 300
 
 interface Kept {
@@ -12,7 +16,7 @@ interface Kept {
 
 const store = (() => {
   try {
-    return createStore('neat-lanyard', 'kept')
+    return createStore(`neat-lanyard/${SHAPE}`, 'kept')
   } catch {
     return undefined
   }
@@ -21,6 +25,7 @@ const store = (() => {
 /** Fills the client with what was kept, then keeps what it learns. Without a place to keep it, it does nothing. */
 export const keepQueries = async (client: QueryClient): Promise<void> => {
   if (!store) return
+  void forgetOthers()
   try {
     for (const [key, kept] of await entries<string, Kept>(store)) client.setQueryData(JSON.parse(key) as unknown[], kept.data, { updatedAt: kept.at })
   } catch {
@@ -37,6 +42,12 @@ export const keepQueries = async (client: QueryClient): Promise<void> => {
       fresh.clear()
     }, AT_MOST_EVERY_MS)
   })
+}
+
+/** What an earlier form kept is of no use any more. */
+const forgetOthers = async (): Promise<void> => {
+  const all = (await indexedDB.databases?.().catch(() => [])) ?? []
+  for (const { name } of all) if (name?.startsWith('neat-lanyard') && name !== `neat-lanyard/${SHAPE}`) indexedDB.deleteDatabase(name)
 }
 
 /** Forgets all of it, for the next person on a shared tablet. */

@@ -6,9 +6,12 @@ import { ProblemNotice } from '../app/Notice'
 import { Problem } from '../app/api'
 import { ControlsStage } from '../controls/ControlsStage'
 import { FindsStage } from '../dispatch/FindsStage'
+import { Waits } from '../flow/Waits'
+import { HangTag, TakeTag } from '../lanyard/ByHand'
 import { BEAD_KEYS, Cord } from '../lanyard/Cord'
 import { TieOffStage } from '../record/TieOffStage'
 import { DayStage } from '../sop/DayStage'
+import { AskAway, Away } from './Away'
 import classes from './DepartureScreen.module.css'
 import { Header } from './Header'
 import { Parts } from './Parts'
@@ -24,6 +27,8 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
   const navigate = useNavigate()
   const { live, problem } = useDeparture(id, me)
   const [wanted, setWanted] = useState('')
+  const [hanging, setHanging] = useState(false)
+  const [held, setHeld] = useState<TagView>()
   const current = live?.view.progress.beads.find((b) => b.state === 'current')?.stage ?? 'tie-off'
   // The stage is chosen once, on arrival; afterwards the crew moves, not the program.
   const shown = stage ?? current
@@ -34,13 +39,24 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
     go(to)
   }, [go])
   const onTag = useCallback((tag: TagView) => {
+    if (tag.hand) {
+      setHeld(tag)
+      return
+    }
     setWanted(tag.steps[0] ?? '')
     go(tag.go)
   }, [go])
+  const acting = live?.seat && live.view.card && !live.view.progress.tiedOff ? live : undefined
+  const beginHanging = useCallback(() => setHanging(true), [])
+  const goAway = () => acting?.outbox.put('interrupted', {}, 'being called away')
 
   useEffect(() => {
     if (live && !stage) void navigate({ to: '/departures/$id', params: { id }, search: { stage: current }, replace: true })
   })
+  useHotkeys([
+    ['h', () => acting && beginHanging()],
+    ['i', goAway],
+  ])
   useHotkeys((live?.view.progress.beads ?? []).slice(0, BEAD_KEYS.length).map((b, i) => [BEAD_KEYS[i]!, () => go(b.stage)]))
 
   if (problem && problem.status > 0) {
@@ -54,18 +70,30 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
 
   return (
     <div className={classes.screen}>
-      <Header view={live.view} connected={live.connected} waiting={live.out.waiting.length} />
+      <Header view={live.view} connected={live.connected} waiting={live.out.waiting.length} {...(acting && { onHang: beginHanging, onAway: goAway })} />
       <Cord
         beads={live.view.progress.beads} tags={live.view.progress.tags} shown={shown} zone={live.view.header.zone}
         bare={live.view.card !== undefined && live.view.progress.inTheWay.length === 0}
         onGo={toBead}
         onTag={onTag}
+        onHang={beginHanging}
       />
       <main className={classes.main}>
+        <AskAway live={live} />
+        <Waits live={live} />
+        {hanging && acting && <HangTag live={live} onDone={() => setHanging(false)} />}
+        {held && <TakeTag live={live} tag={held} onDone={() => setHeld(undefined)} />}
         <LookAgain live={live} onTag={onTag} />
         <RefusedList outbox={live.outbox} refused={live.out.refused} />
         <Stage live={live} stage={shown} wanted={wanted} onGo={go} />
       </main>
+      <Away
+        live={live}
+        onBack={(to, step) => {
+          setWanted(step)
+          go(to)
+        }}
+      />
     </div>
   )
 }

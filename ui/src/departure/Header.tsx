@@ -6,8 +6,20 @@ import { DayNight } from '../app/Switch'
 import { onPhotos, photoState } from '../walkaround/photos'
 import classes from './Header.module.css'
 
+/** More than these take two lines. */
+const MANY = 3
+
+interface HeaderProps {
+  view: DepartureView
+  connected: boolean
+  waiting: number
+  /** To hang a tag by hand, and to be called away; where one can. */
+  onHang?: () => void
+  onAway?: () => void
+}
+
 /** The tail, the route, the day in three words, and the time to go. */
-export const Header = ({ view, connected, waiting }: { view: DepartureView; connected: boolean; waiting: number }) => {
+export const Header = ({ view, connected, waiting, onHang, onAway }: HeaderProps) => {
   const { header, card, progress } = view
   const left = Date.parse(header.departs) - useNow()
   const photos = useSyncExternalStore(onPhotos, photoState).waiting.length
@@ -24,7 +36,7 @@ export const Header = ({ view, connected, waiting }: { view: DepartureView; conn
         {header.from.name} – {header.to.name}
         <span className={classes.number}>, {header.number.toLowerCase()}</span>
       </span>
-      <span className={classes.chips}>
+      <span className={classes.chips} data-many={chips.length > MANY || undefined}>
         {chips.map((c) => (
           <span key={String(c)} className={classes.chip}>
             {c}
@@ -45,6 +57,16 @@ export const Header = ({ view, connected, waiting }: { view: DepartureView; conn
         <span className={classes.away} role="status" title={clockIsOff()}>
           Device clock wrong
         </span>
+      )}
+      {onHang && (
+        <button type="button" className={classes.plain} data-hang onClick={onHang}>
+          Hang a tag <kbd>h</kbd>
+        </button>
+      )}
+      {onAway && (
+        <button type="button" className={classes.plain} onClick={onAway}>
+          Called away <kbd>i</kbd>
+        </button>
       )}
       <DayNight />
       <span className={classes.clock}>

@@ -102,12 +102,13 @@ export class Outbox {
     return () => this.listeners.delete(listener)
   }
 
-  put(kind: string, body: Record<string, unknown>, label: string): void {
-    this.putAll([{ kind, body, label }])
+  /** @param at when it was, where that is not now: the server's time in milliseconds */
+  put(kind: string, body: Record<string, unknown>, label: string, at?: number): void {
+    this.putAll([{ kind, body, label, ...(at !== undefined && { deviceAt: new Date(at).toISOString() }) }])
   }
 
   /** Several at once, kept and shown with one stroke. */
-  putAll(all: Pick<Outgoing, 'kind' | 'body' | 'label'>[]): void {
+  putAll(all: (Pick<Outgoing, 'kind' | 'body' | 'label'> & Partial<Pick<Outgoing, 'deviceAt'>>)[]): void {
     const common = { deviceAt: new Date(serverNow()).toISOString(), device: deviceName() }
     this.take({ type: 'put', events: all.map((e) => ({ id: v7(), ...common, ...e })) })
     // While nobody answers, the next try has its time already: a press does not bring it forward.

@@ -10,6 +10,7 @@ const OUTCOMES: Record<string, { outcome: string; words: (body: Record<string, u
   'step-not-today': { outcome: 'not-today', words: (b) => String(b.reason) },
   'step-later': { outcome: 'later', words: (b) => String(b.reason) },
   'find-raised': { outcome: 'find', words: (b) => String(b.note) },
+  'found-so': { outcome: 'done', words: () => 'found so' },
 }
 
 const NOTHING: StepView = { status: 'open', settled: false, disagreed: false, marks: [] }
@@ -21,7 +22,13 @@ export const withUnsent = (view: DepartureView, waiting: readonly Outgoing[], ta
   const items = new Map(view.card.parts.flatMap((p) => p.items).map((i) => [i.id, i]))
   const steps = { ...view.progress.steps }
   const own = (m: MarkView) => m.by === who.name && m.seat === who.seat
+  let { seats, waits, gates, tags } = view.progress
   for (const e of said) {
+    if (e.kind === 'interrupted' || e.kind === 'went-on') {
+      seats = seats.map(({ away: _, ...s }) => (s.seat === who.seat && e.kind === 'interrupted' && e.deviceAt ? { ...s, away: e.deviceAt } : { ...s, ...(s.seat !== who.seat && _ && { away: _ }) }))
+    } else if (e.kind === 'wait-seen') waits = waits.filter((w) => w.step !== e.body.step)
+    else if (e.kind === 'overridden') gates = { ...gates, [String(e.body.step)]: [] }
+    else if (e.kind === 'tag-taken') tags = tags.filter((t) => t.hand !== e.body.tag)
     const item = items.get(String(e.body.step))
     if (!item) continue
     const before = steps[item.id] ?? NOTHING
@@ -37,5 +44,5 @@ export const withUnsent = (view: DepartureView, waiting: readonly Outgoing[], ta
       steps[item.id] = others.length > 0 ? { ...before, status: 'part', settled: false, marks: others } : NOTHING
     }
   }
-  return { ...view.progress, steps }
+  return { ...view.progress, steps, seats, waits, gates, tags }
 }

@@ -6,9 +6,11 @@ import { Pennant } from '../app/Pennant'
 import { WordsForm } from '../app/WordsForm'
 import { GoOn } from '../departure/GoOn'
 import type { Live } from '../departure/useDeparture'
-import { FlightDeck } from './FlightDeck'
 import { FindForm } from '../dispatch/FindForm'
+import { Closed } from './Closed'
 import { Finished } from './Finished'
+import { FlightDeck } from './FlightDeck'
+import { FoundSo } from './FoundSo'
 import { Marks } from './Marks'
 import { MeasureForm } from './MeasureForm'
 import { OtherSeat } from './OtherSeat'
@@ -20,10 +22,11 @@ import { useSteps } from './useSteps'
 /** Rows of the list below the step at hand. */
 const ROWS = 7
 
-type Saying = '' | 'find' | 'not-today' | 'does-not-fit'
+type Saying = '' | 'find' | 'not-today' | 'does-not-fit' | 'pass'
 
 const SAYINGS = {
   'not-today': { label: 'Why not today?', action: 'Not today' },
+  pass: { label: 'Why go past it? It hangs as a tag until what comes before is so.', action: 'Go past it' },
   'does-not-fit': { label: 'What does not fit, on this tail or today? Fleet standards read it.', action: 'Tell fleet standards' },
 }
 
@@ -52,9 +55,14 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
     s.choose(item?.id ?? '')
     setSaying(what)
   }
+  const closed = s.gates.length > 0
+  const found = part.items.filter((i) => i.foundAs !== '' && s.open(i) && i.seats.includes(seat))
+  const others = view.progress.seats.filter((x) => x.taken && x.seat !== seat)
+  const handable = mine && item?.seats.length === 1 && part.kind !== 'briefing' && part.kind !== 'figures' && part.kind !== 'line-up' && part.kind !== 'control-check'
   return (
     <div className={classes.stage}>
       <section className={classes.work}>
+        <FoundSo items={found} unfolded={s.done === 0} disabled={tiedOff} onFound={(i) => s.act('found-so', {}, i)} />
         {s.lastRead && <ReadingNote name={s.lastRead.name} reading={s.lastRead.reading} />}
         {item ? (
           <>
@@ -73,12 +81,18 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
             {s.statusOf(item) === 'again' && <Added>asked again, it was opened since it was last done</Added>}
             <ReadingNote name={item.measure?.name ?? ''} reading={view.progress.steps[item.id]?.reading} />
             <Marks step={view.progress.steps[item.id]} zone={view.header.zone} />
+            {saying === '' && closed && (
+              <Closed
+                gates={s.gates} mine={mine && !tiedOff} onPass={() => say('pass')}
+                onGoThere={(step) => (part.items.some((i) => i.id === step) ? s.choose(step) : onGo(view.card!.parts.find((p) => p.items.some((i) => i.id === step))?.stage ?? part.stage))}
+              />
+            )}
             {saying === '' ? (
               <div className={classes.actions}>
                 {item.measure ? (
-                  <MeasureForm key={item.id} draft={`${view.header.id}/${item.id}/value`} measure={item.measure} disabled={!mine || answered || tiedOff} onValue={s.measured} />
+                  <MeasureForm key={item.id} draft={`${view.header.id}/${item.id}/value`} measure={item.measure} disabled={!mine || answered || tiedOff || closed} onValue={s.measured} />
                 ) : (
-                  <Action hotkey="Space" shown="space" main disabled={!mine || answered || tiedOff} onAct={s.markDone}>
+                  <Action hotkey="Space" shown="space" main={!closed} disabled={!mine || answered || tiedOff || closed} onAct={s.markDone}>
                     Done
                   </Action>
                 )}
@@ -103,10 +117,10 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
                 key={`${item.id}/${saying}`} draft={`${view.header.id}/${item.id}/${saying}`} label={SAYINGS[saying].label} action={SAYINGS[saying].action}
                 onCancel={() => setSaying('')}
                 onSay={(words) => {
-                  if (saying === 'does-not-fit') s.act('does-not-fit', { words }, item)
-                  else s.act('step-not-today', { reason: words }, item)
+                  if (saying === 'not-today') s.act('step-not-today', { reason: words }, item)
+                  else s.act(saying === 'pass' ? 'overridden' : 'does-not-fit', { words }, item)
                   setSaying('')
-                  if (saying !== 'does-not-fit') s.choose('')
+                  if (saying === 'not-today') s.choose('')
                 }}
               />
             )}
@@ -147,6 +161,17 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
           }}
         />
         <OtherSeat progress={view.progress} seat={seat} />
+        {handable && item && others.map((o) => (
+          <Action
+            key={o.seat} hotkey="k" disabled={tiedOff}
+            onAct={() => {
+              live.outbox.put('panel-handed-over', { panel: item.place, to: o.seat }, `handing over ${s.place?.name ?? item.place}`)
+              s.choose('')
+            }}
+          >
+            Hand this panel to {o.name.split(' ').at(-1)}
+          </Action>
+        ))}
       </aside>
     </div>
   )

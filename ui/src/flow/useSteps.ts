@@ -1,7 +1,9 @@
 import { useHotkeys } from '@mantine/hooks'
-import { useState } from 'react'
+import { useEffect, useReducer, useState } from 'react'
 import type { ItemView, PartView } from '../api.gen'
+import { serverNow } from '../app/clock'
 import type { Live } from '../departure/useDeparture'
+import { closedBy } from './gates'
 
 /** A place may be visited twice, such as a panel before and after a look outside: each visit is a run of its own. */
 const visitsOf = (items: ItemView[]): ItemView[][] =>
@@ -39,7 +41,20 @@ export const useSteps = (live: Live, part: PartView, wanted: string) => {
     ['ArrowUp', () => move(-1)],
   ])
   // A value has to be read and entered; the rest of a place is answered with one press, and so is that nothing is missing.
-  const plainHere = here.filter((i) => owed(i) && (!i.measure || i.measure.none !== undefined))
+  const said = new Set<string>()
+  const plainHere = here.filter((i) => {
+    const plain = owed(i) && (!i.measure || i.measure.none !== undefined) && closedBy(view.progress, i.id, said).length === 0
+    if (plain) said.add(i.id)
+    return plain
+  })
+  const gates = item && open(item) ? closedBy(view.progress, item.id) : []
+  const [, opens] = useReducer((n: number) => n + 1, 0)
+  const until = Math.max(0, ...gates.map((g) => (g.until ? Date.parse(g.until) : 0)))
+  useEffect(() => {
+    if (until === 0) return
+    const timer = setTimeout(opens, until - serverNow() + 50)
+    return () => clearTimeout(timer)
+  }, [until])
   const last = read && steps[read.id]?.reading
   return {
     item,
@@ -48,6 +63,8 @@ export const useSteps = (live: Live, part: PartView, wanted: string) => {
     answered: item !== undefined && mine && open(item) && !owed(item),
     place: view.card!.places.find((p) => p.id === item?.place),
     placeName: (id: string) => view.card!.places.find((p) => p.id === id)?.name ?? id,
+    /** What keeps the step at hand closed. */
+    gates,
     visits,
     visit,
     places: visits.map((v) => v[0]?.place ?? ''),

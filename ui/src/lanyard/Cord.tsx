@@ -19,10 +19,12 @@ interface CordProps {
   bare: boolean
   onGo: (stage: string) => void
   onTag: (tag: TagView) => void
+  /** To hang one by hand. */
+  onHang: () => void
 }
 
 /** The map of the job: a cord from the flight-deck door to the line-up, a bead a stage, tags where they must be gone. */
-export const Cord = memo(({ beads, tags, shown, zone, bare, onGo, onTag }: CordProps) => {
+export const Cord = memo(({ beads, tags, shown, zone, bare, onGo, onTag, onHang }: CordProps) => {
   const now = useNow()
   const count = bare ? 'The cord is bare' : tags.length === 0 ? 'No tag hangs' : `${tags.length} ${tags.length === 1 ? 'tag hangs' : 'tags hang'}`
   return (
@@ -55,6 +57,9 @@ export const Cord = memo(({ beads, tags, shown, zone, bare, onGo, onTag }: CordP
         {tags.map((t) => (
           <Tag key={t.key} tag={t} pressing={t.late || !t.mayStay} zone={zone} onTag={onTag} />
         ))}
+        <button type="button" className={classes.hang} onClick={onHang}>
+          Hang a tag
+        </button>
       </details>
     </nav>
   )

@@ -7,6 +7,7 @@ import { Added, Caution } from '../app/Notice'
 import { WordsForm } from '../app/WordsForm'
 import { GoOn } from '../departure/GoOn'
 import type { Live } from '../departure/useDeparture'
+import { Closed } from '../flow/Closed'
 import { Finished } from '../flow/Finished'
 import { Marks } from '../flow/Marks'
 import { MeasureForm } from '../flow/MeasureForm'
@@ -24,9 +25,10 @@ const ROWS = 6
 
 const MINUTE_MS = 60_000
 
-type Saying = '' | 'find' | 'later' | 'not-today' | 'does-not-fit'
+type Saying = '' | 'find' | 'later' | 'not-today' | 'does-not-fit' | 'pass'
 
 const SAYINGS = {
+  pass: { label: 'Why go past it? It hangs as a tag until what comes before is so.', action: 'Go past it' },
   later: { label: 'What is in the way? It hangs on the cord until it is looked at again.', action: 'Look again later' },
   'not-today': { label: 'Why not today?', action: 'Not today' },
   'does-not-fit': { label: 'What does not fit, on this tail or today? Fleet standards read it.', action: 'Tell fleet standards' },
@@ -53,6 +55,7 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
   const card = view.card!
   const tiedOff = view.progress.tiedOff !== undefined
   const cannot = !seat || tiedOff
+  const closed = s.gates.length > 0
   const tags = new Set(view.progress.tags.map((t) => t.key))
   const after = s.visits.slice(s.visit + 1).flat()
   const listed = item ? [...s.here, ...after.slice(0, Math.max(0, ROWS - s.here.length))] : []
@@ -123,12 +126,18 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
             <ReadingNote name={item.measure?.name ?? ''} reading={view.progress.steps[item.id]?.reading} />
             <Marks step={view.progress.steps[item.id]} zone={view.header.zone} />
             <Earlier view={view} item={item} />
+            {saying === '' && closed && (
+              <Closed
+                gates={s.gates} mine={mine && !tiedOff} onPass={() => say('pass')}
+                onGoThere={(step) => (part.items.some((i) => i.id === step) ? s.choose(step) : onGo(card.parts.find((p) => p.items.some((i) => i.id === step))?.stage ?? part.stage))}
+              />
+            )}
             {saying === '' ? (
               <div className={classes.actions}>
                 {item.measure ? (
-                  <MeasureForm key={item.id} draft={`${view.header.id}/${item.id}/value`} measure={item.measure} disabled={!mine || answered || tiedOff} onValue={s.measured} />
+                  <MeasureForm key={item.id} draft={`${view.header.id}/${item.id}/value`} measure={item.measure} disabled={!mine || answered || tiedOff || closed} onValue={s.measured} />
                 ) : (
-                  <Action hotkey="Space" shown="space" main disabled={!mine || answered || tiedOff} onAct={s.markDone}>
+                  <Action hotkey="Space" shown="space" main={!closed} disabled={!mine || answered || tiedOff || closed} onAct={s.markDone}>
                     As it should be
                   </Action>
                 )}
@@ -157,9 +166,9 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
                 key={`${item.id}/${saying}`} draft={`${view.header.id}/${item.id}/${saying}`} label={SAYINGS[saying].label} action={SAYINGS[saying].action}
                 onCancel={() => setSaying('')}
                 onSay={(words) => {
-                  if (saying === 'does-not-fit') s.act('does-not-fit', { words }, item)
+                  if (saying === 'does-not-fit' || saying === 'pass') s.act(saying === 'pass' ? 'overridden' : saying, { words }, item)
                   else s.act(saying === 'later' ? 'step-later' : 'step-not-today', { reason: words }, item)
-                  if (saying === 'does-not-fit') setSaying('')
+                  if (saying === 'does-not-fit' || saying === 'pass') setSaying('')
                   else said()
                 }}
               />

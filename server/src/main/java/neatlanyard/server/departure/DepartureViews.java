@@ -68,11 +68,24 @@ public final class DepartureViews {
   /** Something the pack asks of the day. @param so whether the crew says it is so */
   public record CircumstanceView(String id, String words, boolean so) {}
 
-  /** How a departure stands. @param number of its last log entry @param cardKey see {@link CardView#key} */
+  /**
+   * How a departure stands.
+   *
+   * @param number of its last log entry
+   * @param cardKey see {@link CardView#key}
+   * @param gates what keeps open steps closed, by step
+   * @param waits the times that run now
+   */
   public record Progress(
       long number, long cardKey, List<BeadView> beads, Map<String, StepView> steps, Map<String, PartProgress> parts,
       List<TagView> tags, List<TagView> inTheWay, List<SeatView> seats, List<FindView> finds, TechView tech,
+      Map<String, List<GateView>> gates, List<WaitView> waits,
       Optional<ControlsView> controls, Optional<TiedOffView> tiedOff) {}
+
+  /** What keeps a step closed. @param before the step that comes first @param until when the wait is over; empty where it is a step */
+  public record GateView(String words, String before, Optional<Instant> until) {}
+
+  public record WaitView(String step, String words, Instant since, Instant until) {}
 
   /** @param state done, current or ahead */
   public record BeadView(String stage, String title, int done, int all, String state, Optional<Instant> due) {}
@@ -112,13 +125,15 @@ public final class DepartureViews {
    * @param steps the steps that close it
    * @param closes in words, what closes it
    * @param late whether that stage is over
+   * @param hand the tag's own name where somebody hung it by hand; empty elsewhere
    * @param outside whether it is looked at outside, so that it must be before the doors close
    */
   public record TagView(
       String key, String title, String detail, String by, Optional<Instant> since, String stage, String due, String go,
-      List<String> steps, String closes, boolean mayStay, boolean late, boolean outside) {}
+      List<String> steps, String closes, boolean mayStay, boolean late, boolean outside, String hand) {}
 
-  public record SeatView(String seat, String name, String id, boolean taken, String doing, int done, int all) {}
+  /** @param away since when who sits there is called away; empty while they are not */
+  public record SeatView(String seat, String name, String id, boolean taken, String doing, int done, int all, Optional<Instant> away) {}
 
   public record FindView(
       String id, String step, String place, String challenge, String note, String severity, int count, String entry, Optional<SpotView> spot,

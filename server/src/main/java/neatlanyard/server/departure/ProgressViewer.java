@@ -14,6 +14,8 @@ import neatlanyard.core.departure.Departure.Said;
 import neatlanyard.core.departure.Departure;
 import neatlanyard.core.departure.Event;
 import neatlanyard.core.departure.Find;
+import neatlanyard.core.departure.Gates;
+import neatlanyard.core.departure.Interruption;
 import neatlanyard.core.departure.Mark;
 import neatlanyard.core.departure.Status;
 import neatlanyard.core.dispatch.Case;
@@ -40,6 +42,7 @@ import neatlanyard.server.departure.DepartureViews.ControlsView;
 import neatlanyard.server.departure.DepartureViews.DeferralView;
 import neatlanyard.server.departure.DepartureViews.FindView;
 import neatlanyard.server.departure.DepartureViews.FoundBeforeView;
+import neatlanyard.server.departure.DepartureViews.GateView;
 import neatlanyard.server.departure.DepartureViews.MarkView;
 import neatlanyard.server.departure.DepartureViews.PartProgress;
 import neatlanyard.server.departure.DepartureViews.Progress;
@@ -50,6 +53,7 @@ import neatlanyard.server.departure.DepartureViews.StepView;
 import neatlanyard.server.departure.DepartureViews.TagView;
 import neatlanyard.server.departure.DepartureViews.TechView;
 import neatlanyard.server.departure.DepartureViews.TiedOffView;
+import neatlanyard.server.departure.DepartureViews.WaitView;
 import neatlanyard.server.dispatch.TechDesk;
 import org.springframework.stereotype.Component;
 
@@ -82,6 +86,8 @@ class ProgressViewer {
         seats(d, statuses, current),
         d.finds().stream().map(f -> find(d, f)).toList(),
         tech(d),
+        gates(d, statuses),
+        d.waits().stream().map(w -> new WaitView(w.item().step().id().value(), w.words(), w.since(), w.until())).toList(),
         d.controls().map(c -> controls(d, c)),
         d.tiedOff().map(t -> tiedOff(d, t)));
   }
@@ -150,6 +156,19 @@ class ProgressViewer {
     return steps;
   }
 
+  private static Map<String, List<GateView>> gates(Departure d, Map<StepId, Status> statuses) {
+    Map<String, List<GateView>> gates = new LinkedHashMap<>();
+    parts(d).flatMap(p -> p.items().stream())
+        .filter(i -> !statuses.getOrDefault(i.step().id(), Status.OPEN).settled() && d.override(i.step().id()).isEmpty())
+        .forEach(i -> {
+          List<Gates.Gate> closed = Gates.of(d, i);
+          if (!closed.isEmpty()) {
+            gates.put(i.step().id().value(), closed.stream().map(g -> new GateView(g.words(), g.before().step().id().value(), g.until())).toList());
+          }
+        });
+    return gates;
+  }
+
   private static MarkView mark(Departure d, Mark m) {
     return new MarkView(
         Doc.written(m.outcome()), shortName(d, m.by()), m.seat().map(Doc::written).orElse(""), m.at(), m.words());
@@ -179,9 +198,20 @@ class ProgressViewer {
     return new TagView(
         t.key(), t.title(), t.detail(), t.sinceNumber() == 0 ? "" : shortName(d, t.hungBy()),
         t.sinceNumber() == 0 ? Optional.empty() : Optional.of(t.since()),
-        Doc.written(t.kind().due()), t.kind().due().title(), go(t, closers),
-        t.closedBy().stream().map(StepId::value).toList(), closes(t, closers), t.kind().mayStay(),
-        current.compareTo(t.kind().due()) > 0, outside(d, t, closers));
+        Doc.written(t.due()), t.due().title(), go(d, t, closers),
+        about(d, t).map(i -> List.of(i.step().id().value())).orElseGet(() -> t.closedBy().stream().map(StepId::value).toList()),
+        closes(t, closers), t.kind().mayStay(), current.compareTo(t.due()) > 0, outside(d, t, closers),
+        t.kind().hangsOn() == TagKind.Trigger.BY_HAND ? subject(t) : "");
+  }
+
+  private static String subject(Tag t) {
+    return t.key().substring(t.key().indexOf('/') + 1);
+  }
+
+  /** The step whose wait or override it is. */
+  private static Optional<Item> about(Departure d, Tag t) {
+    boolean ofStep = t.kind().hangsOn() == TagKind.Trigger.WAIT || t.kind().hangsOn() == TagKind.Trigger.OVERRIDE;
+    return ofStep ? d.card().flatMap(c -> c.item(new StepId(subject(t)))) : Optional.empty();
   }
 
   /** Opened on the walk, or put aside there. */
@@ -193,12 +223,13 @@ class ProgressViewer {
   }
 
   /** The screen on which it is closed: the stage of a step that does, or the finds, which the commander decides. */
-  private static String go(Tag t, List<Item> closers) {
+  private static String go(Departure d, Tag t, List<Item> closers) {
     return switch (t.kind().hangsOn()) {
       case FIND, STANDING_VERDICT -> "finds";
       case DEFERRAL, OTHER_LOG -> "day";
-      case STEP, LOOK_AGAIN, DISAGREEMENT, STOPPED_CHECKLIST, CONTROLS, UNFINISHED ->
-          Doc.written(closers.stream().findFirst().map(i -> i.procedure().stage()).orElse(t.kind().due()));
+      case WAIT, OVERRIDE -> Doc.written(about(d, t).map(i -> i.procedure().stage()).orElse(t.due()));
+      case STEP, LOOK_AGAIN, DISAGREEMENT, STOPPED_CHECKLIST, CONTROLS, BY_HAND, INTERRUPTED, UNFINISHED ->
+          Doc.written(closers.stream().findFirst().map(i -> i.procedure().stage()).orElse(t.due()));
     };
   }
 
@@ -215,6 +246,10 @@ class ProgressViewer {
       case DISAGREEMENT -> "Both look again and say the same, or the commander decides on the find.";
       case STOPPED_CHECKLIST -> "Resume it.";
       case CONTROLS -> "A control check that passes.";
+      case WAIT -> "The time runs out and somebody says so, or what waited for it is done.";
+      case OVERRIDE -> "What was passed is done after all, or the commander gives a reason.";
+      case BY_HAND -> "Somebody takes it off.";
+      case INTERRUPTED -> "Whoever was called away goes on.";
       case UNFINISHED -> "Do the open steps, or say of each why not today.";
     };
   }
@@ -232,7 +267,8 @@ class ProgressViewer {
       seats.add(new SeatView(
           Doc.written(seat), rostered.map(r -> name(d, r)).orElse(""), rostered.map(CrewId::value).orElse(""),
           d.seats().containsKey(seat), doing, part.map(p -> settled(p.items(), statuses)).orElse(0),
-          part.map(p -> p.items().size()).orElse(0)));
+          part.map(p -> p.items().size()).orElse(0),
+          rostered.flatMap(d::interrupted).map(Interruption::from)));
     }
     return seats;
   }

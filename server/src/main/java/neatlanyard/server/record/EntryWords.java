@@ -7,6 +7,8 @@ import neatlanyard.core.departure.Entry;
 import neatlanyard.core.departure.Event;
 import neatlanyard.core.departure.TechState;
 import neatlanyard.core.sop.Pack;
+import neatlanyard.core.sop.Place;
+import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.sop.Procedure;
 import neatlanyard.core.sop.ProcedureId;
 import neatlanyard.core.sop.Step;
@@ -17,9 +19,11 @@ import neatlanyard.formats.text.Doc;
 final class EntryWords {
   private final Map<StepId, Step> steps;
   private final Map<ProcedureId, String> procedures;
+  private final Map<PlaceId, String> places;
 
   EntryWords(Pack pack) {
     steps = pack.procedures().stream().flatMap(p -> p.steps().stream()).collect(Collectors.toMap(Step::id, s -> s));
+    places = pack.places().stream().collect(Collectors.toMap(Place::id, Place::name));
     procedures = pack.procedures().stream().collect(Collectors.toMap(Procedure::id, Procedure::title));
   }
 
@@ -32,6 +36,14 @@ final class EntryWords {
       case Event.StepDone e -> "%s: %s".formatted(challenge(e.step()), response(e.step()));
       case Event.StepNotToday e -> "%s: not today, %s".formatted(challenge(e.step()), e.reason());
       case Event.Measured e -> "%s: %s".formatted(challenge(e.step()), measured(e));
+      case Event.FoundSo e -> "%s: found so, %s".formatted(challenge(e.step()), response(e.step()));
+      case Event.Overridden e -> "%s: went past what keeps it closed, %s".formatted(challenge(e.step()), e.words());
+      case Event.WaitSeen e -> "%s: wait seen over".formatted(challenge(e.step()));
+      case Event.TagHung e -> "Tag hung by hand: %s, until the end of %s".formatted(e.words(), e.due().title());
+      case Event.TagTaken e -> "Tag taken off by hand";
+      case Event.Interrupted e -> "Called away";
+      case Event.WentOn e -> "Went on";
+      case Event.PanelHandedOver e -> "%s handed to the %s seat".formatted(places.getOrDefault(e.panel(), e.panel().value()), Doc.written(e.to()));
       case Event.DoesNotFit e -> "%s: does not fit, %s".formatted(challenge(e.step()), e.words());
       case Event.StepUndone e -> "%s: taken back".formatted(challenge(e.step()));
       case Event.StepLater e -> "%s: put aside, %s".formatted(challenge(e.step()), e.reason());

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import neatlanyard.core.departure.Gates;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.gauge.Missing;
 import neatlanyard.core.sop.Card;
@@ -13,7 +14,9 @@ import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.Place;
 import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.sop.Planform;
+import neatlanyard.core.sop.Point;
 import neatlanyard.core.sop.Procedure;
+import neatlanyard.core.sop.State;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.sop.TagId;
 import neatlanyard.core.sop.Wait;
@@ -33,11 +36,12 @@ public final class CardViews {
    * @param measure what is read and entered
    * @param waits a time that must pass after it, in words; empty where there is none
    * @param turn what is used in turn; empty where nothing is
+   * @param foundAs the state the crew may find instead of making it, such as "APU: running"; empty where it is always made
    * @param differs what is not as on the side that was walked first; empty where nothing is
    */
   public record ItemView(
       String id, String challenge, String response, String caution, String place, List<String> seats, boolean any, String added,
-      boolean critical, boolean alerted, boolean belowLine, String waits, String turn, Optional<MeasureView> measure, String differs) {}
+      boolean critical, boolean alerted, boolean belowLine, String waits, String turn, Optional<MeasureView> measure, String foundAs, String differs) {}
 
   /** @param limits in words @param none what "all as it should be" reads, for things that are counted when missing */
   public record MeasureView(String name, String unit, String limits, Optional<Double> none) {}
@@ -74,15 +78,26 @@ public final class CardViews {
     Map<StepId, String> differs = p.procedure().kind() == Procedure.Kind.WALKAROUND ? SecondSide.differences(p.items(), places) : Map.of();
     return new PartView(
         p.procedure().id().value(), p.procedure().title(), Doc.written(p.procedure().stage()),
-        Doc.written(p.procedure().kind()), seats, p.items().stream().map(i -> item(i, differs.getOrDefault(i.step().id(), ""))).toList());
+        Doc.written(p.procedure().kind()), seats, p.items().stream().map(i -> item(pack, i, differs.getOrDefault(i.step().id(), ""))).toList());
   }
 
-  private static ItemView item(Card.Item i, String differs) {
+  private static ItemView item(Pack pack, Card.Item i, String differs) {
     return new ItemView(
         i.step().id().value(), i.step().challenge(), i.step().response(), i.step().caution(), i.step().place().value(),
         i.seats().stream().sorted().map(Doc::written).toList(), i.any(), i.added(), i.step().critical(), i.step().alerted(),
         i.step().belowLine(), i.step().waits().map(Wait::words).orElse(""),
-        i.step().alternates().map(a -> String.join(", ", a.choices())).orElse(""), i.step().measures().map(CardViews::measure), differs);
+        i.step().alternates().map(a -> String.join(", ", a.choices())).orElse(""), i.step().measures().map(CardViews::measure),
+        foundAs(pack, i), differs);
+  }
+
+  private static String foundAs(Pack pack, Card.Item i) {
+    return Gates.mayBeFound(pack, i)
+        ? i.step().sets().stream().map(s -> "%s: %s".formatted(name(pack, s), s.value())).collect(Collectors.joining(", "))
+        : "";
+  }
+
+  private static String name(Pack pack, State state) {
+    return pack.points().stream().filter(p -> p.id().equals(state.point())).map(Point::name).findFirst().orElse(state.point().value());
   }
 
   private static MeasureView measure(Measure m) {

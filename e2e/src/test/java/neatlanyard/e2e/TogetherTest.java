@@ -1,0 +1,120 @@
+package neatlanyard.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.ColorScheme;
+import java.util.List;
+import java.util.Map;
+import org.testng.annotations.AfterMethod;
+import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.Test;
+
+/** Two seats at once in the flight deck: what is closed, what runs, what is hung by hand, being called away, a panel handed over. */
+public class TogetherTest {
+  private Application app;
+  private Playwright playwright;
+  private Crew wren;
+  private Crew ida;
+
+  @BeforeMethod
+  void begin() throws Exception {
+    app = Application.demo();
+    playwright = Playwright.create();
+    Browser browser = Crew.browser(playwright);
+    wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.DARK).takeSeat("right").cutCard();
+    ida = Crew.in(browser, app, "Ida Marsk", ColorScheme.LIGHT).takeSeat("left");
+  }
+
+  @AfterMethod(alwaysRun = true)
+  void end() throws Exception {
+    playwright.close();
+    app.close();
+  }
+
+  private void done(String... steps) {
+    for (String step : List.of(steps)) {
+      wren.send("today-14", Crew.eventId(), "d-test", "step-done", Map.of("step", step));
+    }
+  }
+
+  @Test
+  public void what_is_on_is_found_so_its_time_runs_on_both_and_what_waits_is_closed() {
+    wren.stage("Safe, then power");
+    wren.picture("power-up-night");
+    wren.readable();
+    wren.button("APU: running").click();
+    assertThat(wren.tag("APU running, packs off")).isVisible();
+    assertThat(wren.page.locator("main").getByText("APU: 3 min before bleed air is taken")).isVisible();
+    assertThat(ida.page.locator("main").getByText("APU: 3 min before bleed air is taken")).isVisible();
+    wren.stage("Flows");
+    wren.page.locator("main li").getByText("Packs").click();
+    assertThat(wren.page.getByText("Wait: APU, 3 min before bleed air is taken")).isVisible();
+    assertThat(wren.button("Done")).isDisabled();
+    wren.page.reload();
+    assertThat(wren.page.locator("main").getByText("APU: 3 min before bleed air is taken")).isVisible();
+  }
+
+  @Test
+  public void what_needs_another_step_is_closed_leads_to_it_and_is_passed_with_words() {
+    wren.stage("Walkaround");
+    wren.page.setViewportSize(390, 844);
+    wren.page.navigate(app.url() + "/departures/today-14?stage=power-up");
+    wren.page.locator("main h1").waitFor();
+    for (int i = 0; i < 20 && !wren.page.locator("main h1").textContent().equals("Fire warning"); i++) {
+      wren.key("ArrowDown");
+    }
+    assertThat(wren.page.getByText("Before it comes Battery")).isVisible();
+    wren.button("Go there").click();
+    assertThat(wren.heading("Battery")).isVisible();
+    wren.page.locator("main li").getByText("Fire warning").click();
+    wren.goPast("Proven by maintenance ten minutes ago");
+    wren.page.setViewportSize(1280, 800);
+    assertThat(ida.tag("Done before its time")).isVisible();
+  }
+
+  @Test
+  public void a_tag_by_hand_hangs_on_both_until_it_is_taken_off() {
+    ida.key("h");
+    ida.page.keyboard().type("Air for the cabin: packs on when the APU is ready");
+    ida.page.getByLabel("Gone by the end of").selectOption("Flows");
+    ida.key("Control+Enter");
+    assertThat(wren.tag("Air for the cabin")).isVisible();
+    wren.tag("Air for the cabin").click();
+    assertThat(wren.page.getByText("Hung by Marsk")).isVisible();
+    wren.button("Done, take it off").click();
+    assertThat(ida.tag("Air for the cabin")).not().isVisible();
+  }
+
+  @Test
+  public void who_is_called_away_comes_back_to_what_was_sure() {
+    wren.stage("Safe, then power");
+    wren.pressUntil("Space", "Hydraulic electric pumps", 3);
+    wren.press("Space");
+    wren.key("i");
+    assertThat(wren.page.getByText("Called away at")).isVisible();
+    assertThat(wren.heading("Hydraulic electric pumps")).isVisible();
+    assertThat(ida.tag("Called away")).isVisible();
+    wren.picture("called-away-night");
+    wren.page.reload();
+    assertThat(wren.page.getByText("Called away at")).isVisible();
+    wren.button("Go on from there").click();
+    assertThat(wren.page.locator("main h1")).hasText("Hydraulic electric pumps");
+    assertThat(ida.tag("Called away")).not().isVisible();
+  }
+
+  @Test
+  public void a_panel_is_handed_over_and_both_see_it() {
+    done("pu-pumps-off", "pu-brake");
+    wren.stage("Flows");
+    assertThat(wren.heading("Generators")).isVisible();
+    wren.button("Hand this panel to Marsk").click();
+    ida.stage("Flows");
+    ida.button("Overhead flow").click();
+    assertThat(ida.heading("Generators")).isVisible();
+    ida.key("Space");
+    assertThat(ida.heading("Inverter")).isVisible();
+    assertThat(wren.heading("Fuel pumps")).isVisible();
+  }
+}

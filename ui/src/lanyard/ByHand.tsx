@@ -1,0 +1,54 @@
+import { NativeSelect } from '@mantine/core'
+import { useState } from 'react'
+import { v7 } from 'uuid'
+import type { TagView } from '../api.gen'
+import { Action } from '../app/Action'
+import { clockTime } from '../app/clock'
+import { WordsForm } from '../app/WordsForm'
+import type { Live } from '../departure/useDeparture'
+import classes from './ByHand.module.css'
+
+/** A tag of one's own words, hung at the bead by whose end it must be gone. */
+export const HangTag = ({ live, onDone }: { live: Live; onDone: () => void }) => {
+  const { header, progress } = live.view
+  const ahead = progress.beads.filter((b) => b.state !== 'done')
+  const [due, setDue] = useState(ahead[0]?.stage ?? 'tie-off')
+  return (
+    <section className={classes.hand} aria-label="Hang a tag">
+      <WordsForm
+        draft={`${header.id}/tag`} label="What must not be forgotten?" action="Hang it" onCancel={onDone}
+        onSay={(words) => {
+          live.outbox.put('tag-hung', { tag: v7(), words, due: due.replaceAll('-', '_') }, words)
+          onDone()
+        }}
+      >
+        <NativeSelect label="Gone by the end of" value={due} onChange={(e) => setDue(e.currentTarget.value)} data={ahead.map((b) => ({ value: b.stage, label: b.title }))} />
+      </WordsForm>
+    </section>
+  )
+}
+
+/** A tag that was hung by hand, held in the hand again. */
+export const TakeTag = ({ live, tag, onDone }: { live: Live; tag: TagView; onDone: () => void }) => (
+  <section className={classes.hand} aria-label="A tag hung by hand">
+    <h2>{tag.title}</h2>
+    <p>
+      Hung by {tag.by}
+      {tag.since && ` at ${clockTime(tag.since, live.view.header.zone)}`}, gone by the end of {tag.due.toLowerCase()}.
+    </p>
+    <div>
+      <Action
+        hotkey="Enter" main disabled={!live.seat}
+        onAct={() => {
+          live.outbox.put('tag-taken', { tag: tag.hand }, tag.title)
+          onDone()
+        }}
+      >
+        Done, take it off
+      </Action>
+      <Action hotkey="Escape" onAct={onDone}>
+        Leave it
+      </Action>
+    </div>
+  </section>
+)
