@@ -12,6 +12,7 @@ import classes from './RecordView.module.css'
 export const RecordView = ({ live }: { live: Live }) => {
   const { header, progress } = live.view
   const link = useRef<HTMLAnchorElement>(null)
+  const page = useRef<HTMLAnchorElement>(null)
   const log = useQuery<Record, Problem>({ queryKey: ['log', header.id, progress.number], queryFn: () => ask('GET', `/api/departures/${header.id}/log`) })
   const tied = progress.tiedOff
   return (
@@ -44,6 +45,12 @@ export const RecordView = ({ live }: { live: Live }) => {
             </Action>
             <a ref={link} href={`/api/departures/${header.id}/record`} download hidden>
               The record
+            </a>
+            <Action hotkey="p" onAct={() => page.current?.click()}>
+              As a page
+            </Action>
+            <a ref={page} href={`/api/departures/${header.id}/record.pdf`} download hidden>
+              The record as a page
             </a>
             <span className={classes.verify}>
               Anybody can check it: <code>./lanyard verify FILE</code>

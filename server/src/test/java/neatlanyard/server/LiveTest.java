@@ -2,6 +2,12 @@ package neatlanyard.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.google.zxing.BinaryBitmap;
+import com.google.zxing.RGBLuminanceSource;
+import com.google.zxing.Result;
+import com.google.zxing.common.HybridBinarizer;
+import com.google.zxing.qrcode.QRCodeReader;
+import java.awt.image.BufferedImage;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
@@ -14,6 +20,10 @@ import java.util.List;
 import java.util.function.Predicate;
 import neatlanyard.formats.record.RecordFile;
 import neatlanyard.server.Http.Answer;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.rendering.PDFRenderer;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.test.context.DynamicPropertyRegistry;
@@ -140,7 +150,7 @@ public class LiveTest extends AbstractTestNGSpringContextTests {
     assertThat(ida.get("/api/departures").json().get(0).path("note").asString()).isEqualTo("Safe, then power");
   }
 
-  private static void tieOff(Http wren, Http ida) {
+  private static void tieOff(Http wren, Http ida) throws Exception {
     assertThat(ida.get("/api/departures/today-14/record").code()).isEqualTo("not-tied-off");
     JsonNode inTheWay = ida.get("/api/departures/today-14").json().path("progress").path("inTheWay");
     assertThat(inTheWay).as("the covers, and every procedure with steps open").hasSize(1 + 22);
@@ -160,9 +170,22 @@ public class LiveTest extends AbstractTestNGSpringContextTests {
     JsonNode log = wren.get("/api/departures/today-14/log").json();
     assertThat(log.path("whole").asBoolean()).isTrue();
     assertThat(record).contains("\"head\":\"%s\"".formatted(log.path("head").asString()));
+    page(ida, log.path("head").asString());
     assertThat(log.path("lines").valueStream().map(l -> l.path("words").asString()).toList())
         .anyMatch(w -> w.startsWith("Red covers and plugs: six counted"))
         .anyMatch(w -> w.startsWith("Control check (simulated aircraft): Full, free"))
         .anyMatch(w -> w.startsWith("Tied off; 6 of 6 covers and plugs still on"));
+  }
+
+  /** Read back by the libraries' own readers: the words of the page, and what its code says. */
+  private static void page(Http ida, String head) throws Exception {
+    try (PDDocument pdf = Loader.loadPDF(ida.getBytes("/api/departures/today-14/record.pdf"))) {
+      assertThat(pdf.getNumberOfPages()).isLessThanOrEqualTo(2);
+      assertThat(new PDFTextStripper().getText(pdf)).contains("Flight 14, TL-DVA", "Times", "Called away", "Never.", "covers and plugs still on", head);
+      BufferedImage last = new PDFRenderer(pdf).renderImageWithDPI(pdf.getNumberOfPages() - 1, 150);
+      Result code = new QRCodeReader().decode(new BinaryBitmap(new HybridBinarizer(new RGBLuminanceSource(
+          last.getWidth(), last.getHeight(), last.getRGB(0, 0, last.getWidth(), last.getHeight(), null, 0, last.getWidth())))));
+      assertThat(code.getText()).isEqualTo(head);
+    }
   }
 }

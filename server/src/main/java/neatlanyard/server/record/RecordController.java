@@ -1,14 +1,18 @@
 package neatlanyard.server.record;
 
+import java.time.ZoneId;
+import java.time.ZoneOffset;
 import java.util.List;
 import neatlanyard.core.departure.Departure;
 import neatlanyard.core.departure.DepartureLog.Kept;
 import neatlanyard.core.departure.Entry;
+import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.Refusal;
 import neatlanyard.formats.record.EntryJson;
 import neatlanyard.formats.record.RecordFile;
 import neatlanyard.formats.text.Doc;
 import neatlanyard.server.departure.Departures;
+import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.problem.Problem;
 import neatlanyard.server.record.RecordViews.LineView;
 import neatlanyard.server.record.RecordViews.RecordView;
@@ -24,9 +28,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class RecordController {
   private final Departures departures;
+  private final FleetDesk fleet;
 
-  RecordController(Departures departures) {
+  RecordController(Departures departures, FleetDesk fleet) {
     this.departures = departures;
+    this.fleet = fleet;
   }
 
   @GetMapping("/api/departures/{id}/log")
@@ -58,12 +64,31 @@ class RecordController {
   /** The record as canonical JSON. @throws Problem while the departure is not tied off */
   @GetMapping(path = "/api/departures/{id}/record", produces = MediaType.APPLICATION_JSON_VALUE)
   ResponseEntity<String> record(@PathVariable String id) {
+    Departure d = tiedOff(id);
+    return attached(d, "json").body(file(departures.entries(id)));
+  }
+
+  /** The record in short, as a page. @throws Problem while the departure is not tied off */
+  @GetMapping(path = "/api/departures/{id}/record.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+  ResponseEntity<byte[]> page(@PathVariable String id) {
+    Departure d = tiedOff(id);
+    List<Kept> kept = departures.entries(id);
+    List<Entry> log = kept.stream().map(k -> EntryJson.read(k.json())).toList();
+    ZoneId zone = fleet.fleet().airfield(d.opened().flight().from()).map(Airfield::zone).orElse(ZoneOffset.UTC);
+    return attached(d, "pdf").body(new RecordPage(d, zone).pdf(log, kept.getLast().hash()));
+  }
+
+  private Departure tiedOff(String id) {
     Departure d = departures.state(id);
     if (d.tiedOff().isEmpty()) {
       throw Problem.refused(new Refusal("not-tied-off", "There is no record before the tie-off.", "The commander ties off first."));
     }
+    return d;
+  }
+
+  private static ResponseEntity.BodyBuilder attached(Departure d, String as) {
     ContentDisposition name = ContentDisposition.attachment()
-        .filename("%s-%s.json".formatted(d.opened().tail().id(), d.opened().flight().id())).build();
-    return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, name.toString()).body(file(departures.entries(id)));
+        .filename("%s-%s.%s".formatted(d.opened().tail().id(), d.opened().flight().id(), as)).build();
+    return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, name.toString());
   }
 }

@@ -1,0 +1,5 @@
+/** Pages to print. */
+@NullMarked
+package neatlanyard.server.print;
+
+import org.jspecify.annotations.NullMarked;
