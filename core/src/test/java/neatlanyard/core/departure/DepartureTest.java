@@ -39,6 +39,7 @@ import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.sop.Procedure;
 import neatlanyard.core.sop.ProcedureId;
 import neatlanyard.core.sop.QuantityId;
+import neatlanyard.core.sop.Stage;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.trend.Schedule;
 import org.testng.annotations.Test;
@@ -211,13 +212,14 @@ public class DepartureTest {
    */
   @Test
   public void random_crews() {
-    for (int seed = 0; seed < 60; seed++) {
+    for (int seed = 0; seed < 120; seed++) {
       Random random = new Random(seed);
-      Scene s = Scene.ready();
+      Scene s = Scene.ready(seed % 2 == 0 ? Scene.PACK : Scene.POWER);
       for (int i = 0; i < 120; i++) {
         Departure before = s.now;
         List<Tag> tagsBefore = before.tags();
         boolean captain = random.nextBoolean();
+        s.at = s.at.plusSeconds(random.nextInt(60));
         String refused = s.tries(captain ? CAPTAIN : OFFICER, "d" + random.nextInt(2), anything(random, s));
         assertThat(before.tags()).isEqualTo(tagsBefore);
         if (!refused.isEmpty()) {
@@ -228,7 +230,7 @@ public class DepartureTest {
           assertThat(s.log.get((int) tag.sinceNumber() - 1).by()).isEqualTo(tag.hungBy());
         }
       }
-      Departure again = Departure.fold(Scene.PACK, s.log);
+      Departure again = Departure.fold(s.now.pack(), s.log);
       assertThat(again.tags()).isEqualTo(s.now.tags());
       assertThat(again.inTheWay()).isEqualTo(s.now.inTheWay());
       assertThat(again.statuses(again.tags())).isEqualTo(s.now.statuses(s.now.tags()));
@@ -239,7 +241,8 @@ public class DepartureTest {
     List<StepId> steps = s.now.items().stream().map(i -> i.step().id()).toList();
     StepId step = steps.get(random.nextInt(steps.size()));
     List<Find> finds = List.copyOf(s.now.finds());
-    return switch (random.nextInt(10)) {
+    List<UUID> hung = s.now.hung().stream().map(h -> h.event().tag()).toList();
+    return switch (random.nextInt(17)) {
       case 0 -> new Event.StepUndone(step);
       case 1 -> new Event.StepNotToday(step, "because");
       case 2 -> Scene.find(UUID.randomUUID(), step, "something");
@@ -249,6 +252,13 @@ public class DepartureTest {
       case 4 -> new Event.ChecklistStopped(LIST);
       case 5 -> new Event.ChecklistResumed(LIST);
       case 6 -> controls(random.nextBoolean());
+      case 7 -> new Event.FoundSo(step);
+      case 8 -> new Event.Overridden(step, "because");
+      case 9 -> new Event.WaitSeen(step);
+      case 10 -> new Event.TagHung(UUID.randomUUID(), "something", Stage.TAXI);
+      case 11 -> new Event.TagTaken(hung.isEmpty() ? UUID.randomUUID() : hung.get(random.nextInt(hung.size())));
+      case 12 -> random.nextBoolean() ? new Event.Interrupted() : new Event.WentOn();
+      case 13 -> new Event.PanelHandedOver(new PlaceId("overhead"), Seat.values()[random.nextInt(2)]);
       default -> new Event.StepDone(step);
     };
   }

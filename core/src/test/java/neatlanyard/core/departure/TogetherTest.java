@@ -150,4 +150,23 @@ public class TogetherTest {
     scene.says(OFFICER, new Event.StepDone(HEATER));
     assertThat(scene.now.marks(APU)).singleElement().satisfies(m -> assertThat(m.by()).isEqualTo(CAPTAIN));
   }
+
+  @Test
+  public void the_account_has_each_stage_with_its_last_word_and_the_time_away() {
+    Scene scene = Scene.ready(Scene.POWER);
+    scene.at = scene.at.plusSeconds(60);
+    scene.says(OFFICER, new Event.StepDone(FIRE));
+    scene.says(CAPTAIN, new Event.Interrupted());
+    scene.at = scene.at.plusSeconds(30);
+    scene.says(OFFICER, new Event.StepNotToday(HEATER, "it is summer"));
+    scene.says(CAPTAIN, new Event.WentOn());
+    Account account = Account.of(scene.now);
+    assertThat(account.away()).isEqualTo(Duration.ofSeconds(30));
+    assertThat(account.stages()).singleElement().satisfies(t -> {
+      assertThat(t.stage()).isEqualTo(Stage.POWER_UP);
+      assertThat(t.real()).contains(scene.at);
+      assertThat(t.late()).as("the pack gives no times").isEmpty();
+    });
+    assertThat(scene.log.stream().map(Entry::event).filter(Account::deviates)).containsExactly(new Event.StepNotToday(HEATER, "it is summer"));
+  }
 }
