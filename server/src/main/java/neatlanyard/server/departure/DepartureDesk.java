@@ -3,6 +3,7 @@ package neatlanyard.server.departure;
 import java.time.Instant;
 import java.time.InstantSource;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -31,12 +32,20 @@ import neatlanyard.server.problem.Problem;
 final class DepartureDesk {
   private record Seen(long number, Proposal proposal) {}
 
+  private static final int REFUSALS_KEPT = 2_000;
+
   private final FlightId id;
   private final DepartureLog log;
   private final InstantSource clock;
   private final Function<Departure, Subscriber.Message> news;
   private final ReentrantLock lock = new ReentrantLock(true);
   private final Map<UUID, Seen> seen = new HashMap<>();
+  private final Map<UUID, Refusal> refused = new LinkedHashMap<>() {
+    @Override
+    protected boolean removeEldestEntry(Map.Entry<UUID, Refusal> eldest) {
+      return size() > REFUSALS_KEPT;
+    }
+  };
   private final Set<Subscriber> subscribers = ConcurrentHashMap.newKeySet();
   private volatile Departure state;
   private String head;
@@ -108,9 +117,12 @@ final class DepartureDesk {
       if (before != null) {
         return again(before, proposal);
       }
-      Admission.refusal(state, proposal, clock.instant()).ifPresent(r -> {
-        throw Problem.refused(r);
-      });
+      // What was refused stays so: its device has given it up, and a copy that comes late must not be taken after all.
+      Optional<Refusal> no = Optional.ofNullable(refused.get(proposal.id())).or(() -> Admission.refusal(state, proposal, clock.instant()));
+      if (no.isPresent()) {
+        refused.put(proposal.id(), no.get());
+        throw Problem.refused(no.get());
+      }
       Instant now = clock.instant();
       Entry entry = new Entry(
           state.lastNumber() + 1, proposal.id(), now, proposal.deviceAt(), proposal.by(), state.seatOf(proposal.by()),
