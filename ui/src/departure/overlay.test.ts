@@ -1,12 +1,17 @@
-import { describe, expect, it } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import type { DepartureView, ItemView } from '../api.gen'
+import { closedBy } from '../flow/gates'
 import type { Outgoing } from './outbox'
 import { withUnsent } from './overlay'
 
 const item = (id: string, seats: string[], any = false) => ({ id, seats, any }) as ItemView
 const view = {
   card: { parts: [{ items: [item('a', ['right']), item('b', ['left', 'right']), item('c', ['left', 'right'], true)] }] },
-  progress: { number: 7, steps: { b: { status: 'part', settled: false, disagreed: false, marks: [{ outcome: 'done', by: 'Marsk', seat: 'left', at: '', words: '' }] } } },
+  progress: {
+    number: 7, seats: [{ seat: 'left' }, { seat: 'right' }], waits: [{ step: 'a' }], tags: [{ key: 'by-hand/t', hand: 't' }, { key: 'find/f', hand: '' }],
+    gates: { c: [{ before: 'a', words: '' }], b: [{ before: 'a', words: '', until: '2027-01-14T07:33:00Z' }] },
+    steps: { b: { status: 'part', settled: false, disagreed: false, marks: [{ outcome: 'done', by: 'Marsk', seat: 'left', at: '', words: '' }] } },
+  },
 } as unknown as DepartureView
 const event = (kind: string, body: Record<string, unknown>): Outgoing => ({ id: kind + JSON.stringify(body), deviceAt: '2027-01-14T07:30:00Z', device: 'd', kind, body, label: '' })
 const WREN = { name: 'Adeyo', seat: 'right' }
@@ -22,6 +27,26 @@ describe('what is kept here and not yet sent', () => {
   it('keeps what the other seat said, and is whole only when both have', () => {
     expect(steps(event('step-done', { step: 'b' })).b).toMatchObject({ settled: true, marks: [{ by: 'Marsk' }, { by: 'Adeyo' }] })
     expect(steps(event('step-done', { step: 'c' })).c?.settled).toBe(true)
+  })
+  it('knows who is away, what was seen over, taken off and passed', () => {
+    const after = (...waiting: Outgoing[]) => withUnsent(view, waiting, [], WREN)
+    expect(after(event('interrupted', {})).seats.map((s) => s.away)).toEqual([undefined, '2027-01-14T07:30:00Z'])
+    expect(after(event('interrupted', {}), event('went-on', {})).seats[1]?.away).toBeUndefined()
+    expect(after(event('wait-seen', { step: 'a' })).waits).toEqual([])
+    expect(after(event('tag-taken', { tag: 't' })).tags.map((t) => t.key)).toEqual(['find/f'])
+    expect(closedBy(after(event('overridden', { step: 'c' })), 'c')).toEqual([])
+  })
+  it('opens what needed a step once that is said here, alone or with it; a time only when it is over', () => {
+    const now = vi.spyOn(Date, 'now').mockReturnValue(Date.parse('2027-01-14T07:32:59Z'))
+    const before = withUnsent(view, [], [], WREN)
+    const said = withUnsent(view, [event('step-done', { step: 'a' })], [], WREN)
+    expect(closedBy(before, 'c')).toHaveLength(1)
+    expect(closedBy(before, 'c', new Set(['a']))).toHaveLength(0)
+    expect(closedBy(said, 'c')).toHaveLength(0)
+    expect(closedBy(said, 'b')).toHaveLength(1)
+    now.mockReturnValue(Date.parse('2027-01-14T07:33:00Z'))
+    expect(closedBy(said, 'b')).toHaveLength(0)
+    now.mockRestore()
   })
   it('passes over what the server tells of already, and steps that are not on the card', () => {
     const taken = [{ kind: 'step-done', body: { step: 'a' }, number: 7 }]

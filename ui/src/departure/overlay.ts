@@ -1,4 +1,5 @@
 import type { DepartureView, MarkView, Progress, StepView } from '../api.gen'
+import { serverNow } from '../app/clock'
 import type { Outgoing, Taken } from './outbox'
 
 type Said = Pick<Outgoing, 'kind' | 'body'> & Partial<Pick<Outgoing, 'deviceAt'>>
@@ -24,9 +25,9 @@ export const withUnsent = (view: DepartureView, waiting: readonly Outgoing[], ta
   const own = (m: MarkView) => m.by === who.name && m.seat === who.seat
   let { seats, waits, gates, tags } = view.progress
   for (const e of said) {
-    if (e.kind === 'interrupted' || e.kind === 'went-on') {
-      seats = seats.map(({ away: _, ...s }) => (s.seat === who.seat && e.kind === 'interrupted' && e.deviceAt ? { ...s, away: e.deviceAt } : { ...s, ...(s.seat !== who.seat && _ && { away: _ }) }))
-    } else if (e.kind === 'wait-seen') waits = waits.filter((w) => w.step !== e.body.step)
+    if (e.kind === 'interrupted') seats = seats.map((x) => (x.seat === who.seat ? { ...x, away: e.deviceAt ?? new Date(serverNow()).toISOString() } : x))
+    else if (e.kind === 'went-on') seats = seats.map((x) => (x.seat === who.seat ? { ...x, away: undefined } : x))
+    else if (e.kind === 'wait-seen') waits = waits.filter((w) => w.step !== e.body.step)
     else if (e.kind === 'overridden') gates = { ...gates, [String(e.body.step)]: [] }
     else if (e.kind === 'tag-taken') tags = tags.filter((t) => t.hand !== e.body.tag)
     const item = items.get(String(e.body.step))

@@ -158,7 +158,6 @@ public class ProceduresTest {
     link(wren, "Read what changed").click();
     assertThat(wren.heading("things changed for you in revision 2026-12")).isVisible();
     assertThat(wren.page.getByText("Wear pins, right brakes")).isVisible();
-    wren.picture("reading-night");
     wren.key("a");
     assertThat(wren.heading("Nothing to read")).isVisible();
     link(wren, "Neat Lanyard").click();

@@ -25,7 +25,6 @@ public class WholeDepartureTest {
     try (Application app = Application.demo(); Playwright playwright = Playwright.create(); Browser browser = Crew.browser(playwright)) {
       Crew visitor = Crew.at(browser, app, ColorScheme.LIGHT);
       assertThat(visitor.page.getByText("Demo: Ternholm Air Link")).isVisible();
-      visitor.picture("sign-in");
       visitor.readable();
       Crew wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.LIGHT);
       Crew ida = Crew.in(browser, app, "Ida Marsk", ColorScheme.DARK);
