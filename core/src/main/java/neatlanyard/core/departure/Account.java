@@ -11,10 +11,10 @@ import neatlanyard.core.sop.Stage;
 /**
  * A departure in short: when each stage was to be finished and was, and who was called away.
  *
- * @param stages those of the pack, in the order of the work
+ * @param stages those with something to do, in the order of the work
  */
 public record Account(List<StageTime> stages, List<Interruption> interruptions) {
-  /** @param planned empty where the pack gives no time @param real the last word in it; empty where nothing was said */
+  /** @param planned empty where the pack gives no time @param real the last word in it; empty while a step of it is open */
   public record StageTime(Stage stage, Optional<Instant> planned, Optional<Instant> real) {
     /** How much later than planned; negative when earlier. */
     public Optional<Duration> late() {
@@ -26,7 +26,7 @@ public record Account(List<StageTime> stages, List<Interruption> interruptions) 
     Instant departs = d.opened().flight().departs();
     List<StageTime> stages = Stream.of(Stage.values())
         .map(s -> new StageTime(s, Optional.ofNullable(d.pack().due().get(s)).map(departs::minus), real(d, s)))
-        .filter(t -> t.planned().isPresent() || t.real().isPresent()).toList();
+        .filter(t -> t.stage() != Stage.DAY && (t.planned().isPresent() || t.real().isPresent())).toList();
     return new Account(stages, d.interruptions());
   }
 
@@ -36,8 +36,11 @@ public record Account(List<StageTime> stages, List<Interruption> interruptions) 
   }
 
   private static Optional<Instant> real(Departure d, Stage stage) {
-    Stream<Instant> said = d.items().stream().filter(i -> i.procedure().stage() == stage).map(Item::step)
-        .flatMap(s -> d.marks(s.id()).stream()).map(Mark::at);
+    List<Item> items = d.items().stream().filter(i -> i.procedure().stage() == stage).toList();
+    if (!items.stream().allMatch(i -> d.said(i).settled()) || stage == Stage.CONTROLS && d.controls().isEmpty()) {
+      return Optional.empty();
+    }
+    Stream<Instant> said = items.stream().flatMap(i -> d.marks(i.step().id()).stream()).map(Mark::at);
     Stream<Instant> besides = switch (stage) {
       case CONTROLS -> d.controls().stream().map(Departure.Said::at);
       case TIE_OFF -> d.tiedOff().stream().map(Departure.Said::at);

@@ -160,6 +160,8 @@ public class TogetherTest {
     scene.at = scene.at.plusSeconds(30);
     scene.says(OFFICER, new Event.StepNotToday(HEATER, "it is summer"));
     scene.says(CAPTAIN, new Event.WentOn());
+    assertThat(Account.of(scene.now).stages()).as("the APU is open").isEmpty();
+    scene.says(OFFICER, new Event.StepDone(APU));
     Account account = Account.of(scene.now);
     assertThat(account.away()).isEqualTo(Duration.ofSeconds(30));
     assertThat(account.stages()).singleElement().satisfies(t -> {

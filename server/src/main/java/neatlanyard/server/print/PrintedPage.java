@@ -15,7 +15,7 @@ public final class PrintedPage {
       @page { size: A4; margin: 16mm; @bottom-right { content: counter(page) ' of ' counter(pages); font-family: sans-serif; font-size: 8pt; } }
       body { font-family: sans-serif; font-size: 10pt; } h1 { font-size: 16pt; margin: 0 } h2 { font-size: 12pt; border-bottom: 1pt solid #1E2328; }
       table { width: 100%; border-collapse: collapse; } td, th { text-align: left; vertical-align: top; padding: 1.2mm 2mm; border-bottom: 0.5pt solid #888; }
-      .late { font-weight: bold; } .head { font-family: monospace; font-size: 9pt; } img { width: 34mm; height: 34mm; }""";
+      td:first-child, .who { white-space: nowrap; } .whole { page-break-inside: avoid; } .late { font-weight: bold; } .head { font-family: monospace; font-size: 9pt; } img { width: 34mm; height: 34mm; }""";
 
   private PrintedPage() {}
 

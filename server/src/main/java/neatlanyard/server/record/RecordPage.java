@@ -66,7 +66,7 @@ final class RecordPage {
 
   private String stages(Account account) {
     String rows = account.stages().stream().map(s -> "<tr><td>%s</td><td>%s</td><td>%s</td><td%s>%s</td></tr>".formatted(
-        s.stage().title(), s.planned().map(this::clock).orElse(""), s.real().map(this::clock).orElse("not done"),
+        s.stage().title(), s.planned().map(this::clock).orElse(""), s.real().map(this::clock).orElse("not finished"),
         s.late().filter(Duration::isPositive).isPresent() ? " class=\"late\"" : "", s.late().map(RecordPage::late).orElse(""))).collect(Collectors.joining());
     return "<h2>Times</h2><table><tr><th>Stage</th><th>Planned by</th><th>Finished</th><th></th></tr>%s</table>".formatted(rows);
   }
@@ -80,7 +80,7 @@ final class RecordPage {
     String rows = all.stream().map(i -> "<tr><td>%s</td><td>%s</td><td>%s</td></tr>".formatted(
         clock(i.from()), text(name(i.by())), i.length().map(RecordPage::length).orElse("did not go on"))).collect(Collectors.joining());
     return "<h2>Called away</h2>" + (all.isEmpty() ? "<p>Never.</p>"
-        : "<table>%s</table><p>%d times, %s together.</p>".formatted(rows, all.size(), length(account.away())));
+        : "<table>%s</table><p>%s, %s together.</p>".formatted(rows, all.size() == 1 ? "Once" : all.size() + " times", length(account.away())));
   }
 
   private static String length(Duration d) {
@@ -91,14 +91,14 @@ final class RecordPage {
     EntryWords words = new EntryWords(d.pack());
     List<Entry> all = log.stream().filter(e -> Account.deviates(e.event())).toList();
     Stream<Entry> shown = all.stream().limit(MOST_DEVIATIONS);
-    String rows = shown.map(e -> "<tr><td>%s</td><td>%s</td><td>%s</td></tr>".formatted(
+    String rows = shown.map(e -> "<tr><td>%s</td><td class=\"who\">%s</td><td>%s</td></tr>".formatted(
         clock(e.happened()), text(name(e.by())), text(words.of(e)))).collect(Collectors.joining());
     String rest = all.size() > MOST_DEVIATIONS ? "<p>And %d more, in the record.</p>".formatted(all.size() - MOST_DEVIATIONS) : "";
     return "<h2>Not as the card has it</h2>" + (all.isEmpty() ? "<p>Nothing.</p>" : "<table>%s</table>%s".formatted(rows, rest));
   }
 
   private static String chain(String head) {
-    return "<h2>The record</h2><p>Head of its chain, to be given to the check of the record:</p><p class=\"head\">%s</p><p><img src=\"data:image/png;base64,%s\" alt=\"\"/></p>"
+    return "<div class=\"whole\"><h2>The record</h2><p>Head of its chain, to be given to the check of the record:</p><p class=\"head\">%s</p><p><img src=\"data:image/png;base64,%s\" alt=\"\"/></p></div>"
         .formatted(text(head), Base64.getEncoder().encodeToString(code(head)));
   }
 
