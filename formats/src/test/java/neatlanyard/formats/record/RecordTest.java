@@ -48,6 +48,7 @@ import neatlanyard.core.sop.PackId;
 import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.sop.ProcedureId;
 import neatlanyard.core.sop.QuantityId;
+import neatlanyard.core.sop.Stage;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.trend.Schedule;
 import neatlanyard.formats.weather.StationReportReader;
@@ -75,6 +76,14 @@ public class RecordTest {
       new Event.Measured(STEP, 24.8),
       new Event.DoesNotFit(STEP, "no such port on this tail"),
       new Event.StepUndone(STEP),
+      new Event.FoundSo(STEP),
+      new Event.Overridden(STEP, "proven by maintenance"),
+      new Event.WaitSeen(STEP),
+      new Event.TagHung(new UUID(0x7000L, 4), "air for the cabin", Stage.BEFORE_TAKEOFF),
+      new Event.TagTaken(new UUID(0x7000L, 4)),
+      new Event.Interrupted(),
+      new Event.WentOn(),
+      new Event.PanelHandedOver(new PlaceId("overhead"), Seat.RIGHT),
       new Event.StepLater(STEP, "loaders in the way"),
       new Event.LogTailRead(new TailId("TL-DVB")),
       new Event.FindRaised(new UUID(0x7000L, 1), STEP, "tape\nleft", new Find.What(
@@ -179,7 +188,7 @@ public class RecordTest {
   public void what_was_altered_is_named_and_other_files_are_no_records() {
     String record = record();
     assertThat(RecordFile.check(record.replace("tape\\nleft", "tape\\nright")))
-        .isEqualTo(new RecordFile.Check.Altered(11, "its content is not what was hashed when it was written"));
+        .isEqualTo(new RecordFile.Check.Altered(19, "its content is not what was hashed when it was written"));
     List<EntryJson.Kept> kept = kept();
     List<String> cut = kept.subList(0, 11).stream().map(EntryJson.Kept::json).toList();
     assertThat(RecordFile.check(RecordFile.write(cut, kept.getLast().hash()))).isInstanceOf(RecordFile.Check.Altered.class);
