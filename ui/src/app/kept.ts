@@ -7,6 +7,9 @@ const KEPT = ['me', 'departures', 'departure']
 /** Set by the build: another for each form of what the server says. */
 declare const SHAPE: string
 
+const KEPT_BY = 'neat-lanyard-kept/'
+const KEPT_HERE = KEPT_BY + SHAPE
+
 const AT_MOST_EVERY_MS = 300
 
 interface Kept {
@@ -16,7 +19,7 @@ interface Kept {
 
 const store = (() => {
   try {
-    return createStore(`neat-lanyard/${SHAPE}`, 'kept')
+    return createStore(KEPT_HERE, 'kept')
   } catch {
     return undefined
   }
@@ -47,7 +50,7 @@ export const keepQueries = async (client: QueryClient): Promise<void> => {
 /** What an earlier form kept is of no use any more. */
 const forgetOthers = async (): Promise<void> => {
   const all = (await indexedDB.databases?.().catch(() => [])) ?? []
-  for (const { name } of all) if (name?.startsWith('neat-lanyard') && name !== `neat-lanyard/${SHAPE}`) indexedDB.deleteDatabase(name)
+  for (const { name } of all) if (name?.startsWith(KEPT_BY) && name !== KEPT_HERE) indexedDB.deleteDatabase(name)
 }
 
 /** Forgets all of it, for the next person on a shared tablet. */

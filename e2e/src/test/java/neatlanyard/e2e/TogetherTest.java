@@ -121,6 +121,8 @@ public class TogetherTest {
     ida.stage("Flows");
     ida.button("Overhead flow").click();
     assertThat(ida.heading("Generators")).isVisible();
+    // The card with the panel in its new hands comes to both by the stream.
+    assertThat(ida.page.locator("main button[data-main]").first()).isEnabled();
     ida.key("Space");
     assertThat(ida.heading("Inverter")).isVisible();
     assertThat(wren.heading("Fuel pumps")).isVisible();
