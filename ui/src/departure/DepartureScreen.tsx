@@ -47,6 +47,8 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
     go(tag.go)
   }, [go])
   const acting = live?.seat && live.view.card && !live.view.progress.tiedOff ? live : undefined
+  // Who is away does nothing: the keys of a stage under the away screen would still be pressed.
+  const away = live?.view.progress.seats.some((s) => s.seat === live.seat && s.away)
   const beginHanging = useCallback(() => setHanging(true), [])
   const goAway = () => acting?.outbox.put('interrupted', {}, 'being called away')
 
@@ -85,7 +87,7 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
         {held && <TakeTag live={live} tag={held} onDone={() => setHeld(undefined)} />}
         <LookAgain live={live} onTag={onTag} />
         <RefusedList outbox={live.outbox} refused={live.out.refused} />
-        <Stage live={live} stage={shown} wanted={wanted} onGo={go} />
+        {!away && <Stage live={live} stage={shown} wanted={wanted} onGo={go} />}
       </main>
       <Away
         live={live}

@@ -107,8 +107,9 @@ public class TogetherTest {
     wren.picture("called-away-night");
     wren.page.reload();
     assertThat(wren.page.getByText("Called away at")).isVisible();
-    wren.button("Go on from there").click();
+    wren.key("Space");
     assertThat(wren.page.locator("main h1")).hasText("Hydraulic electric pumps");
+    assertThat(wren.page.locator("main").getByText("3 of 20").first()).isVisible();
     assertThat(ida.tag("Called away")).not().isVisible();
   }
 
