@@ -7,7 +7,7 @@ import { WordsForm } from '../app/WordsForm'
 import { GoOn } from '../departure/GoOn'
 import type { Live } from '../departure/useDeparture'
 import { FindForm } from '../dispatch/FindForm'
-import { Closed } from './Closed'
+import { Closed, PASS } from './Closed'
 import { Finished } from './Finished'
 import { FlightDeck } from './FlightDeck'
 import { FoundSo } from './FoundSo'
@@ -26,7 +26,7 @@ type Saying = '' | 'find' | 'not-today' | 'does-not-fit' | 'pass'
 
 const SAYINGS = {
   'not-today': { label: 'Why not today?', action: 'Not today' },
-  pass: { label: 'Why go past it? It hangs as a tag until what comes before is so.', action: 'Go past it' },
+  pass: PASS,
   'does-not-fit': { label: 'What does not fit, on this tail or today? Fleet standards read it.', action: 'Tell fleet standards' },
 }
 
@@ -58,7 +58,7 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
   const closed = s.gates.length > 0
   const found = part.items.filter((i) => i.foundAs !== '' && s.open(i) && i.seats.includes(seat))
   const others = view.progress.seats.filter((x) => x.taken && x.seat !== seat)
-  const handable = mine && item?.seats.length === 1 && part.kind !== 'briefing' && part.kind !== 'figures' && part.kind !== 'line-up' && part.kind !== 'control-check'
+  const handable = part.byPanel && mine && item?.seats.length === 1
   return (
     <div className={classes.stage}>
       <section className={classes.work}>
@@ -82,10 +82,7 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
             <ReadingNote name={item.measure?.name ?? ''} reading={view.progress.steps[item.id]?.reading} />
             <Marks step={view.progress.steps[item.id]} zone={view.header.zone} />
             {saying === '' && closed && (
-              <Closed
-                gates={s.gates} mine={mine && !tiedOff} onPass={() => say('pass')}
-                onGoThere={(step) => (part.items.some((i) => i.id === step) ? s.choose(step) : onGo(view.card!.parts.find((p) => p.items.some((i) => i.id === step))?.stage ?? part.stage))}
-              />
+              <Closed gates={s.gates} parts={view.card!.parts} part={part} mine={mine && !tiedOff} onChoose={s.choose} onGo={onGo} onPass={() => say('pass')} />
             )}
             {saying === '' ? (
               <div className={classes.actions}>

@@ -7,7 +7,7 @@ import { Added, Caution } from '../app/Notice'
 import { WordsForm } from '../app/WordsForm'
 import { GoOn } from '../departure/GoOn'
 import type { Live } from '../departure/useDeparture'
-import { Closed } from '../flow/Closed'
+import { Closed, PASS } from '../flow/Closed'
 import { Finished } from '../flow/Finished'
 import { Marks } from '../flow/Marks'
 import { MeasureForm } from '../flow/MeasureForm'
@@ -28,7 +28,7 @@ const MINUTE_MS = 60_000
 type Saying = '' | 'find' | 'later' | 'not-today' | 'does-not-fit' | 'pass'
 
 const SAYINGS = {
-  pass: { label: 'Why go past it? It hangs as a tag until what comes before is so.', action: 'Go past it' },
+  pass: PASS,
   later: { label: 'What is in the way? It hangs on the cord until it is looked at again.', action: 'Look again later' },
   'not-today': { label: 'Why not today?', action: 'Not today' },
   'does-not-fit': { label: 'What does not fit, on this tail or today? Fleet standards read it.', action: 'Tell fleet standards' },
@@ -127,10 +127,7 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
             <Marks step={view.progress.steps[item.id]} zone={view.header.zone} />
             <Earlier view={view} item={item} />
             {saying === '' && closed && (
-              <Closed
-                gates={s.gates} mine={mine && !tiedOff} onPass={() => say('pass')}
-                onGoThere={(step) => (part.items.some((i) => i.id === step) ? s.choose(step) : onGo(card.parts.find((p) => p.items.some((i) => i.id === step))?.stage ?? part.stage))}
-              />
+              <Closed gates={s.gates} parts={card.parts} part={part} mine={mine && !tiedOff} onChoose={s.choose} onGo={onGo} onPass={() => say('pass')} />
             )}
             {saying === '' ? (
               <div className={classes.actions}>

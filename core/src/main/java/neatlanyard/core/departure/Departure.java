@@ -369,9 +369,14 @@ public final class Departure {
 
   /** Whether all that waited for it was done since, without an override. */
   private boolean used(Waiting w) {
-    List<Item> after = items().stream().filter(i -> i.step().afterWait().contains(w.item().step().id())).toList();
+    List<Item> after = after(w);
     return !after.isEmpty() && after.stream().allMatch(i ->
         said(i).settled() && lastWord(i.step().id()) > w.number() && override(i.step().id()).isEmpty());
+  }
+
+  /** The steps of the card that a wait is for. */
+  List<Item> after(Waiting w) {
+    return items().stream().filter(i -> i.step().afterWait().contains(w.item().step().id())).toList();
   }
 
   /** The tags that were hung by hand and hang still. */

@@ -92,11 +92,9 @@ final class LooseEnds {
 
   /** Due by the end of the stage in which something waits for it. */
   private static List<LooseEnd> waits(Departure d) {
-    return d.waits().stream().map(w -> {
-      List<Card.Item> after = d.items().stream().filter(i -> i.step().afterWait().contains(w.item().step().id())).toList();
-      return new LooseEnd(Trigger.WAIT, w.item().step().id().value(), w.words(), 1, 1, w.by(), w.since(), w.number(), List.of(),
-          after.stream().map(i -> i.procedure().stage()).min(Comparator.naturalOrder()));
-    }).toList();
+    return d.waits().stream().map(w -> new LooseEnd(
+        Trigger.WAIT, w.item().step().id().value(), w.words(), 1, 1, w.by(), w.since(), w.number(), List.of(),
+        d.after(w).stream().map(i -> i.procedure().stage()).min(Comparator.naturalOrder()))).toList();
   }
 
   /** As long as what they went past is still so. */

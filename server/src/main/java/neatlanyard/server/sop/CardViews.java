@@ -27,7 +27,8 @@ import neatlanyard.formats.text.Doc;
 public final class CardViews {
   private CardViews() {}
 
-  public record PartView(String id, String title, String stage, String kind, List<String> seats, List<ItemView> items) {}
+  /** @param byPanel whether its panels can be handed to another seat */
+  public record PartView(String id, String title, String stage, String kind, boolean byPanel, List<String> seats, List<ItemView> items) {}
 
   /**
    * One step of a card.
@@ -78,7 +79,7 @@ public final class CardViews {
     Map<StepId, String> differs = p.procedure().kind() == Procedure.Kind.WALKAROUND ? SecondSide.differences(p.items(), places) : Map.of();
     return new PartView(
         p.procedure().id().value(), p.procedure().title(), Doc.written(p.procedure().stage()),
-        Doc.written(p.procedure().kind()), seats, p.items().stream().map(i -> item(pack, i, differs.getOrDefault(i.step().id(), ""))).toList());
+        Doc.written(p.procedure().kind()), p.procedure().kind().byPanel(), seats, p.items().stream().map(i -> item(pack, i, differs.getOrDefault(i.step().id(), ""))).toList());
   }
 
   private static ItemView item(Pack pack, Card.Item i, String differs) {
