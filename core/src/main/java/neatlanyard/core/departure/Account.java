@@ -27,7 +27,7 @@ public record Account(List<StageTime> stages, List<Interruption> interruptions) 
     List<StageTime> stages = Stream.of(Stage.values())
         .map(s -> new StageTime(s, Optional.ofNullable(d.pack().due().get(s)).map(departs::minus), real(d, s)))
         .filter(t -> t.stage() != Stage.DAY && (t.planned().isPresent() || t.real().isPresent())).toList();
-    return new Account(stages, d.interruptions());
+    return new Account(stages, d.beside().interruptions());
   }
 
   /** How long people were away together, as far as they have gone on. */

@@ -70,8 +70,8 @@ public final class Admission {
       case Event.WaitSeen e -> onCard(e.step()).or(() -> over(e.step()));
       case Event.TagHung e -> words("tag", e.words()).or(() -> hanging(e.tag()) ? no("tag-exists", "That tag hangs already.", "Hang another.") : Optional.empty());
       case Event.TagTaken e -> hanging(e.tag()) ? Optional.empty() : no("no-such-tag", "That tag does not hang.", "Reload the departure.");
-      case Event.Interrupted e -> now.interrupted(by).isEmpty() ? Optional.empty() : no("interrupted", "You are called away already.", "Go on when you are back.");
-      case Event.WentOn e -> now.interrupted(by).isPresent() ? Optional.empty() : no("not-interrupted", "You were not called away.", "Go on.");
+      case Event.Interrupted e -> now.beside().interrupted(by).isEmpty() ? Optional.empty() : no("interrupted", "You are called away already.", "Go on when you are back.");
+      case Event.WentOn e -> now.beside().interrupted(by).isPresent() ? Optional.empty() : no("not-interrupted", "You were not called away.", "Go on.");
       case Event.PanelHandedOver e -> handOver(e);
       case Event.StepLater e -> own(e.step()).or(() -> words("reason", e.reason())).or(() -> notStopped(e.step()))
           .or(() -> notInChecklist(e.step())).or(() -> undecided(e.step()));
@@ -188,7 +188,7 @@ public final class Admission {
   }
 
   private Optional<Refusal> needs(StepId step) {
-    return now.override(step).isPresent() ? Optional.empty() : gate(step).flatMap(g -> g.until().isPresent()
+    return now.beside().override(step).isPresent() ? Optional.empty() : gate(step).flatMap(g -> g.until().isPresent()
         ? no("wait", g.words() + ".", "It is counted; it will call.")
         : no("needs", g.words(), "Do that, then this."));
   }
@@ -218,7 +218,7 @@ public final class Admission {
   }
 
   private boolean hanging(UUID tag) {
-    return now.hung().stream().anyMatch(h -> h.event().tag().equals(tag));
+    return now.beside().hung().stream().anyMatch(h -> h.event().tag().equals(tag));
   }
 
   /** By whoever works the panel, to a seat that is taken. */

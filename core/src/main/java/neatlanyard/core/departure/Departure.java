@@ -32,7 +32,6 @@ import neatlanyard.core.sop.Day;
 import neatlanyard.core.sop.Matter;
 import neatlanyard.core.sop.Measure;
 import neatlanyard.core.sop.Pack;
-import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.sop.Procedure;
 import neatlanyard.core.sop.ProcedureId;
 import neatlanyard.core.sop.Quantity;
@@ -63,11 +62,7 @@ public final class Departure {
   private Optional<Said<Event.LogTailRead>> log = Optional.empty();
   private final Map<UUID, Find> finds;
   private final Map<ProcedureId, Said<Event.ChecklistStopped>> stopped;
-  private final Map<StepId, Said<Event.Overridden>> overrides;
-  private final Map<StepId, Long> waitsSeen;
-  private final Map<UUID, Said<Event.TagHung>> hung;
-  private final List<Interruption> interruptions;
-  private final Map<PlaceId, Seat> handedOver;
+  private final Beside beside;
   private Optional<Said<ControlsChecked>> controls = Optional.empty();
   private Optional<Said<TiedOff>> tiedOff = Optional.empty();
 
@@ -80,11 +75,7 @@ public final class Departure {
     this.measured = new HashMap<>();
     this.finds = new LinkedHashMap<>();
     this.stopped = new LinkedHashMap<>();
-    this.overrides = new LinkedHashMap<>();
-    this.waitsSeen = new HashMap<>();
-    this.hung = new LinkedHashMap<>();
-    this.interruptions = new ArrayList<>();
-    this.handedOver = new HashMap<>();
+    this.beside = new Beside();
   }
 
   private Departure(Departure before) {
@@ -98,11 +89,7 @@ public final class Departure {
     this.measured = new HashMap<>(before.measured);
     this.finds = new LinkedHashMap<>(before.finds);
     this.stopped = new LinkedHashMap<>(before.stopped);
-    this.overrides = new LinkedHashMap<>(before.overrides);
-    this.waitsSeen = new HashMap<>(before.waitsSeen);
-    this.hung = new LinkedHashMap<>(before.hung);
-    this.interruptions = new ArrayList<>(before.interruptions);
-    this.handedOver = new HashMap<>(before.handedOver);
+    this.beside = new Beside(before.beside);
     this.tech = before.tech;
     this.past = before.past;
     this.log = before.log;
@@ -153,15 +140,14 @@ public final class Departure {
       case Event.DoesNotFit e -> { }
       case Event.StepDone e -> mark(e.step(), markOf(entry, Mark.Outcome.DONE, "", Optional.empty()));
       case Event.FoundSo e -> mark(e.step(), markOf(entry, Mark.Outcome.DONE, "found so", Optional.empty()));
-      case Event.Overridden e -> overrides.put(e.step(), new Said<>(e, entry.by(), entry.happened(), entry.number()));
-      case Event.WaitSeen e -> waitsSeen.put(e.step(), entry.number());
-      case Event.TagHung e -> hung.put(e.tag(), new Said<>(e, entry.by(), entry.happened(), entry.number()));
-      case Event.TagTaken e -> hung.remove(e.tag());
-      case Event.Interrupted e -> interruptions.add(new Interruption(entry.by(), entry.seat(), entry.happened(), Optional.empty(), entry.number()));
-      case Event.WentOn e -> interruptions.replaceAll(i -> i.by().equals(entry.by()) && i.to().isEmpty()
-          ? new Interruption(i.by(), i.seat(), i.from(), Optional.of(entry.happened()), i.number()) : i);
+      case Event.Overridden e -> beside.overridden(e, entry);
+      case Event.WaitSeen e -> beside.waitSeen(e, entry);
+      case Event.TagHung e -> beside.hung(e, entry);
+      case Event.TagTaken e -> beside.taken(e);
+      case Event.Interrupted e -> beside.calledAway(entry);
+      case Event.WentOn e -> beside.wentOn(entry);
       case Event.PanelHandedOver e -> {
-        handedOver.put(e.panel(), e.to());
+        beside.handedOver(e);
         card.ifPresent(c -> cut(c.day(), entry.number()));
       }
       case Event.StepNotToday e -> mark(e.step(), markOf(entry, Mark.Outcome.NOT_TODAY, e.reason(), Optional.empty()));
@@ -174,7 +160,7 @@ public final class Departure {
       case Event.ReadBefore e -> past = e.past();
       case Event.StepUndone e -> {
         dropMeasured(e.step());
-        overrides.remove(e.step());
+        beside.forget(e.step());
         unmark(e.step(), m -> m.by().equals(entry.by()));
         forget(e.step(), entry.number());
       }
@@ -197,7 +183,7 @@ public final class Departure {
   private void cut(Day day, long number) {
     List<Card.Extra> extras = tech.deferrals().stream().flatMap(d -> d.adds().stream().map(x -> new Card.Extra(
         x.id(), x.in(), x.at(), x.challenge(), x.response(), "deferred: %s, until the end of %s".formatted(d.words(), d.lastDay())))).toList();
-    card = Optional.of(Card.cut(pack, opened.flight().flyingSeat(), situation(day), extras, handedOver));
+    card = Optional.of(Card.cut(pack, opened.flight().flyingSeat(), situation(day), extras, beside.handedOver()));
     cardNumber = number;
   }
 
@@ -352,14 +338,9 @@ public final class Departure {
     return Optional.ofNullable(stopped.get(checklist));
   }
 
-  /** What was said to go past the gates of a step; empty where nobody did. */
-  public Optional<Said<Event.Overridden>> override(StepId step) {
-    return Optional.ofNullable(overrides.get(step));
-  }
-
-  /** Number of the entry by which somebody saw the wait of a step over; 0 before. */
-  long waitSeen(StepId step) {
-    return waitsSeen.getOrDefault(step, 0L);
+  /** What was said beside the steps: gates passed, times seen over, tags by hand, people away, panels handed over. */
+  public Beside beside() {
+    return beside;
   }
 
   /** The waits that steps have begun and that nobody has seen over, in the order of the card. */
@@ -371,27 +352,12 @@ public final class Departure {
   private boolean used(Waiting w) {
     List<Item> after = after(w);
     return !after.isEmpty() && after.stream().allMatch(i ->
-        said(i).settled() && lastWord(i.step().id()) > w.number() && override(i.step().id()).isEmpty());
+        said(i).settled() && lastWord(i.step().id()) > w.number() && beside.override(i.step().id()).isEmpty());
   }
 
   /** The steps of the card that a wait is for. */
   List<Item> after(Waiting w) {
     return items().stream().filter(i -> i.step().afterWait().contains(w.item().step().id())).toList();
-  }
-
-  /** The tags that were hung by hand and hang still. */
-  public Collection<Said<Event.TagHung>> hung() {
-    return List.copyOf(hung.values());
-  }
-
-  /** Every interruption, the first first. */
-  public List<Interruption> interruptions() {
-    return List.copyOf(interruptions);
-  }
-
-  /** Who was called away and has not gone on. */
-  public Optional<Interruption> interrupted(CrewId who) {
-    return interruptions.stream().filter(i -> i.by().equals(who) && i.to().isEmpty()).findFirst();
   }
 
   public TechState tech() {
@@ -431,7 +397,7 @@ public final class Departure {
   }
 
   private boolean answered(Item item, List<Mark> said) {
-    if (item.procedure().kind().byPanel() && handedOver.containsKey(item.step().place())) {
+    if (item.procedure().kind().byPanel() && beside.handedOver().containsKey(item.step().place())) {
       // Whoever worked the panel then has answered.
       return !said.isEmpty();
     }

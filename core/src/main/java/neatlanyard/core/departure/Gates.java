@@ -52,7 +52,7 @@ public final class Gates {
       return Optional.empty();
     }
     return d.marks(step.id()).stream().max(Comparator.comparing(Mark::number)).map(m -> new Waiting(
-        item, m.by(), m.at(), m.at().plus(step.waits().get().time()), m.number(), d.waitSeen(step.id()) > m.number()));
+        item, m.by(), m.at(), m.at().plus(step.waits().get().time()), m.number(), d.beside().waitSeen(step.id()) > m.number()));
   }
 
   /**

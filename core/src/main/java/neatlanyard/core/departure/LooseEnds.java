@@ -63,9 +63,9 @@ final class LooseEnds {
     }
     ends.addAll(waits(d));
     ends.addAll(overrides(d));
-    d.hung().forEach(h -> ends.add(new LooseEnd(
+    d.beside().hung().forEach(h -> ends.add(new LooseEnd(
         Trigger.BY_HAND, h.event().tag().toString(), h.event().words(), 1, 1, h.by(), h.at(), h.number(), List.of(), Optional.of(h.event().due()))));
-    d.interruptions().stream().filter(i -> i.to().isEmpty()).forEach(i -> ends.add(
+    d.beside().interruptions().stream().filter(i -> i.to().isEmpty()).forEach(i -> ends.add(
         end(Trigger.INTERRUPTED, i.by().value(), "", i.by(), i.from(), i.number(), List.of())));
     d.controls().filter(c -> !c.event().judgement().passed()).ifPresent(c -> ends.add(
         end(Trigger.CONTROLS, "controls", c.event().judgement().summary(), c.by(), c.at(), c.number(), List.of())));
@@ -101,7 +101,7 @@ final class LooseEnds {
   private static List<LooseEnd> overrides(Departure d) {
     List<LooseEnd> ends = new ArrayList<>();
     for (Card.Item item : d.items()) {
-      d.override(item.step().id()).filter(o -> d.said(item) == Status.DONE).ifPresent(o -> {
+      d.beside().override(item.step().id()).filter(o -> d.said(item) == Status.DONE).ifPresent(o -> {
         List<Card.Item> open = Gates.of(d, item).stream()
             .filter(g -> g.until().isEmpty() || d.waits().stream().anyMatch(w -> w.item().equals(g.before())))
             .map(Gates.Gate::before).toList();

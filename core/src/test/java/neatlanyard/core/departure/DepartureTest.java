@@ -241,7 +241,7 @@ public class DepartureTest {
     List<StepId> steps = s.now.items().stream().map(i -> i.step().id()).toList();
     StepId step = steps.get(random.nextInt(steps.size()));
     List<Find> finds = List.copyOf(s.now.finds());
-    List<UUID> hung = s.now.hung().stream().map(h -> h.event().tag()).toList();
+    List<UUID> hung = s.now.beside().hung().stream().map(h -> h.event().tag()).toList();
     return switch (random.nextInt(17)) {
       case 0 -> new Event.StepUndone(step);
       case 1 -> new Event.StepNotToday(step, "because");

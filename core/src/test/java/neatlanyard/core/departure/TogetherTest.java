@@ -133,7 +133,7 @@ public class TogetherTest {
     scene.at = scene.at.plusSeconds(95);
     scene.says(OFFICER, new Event.WentOn());
     assertThat(tags(scene, Trigger.INTERRUPTED)).singleElement().satisfies(t -> assertThat(t.hungBy()).isEqualTo(CAPTAIN));
-    assertThat(scene.now.interruptions().getFirst().length()).contains(Duration.ofSeconds(95));
+    assertThat(scene.now.beside().interruptions().getFirst().length()).contains(Duration.ofSeconds(95));
   }
 
   @Test

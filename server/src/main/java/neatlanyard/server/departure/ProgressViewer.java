@@ -159,7 +159,7 @@ class ProgressViewer {
   private static Map<String, List<GateView>> gates(Departure d, Map<StepId, Status> statuses) {
     Map<String, List<GateView>> gates = new LinkedHashMap<>();
     parts(d).flatMap(p -> p.items().stream())
-        .filter(i -> !statuses.getOrDefault(i.step().id(), Status.OPEN).settled() && d.override(i.step().id()).isEmpty())
+        .filter(i -> !statuses.getOrDefault(i.step().id(), Status.OPEN).settled() && d.beside().override(i.step().id()).isEmpty())
         .forEach(i -> {
           List<Gates.Gate> closed = Gates.of(d, i);
           if (!closed.isEmpty()) {
@@ -268,7 +268,7 @@ class ProgressViewer {
           Doc.written(seat), rostered.map(r -> name(d, r)).orElse(""), rostered.map(CrewId::value).orElse(""),
           d.seats().containsKey(seat), doing, part.map(p -> settled(p.items(), statuses)).orElse(0),
           part.map(p -> p.items().size()).orElse(0),
-          rostered.flatMap(d::interrupted).map(Interruption::from)));
+          rostered.flatMap(who -> d.beside().interrupted(who)).map(Interruption::from)));
     }
     return seats;
   }

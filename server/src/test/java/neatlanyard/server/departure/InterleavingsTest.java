@@ -280,7 +280,7 @@ public class InterleavingsTest {
   }
 
   private static String picture(Departure d) {
-    return d.statuses(d.tags()) + " " + d.tags() + " " + d.finds() + " " + d.interruptions();
+    return d.statuses(d.tags()) + " " + d.tags() + " " + d.finds() + " " + d.beside().interruptions();
   }
 
   @Test
