@@ -15,7 +15,7 @@ const MINUTE_MS = 60_000
 const SHOWN = 3
 
 const lastDone = ({ view, seat }: Live) =>
-  view.card!.parts
+  (view.card?.parts ?? [])
     .flatMap((p) => p.items.map((item) => ({ item, stage: p.stage, at: view.progress.steps[item.id]?.marks.find((m) => m.seat === seat && m.outcome === 'done')?.at ?? '' })))
     .filter((d) => d.at !== '')
     .sort((a, b) => b.at.localeCompare(a.at))
@@ -26,7 +26,7 @@ export const Away = ({ live, onBack }: { live: Live; onBack: (stage: string, ste
   const { view, seat, outbox } = live
   const now = useNow()
   const since = view.progress.seats.find((s) => s.seat === seat)?.away
-  if (!since || !view.card) return null
+  if (!since) return null
   const done = lastDone(live)
   const goOn = () => {
     outbox.put('went-on', {}, 'going on')

@@ -78,7 +78,7 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
         bare={live.view.card !== undefined && live.view.progress.inTheWay.length === 0}
         onGo={toBead}
         onTag={onTag}
-        onHang={beginHanging}
+        onHang={acting && beginHanging}
       />
       <main className={classes.main}>
         <AskAway live={live} />

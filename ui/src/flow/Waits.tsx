@@ -17,11 +17,12 @@ export const Waits = ({ live }: { live: Live }) => {
   const over = waits.filter((w) => left(w, now) <= 0)
   const seen = (w: WaitView) => outbox.put('wait-seen', { step: w.step }, w.words)
   const called = `called/${view.header.id}`
-  const calls = over.map((w) => w.step + w.until).join()
+  const calls = over.map((w) => `${w.step} ${w.until}`).join()
   useEffect(() => {
-    const before = stored.get<string>(called, '')
-    if (calls === '' || before === calls) return
-    stored.set(called, calls)
+    const before = stored.get<string[]>(called, [])
+    const fresh = calls.split(',').filter((c) => c !== '' && !before.includes(c))
+    if (fresh.length === 0) return
+    stored.set(called, [...before, ...fresh])
     call()
   }, [calls, called])
   useHotkeys([['m', () => over[0] && seat && seen(over[0])]])

@@ -38,7 +38,7 @@ export const TakeTag = ({ live, tag, onDone }: { live: Live; tag: TagView; onDon
     </p>
     <div>
       <Action
-        hotkey="Enter" main disabled={!live.seat}
+        hotkey="Enter" main disabled={!live.seat || live.view.progress.tiedOff !== undefined}
         onAct={() => {
           live.outbox.put('tag-taken', { tag: tag.hand }, tag.title)
           onDone()

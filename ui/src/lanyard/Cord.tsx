@@ -19,8 +19,8 @@ interface CordProps {
   bare: boolean
   onGo: (stage: string) => void
   onTag: (tag: TagView) => void
-  /** To hang one by hand. */
-  onHang: () => void
+  /** To hang one by hand, where one can. */
+  onHang: (() => void) | undefined
 }
 
 /** The map of the job: a cord from the flight-deck door to the line-up, a bead a stage, tags where they must be gone. */
@@ -57,9 +57,11 @@ export const Cord = memo(({ beads, tags, shown, zone, bare, onGo, onTag, onHang 
         {tags.map((t) => (
           <Tag key={t.key} tag={t} pressing={t.late || !t.mayStay} zone={zone} onTag={onTag} />
         ))}
-        <button type="button" className={classes.hang} onClick={onHang}>
-          Hang a tag
-        </button>
+        {onHang && (
+          <button type="button" className={classes.hang} onClick={onHang}>
+            Hang a tag
+          </button>
+        )}
       </details>
     </nav>
   )

@@ -13,7 +13,6 @@ import java.util.Deque;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
@@ -308,6 +307,7 @@ public class InterleavingsTest {
         taken += d.taken.size();
       }
     }
-    assertThat(Map.of("taken", taken, "refused", refused).values()).as("both happened").allMatch(n -> n > RUNS);
+    assertThat(taken).as("taken, or it tests nothing").isGreaterThan(RUNS);
+    assertThat(refused).as("refused, or it tests nothing").isGreaterThan(RUNS);
   }
 }
