@@ -15,7 +15,8 @@ import { createRootRoute, createRoute, createRouter, Navigate, Outlet, RouterPro
 import { createContext, use } from 'react'
 import { createRoot } from 'react-dom/client'
 import type { About, Me } from './api.gen'
-import { ask, type Problem } from './app/api'
+import { Action } from './app/Action'
+import { ask, Problem } from './app/api'
 import { setServerNow } from './app/clock'
 import { keepQueries } from './app/kept'
 import { ProblemNotice } from './app/Notice'
@@ -59,7 +60,15 @@ const Gate = () => {
     refetchOnMount: 'always',
   })
   const enter = (me: Me) => client.setQueryData(['me'], me)
-  if (session.data === undefined) return session.failureReason ? <main style={{ padding: '2rem' }}><ProblemNotice problem={session.failureReason} /></main> : null
+  if (session.data === undefined) {
+    if (!session.failureReason) return null
+    return (
+      <main style={{ padding: '2rem' }}>
+        <h1>Waiting for the server</h1>
+        <ProblemNotice problem={session.failureReason} />
+      </main>
+    )
+  }
   if (session.data === null) return <SignIn onIn={enter} />
   if (session.data.mustChange || at === '/password') {
     return (
@@ -79,6 +88,17 @@ const Gate = () => {
   )
 }
 
+/** A fault of this program: what was said before is kept, on the server or in this device. */
+const Broken = ({ error }: { error: unknown }) => (
+  <main style={{ padding: '2rem' }}>
+    <h1>This view failed</h1>
+    <ProblemNotice problem={new Problem(0, 'broken', 'What you said before is kept. Load it again; if it fails again, use the paper checklist.', `For who keeps this program: ${error instanceof Error ? error.message : String(error)}`)} />
+    <Action hotkey="Enter" main onAct={() => window.location.reload()}>
+      Load it again
+    </Action>
+  </main>
+)
+
 const root = createRootRoute({ component: Gate, notFoundComponent: () => <Navigate to="/" /> })
 const List = () => <DepartureList me={useMe()} />
 const One = () => <DepartureScreen me={useMe()} />
@@ -89,6 +109,7 @@ const Reads = () => <ReadingPage me={useMe()} />
 const Tails = () => <TailsPage me={useMe()} />
 const OneLog = () => <TechLogPage me={useMe()} />
 const router = createRouter({
+  defaultErrorComponent: Broken,
   routeTree: root.addChildren([
     createRoute({ getParentRoute: () => root, path: '/', component: List }),
     createRoute({

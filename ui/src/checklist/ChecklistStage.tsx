@@ -2,13 +2,18 @@ import { useState } from 'react'
 import type { ItemView, PartView } from '../api.gen'
 import { Action } from '../app/Action'
 import { clockTime } from '../app/clock'
-import { Added, Caution } from '../app/Notice'
+import { Added, AskedAgain, Caution } from '../app/Notice'
 import { Pennant } from '../app/Pennant'
-import { Slot } from '../app/Slot'
 import { WordsForm } from '../app/WordsForm'
 import { GoOn } from '../departure/GoOn'
+import { lastSaid } from '../departure/lastSaid'
 import type { Live } from '../departure/useDeparture'
+import { Answer } from '../flow/Answer'
+import { Closed, PASS } from '../flow/Closed'
+import { closedBy } from '../flow/gates'
 import { Marks } from '../flow/Marks'
+import { useInSight } from '../flow/useInSight'
+import { ItemList } from './ItemList'
 import classes from './ChecklistStage.module.css'
 
 interface ChecklistStageProps {
@@ -16,40 +21,73 @@ interface ChecklistStageProps {
   part: PartView
   /** The next procedure of this stage with something open. */
   next: { title: string; go: () => void } | undefined
-  onGo: (stage: string) => void
+  onGo: (stage: string, step?: string) => void
 }
 
-/** Challenge and response, in order, to the line and below it; where it was stopped stays in sight. */
+type Saying = '' | 'held' | 'not-today' | 'does-not-fit' | 'pass'
+
+const SAYINGS = {
+  held: { label: 'What is missing? It is held in sight until it can be answered.', action: 'Hold it' },
+  'not-today': { label: 'Why not today?', action: 'Not today' },
+  'does-not-fit': { label: 'What does not fit, on this tail or today? Fleet standards read it.', action: 'Tell fleet standards' },
+  pass: PASS,
+}
+
+const KINDS = { held: 'step-later', 'not-today': 'step-not-today', 'does-not-fit': 'does-not-fit', pass: 'overridden' }
+
+/** Challenge and response, in order, to the line and below it: read on one device, answered on the other. */
 export const ChecklistStage = ({ live, part, next, onGo }: ChecklistStageProps) => {
-  const { view, seat, outbox, me } = live
-  const [saying, setSaying] = useState<'' | 'not-today' | 'does-not-fit'>('')
+  const { view, seat, outbox } = live
+  const [saying, setSaying] = useState<Saying>('')
   const [below, setBelow] = useState(false)
-  const progress = view.progress.parts[part.id]
-  const steps = view.progress.steps
+  const [chosen, setChosen] = useState('')
+  const { progress, header } = view
+  const its = progress.parts[part.id]
+  const steps = progress.steps
   const statusOf = (i: ItemView): string => steps[i.id]?.status ?? 'open'
-  const item = part.items.find((i) => i.id === progress?.next)
-  const stopped = progress?.stopped ?? ''
+  const held = part.items.filter((i) => statusOf(i) === 'later')
+  const item = held.find((i) => i.id === chosen) ?? part.items.find((i) => i.id === its?.next)
+  const stopped = its?.stopped ?? ''
   const begun = part.items.some((i) => statusOf(i) !== 'open')
   const atLine = item?.belowLine === true && !part.items.some((i) => i.belowLine && statusOf(i) !== 'open')
   const lineTime = steps[part.items.filter((i) => !i.belowLine).at(-1)?.id ?? '']?.marks.at(-1)?.at
-  const answered = item !== undefined && (steps[item.id]?.marks ?? []).some((m) => m.seat === seat)
-  const mine = item !== undefined && item.seats.includes(seat) && !answered
-  const name = (s: string) => view.header.crew.find((c) => c.seat === s)?.name.split(' ').at(-1) ?? s
-  const owes = item?.seats.filter((s) => !(steps[item.id]?.marks ?? []).some((m) => m.seat === s)) ?? []
-  const reading = view.header.reader === seat
-  const tiedOff = view.progress.tiedOff !== undefined
-
+  const owes = item ? (steps[item.id]?.owes ?? item.seats) : []
+  const mine = item !== undefined && owes.includes(seat)
+  const name = (s: string) => header.crew.find((c) => c.seat === s)?.name.split(' ').at(-1) ?? s
+  // Each on a device of their own: the challenge stands on the reader's, the answer is given on the owner's.
+  const apart = progress.seats.filter((s) => s.taken).length > 1
+  const reading = header.reader === seat
+  const onlyReads = apart && reading && !mine
+  const onlyAnswers = apart && !reading && mine
+  const value = item && progress.values[item.id]
+  const tiedOff = progress.tiedOff !== undefined
+  const head = useInSight<HTMLParagraphElement>(item?.id)
+  const gates = item ? closedBy(progress, item.id) : []
   const act = (kind: string, body: Record<string, unknown>, label: string) => outbox.put(kind, body, label)
+  const say = (kind: string, body: Record<string, unknown>, of: ItemView) => {
+    act(kind, { step: of.id, ...body }, of.challenge)
+    setChosen('')
+  }
   return (
     <div className={classes.stage}>
       <section>
-        <p className={classes.where}>
-          {part.title} · {progress?.done ?? 0} of {part.items.length} · {reading ? 'you read' : `${name(view.header.reader)} reads`}
+        <p className={classes.where} ref={head}>
+          {part.title} · {its?.done ?? 0} of {part.items.length} · {caller(live)}, {reading ? 'you read' : `${name(header.reader)} reads`}
         </p>
+        {held.length > 0 && !stopped && (
+          <p className={classes.held} role="status">
+            <b>Held:</b>
+            {held.map((h) => (
+              <button key={h.id} type="button" aria-pressed={h.id === item?.id} onClick={() => setChosen(h.id)}>
+                {h.challenge}, {steps[h.id]?.marks.find((m) => m.outcome === 'later')?.words}
+              </button>
+            ))}
+          </p>
+        )}
         {stopped ? (
           <>
             <h1 className={classes.challenge}>{stopped}</h1>
-            <p className={classes.response}>Resuming: {view.header.schools.find((s) => s.matter.startsWith('Resuming'))?.school.toLowerCase()}.</p>
+            <p className={classes.response}>Resuming: {header.schools.find((s) => s.matter.startsWith('Resuming'))?.school.toLowerCase()}.</p>
             <div className={classes.actions}>
               <Action hotkey="r" main disabled={!seat || tiedOff} onAct={() => act('checklist-resumed', { checklist: part.id }, `resuming ${part.title}`)}>
                 Resume
@@ -59,16 +97,16 @@ export const ChecklistStage = ({ live, part, next, onGo }: ChecklistStageProps) 
         ) : !item ? (
           <>
             <h1 className={classes.challenge}>{part.title} checklist complete</h1>
-            {progress?.finished && <p className={classes.response}>at {clockTime(progress.finished, view.header.zone)}</p>}
+            {its?.finished && <p className={classes.response}>at {clockTime(its.finished, header.zone)}</p>}
             <div className={classes.actions}>
-              <GoOn progress={view.progress} from={part.stage} {...(next && { next })} onGo={onGo} />
+              <GoOn progress={progress} from={part.stage} {...(next && { next })} onGo={onGo} />
             </div>
           </>
-        ) : atLine && !below ? (
+        ) : atLine && !below && gates.length === 0 ? (
           <>
             <h1 className={classes.challenge}>Complete to the line</h1>
             <p className={classes.response}>
-              {lineTime ? `at ${clockTime(lineTime, view.header.zone)}. ` : ''}Hold here until you are at the runway with the clearance.
+              {lineTime ? `at ${clockTime(lineTime, header.zone)}. ` : ''}Hold here until you are at the runway with the clearance.
             </p>
             <div className={classes.actions}>
               <Action hotkey="b" main disabled={tiedOff} onAct={() => setBelow(true)}>
@@ -78,36 +116,49 @@ export const ChecklistStage = ({ live, part, next, onGo }: ChecklistStageProps) 
           </>
         ) : (
           <>
-            <h1 className={classes.challenge}>{item.challenge}</h1>
-            <p className={classes.response}>{item.response}</p>
+            {onlyReads && <p className={classes.part}>Read aloud</p>}
+            {onlyAnswers && <p className={classes.part}>{name(header.reader)} reads, you look and answer</p>}
+            <h1 className={classes.challenge} data-heard={onlyAnswers || undefined}>
+              {item.challenge}
+            </h1>
+            {!(value?.back && mine) && <p className={classes.response}>{value?.back ? `${value.shown}, by ${value.from}` : item.response}</p>}
+            {statusOf(item) === 'again' && <AskedAgain because={steps[item.id]?.again ?? ''} />}
             {item.added && <Added>{item.added}</Added>}
             {item.caution && <Caution>{item.caution}</Caution>}
-            <Marks step={steps[item.id]} zone={view.header.zone} />
+            <Marks step={steps[item.id]} zone={header.zone} />
             <p className={classes.owner}>
               <Pennant seats={item.seats} /> {owes.map((s, n) => (s === seat ? (n === 0 ? 'You answer' : 'you answer') : `${name(s)} answers`)).join(', ')}
             </p>
+            {saying === '' && gates.length > 0 && (
+              <Closed gates={gates} parts={view.card!.parts} part={part} mine={item.seats.includes(seat) && !tiedOff} onGo={onGo} onPass={() => setSaying('pass')} />
+            )}
             {saying ? (
               <WordsForm
-                key={saying} draft={`${view.header.id}/${item.id}/${saying}`} onCancel={() => setSaying('')}
-                label={saying === 'not-today' ? 'Why not today?' : 'What does not fit, on this tail or today? Fleet standards read it.'}
-                action={saying === 'not-today' ? 'Not today' : 'Tell fleet standards'}
+                key={saying} draft={`${header.id}/${item.id}/${saying}`} onCancel={() => setSaying('')} label={SAYINGS[saying].label} action={SAYINGS[saying].action}
                 onSay={(words) => {
-                  if (saying === 'not-today') act('step-not-today', { step: item.id, reason: words }, item.challenge)
-                  else act('does-not-fit', { step: item.id, words }, item.challenge)
+                  say(KINDS[saying], saying === 'held' || saying === 'not-today' ? { reason: words } : { words }, item)
                   setSaying('')
                 }}
               />
             ) : (
               <div className={classes.actions}>
-                <Action hotkey="Space" shown="space" main disabled={!mine || tiedOff} onAct={() => act('step-done', { step: item.id }, item.challenge)}>
-                  Seen and answered
-                </Action>
-                <Action hotkey="s" disabled={!seat || !begun || tiedOff} onAct={() => act('checklist-stopped', { checklist: part.id }, `stopping ${part.title}`)}>
-                  Stop here
-                </Action>
-                <Action hotkey="n" disabled={!mine || tiedOff} onAct={() => setSaying('not-today')}>
-                  Not today
-                </Action>
+                {!onlyReads && (
+                  <Answer
+                    live={live} item={item} label="Seen and answered" main={gates.length === 0} disabled={!mine || tiedOff || gates.length > 0}
+                    onSay={(...said) => said.forEach(([kind, body]) => say(kind, body, item))}
+                  />
+                )}
+                <div className={classes.ways}>
+                  <Action hotkey="a" disabled={!mine || tiedOff || statusOf(item) === 'later' || item.id === part.items.at(-1)?.id} onAct={() => setSaying('held')}>
+                    Hold it
+                  </Action>
+                  <Action hotkey="s" disabled={!seat || !begun || tiedOff} onAct={() => act('checklist-stopped', { checklist: part.id }, `stopping ${part.title}`)}>
+                    Stop here
+                  </Action>
+                  <Action hotkey="n" disabled={!mine || tiedOff} onAct={() => setSaying('not-today')}>
+                    Not today
+                  </Action>
+                </div>
               </div>
             )}
           </>
@@ -116,9 +167,7 @@ export const ChecklistStage = ({ live, part, next, onGo }: ChecklistStageProps) 
           <Action
             hotkey="z" disabled={!seat || tiedOff || stopped !== ''}
             onAct={() => {
-              const last = part.items
-                .filter((i) => (steps[i.id]?.marks ?? []).some((m) => m.seat === seat && view.header.crew.some((c) => c.id === me.id)))
-                .at(-1)
+              const last = lastSaid(part.items, steps, seat, () => true)[0]
               if (last) act('step-undone', { step: last.id }, last.challenge)
             }}
           >
@@ -131,16 +180,13 @@ export const ChecklistStage = ({ live, part, next, onGo }: ChecklistStageProps) 
           )}
         </div>
       </section>
-      <ol className={classes.list}>
-        {part.items.map((i, n) => (
-          <li key={i.id} className={classes.item} data-now={i.id === item?.id || undefined} data-line={(i.belowLine && !part.items[n - 1]?.belowLine) || undefined} data-settled={statusOf(i) === 'done' || undefined}>
-            <Slot status={statusOf(i)} />
-            <span className={classes.itemChallenge}>{i.challenge}</span>
-            <span className={classes.itemResponse}>{i.response}</span>
-            <Pennant seats={i.seats} />
-          </li>
-        ))}
-      </ol>
+      <ItemList items={part.items} at={item} statusOf={statusOf} progress={progress} zone={header.zone} />
     </div>
   )
+}
+
+/** Who calls for a checklist, which is the commander. */
+const caller = (live: Live): string => {
+  const commander = live.view.header.crew.find((c) => c.commander)
+  return commander?.seat === live.seat ? 'you call' : `${commander?.name.split(' ').at(-1) ?? 'the commander'} calls`
 }

@@ -5,6 +5,7 @@ import { Action } from '../app/Action'
 import { clockTime, serverNow, span, useNow } from '../app/clock'
 import { stored } from '../app/stored'
 import classes from './Away.module.css'
+import { lastSaid } from './lastSaid'
 import type { Live } from './useDeparture'
 
 const AFTER = 'away/after-minutes'
@@ -15,11 +16,7 @@ const MINUTE_MS = 60_000
 const SHOWN = 3
 
 const lastDone = ({ view, seat }: Live) =>
-  (view.card?.parts ?? [])
-    .flatMap((p) => p.items.map((item) => ({ item, stage: p.stage, at: view.progress.steps[item.id]?.marks.find((m) => m.seat === seat && m.outcome === 'done')?.at ?? '' })))
-    .filter((d) => d.at !== '')
-    .sort((a, b) => b.at.localeCompare(a.at))
-    .slice(0, SHOWN)
+  lastSaid((view.card?.parts ?? []).flatMap((p) => p.items.map((item) => ({ id: item.id, item, stage: p.stage }))), view.progress.steps, seat, (m) => m.outcome === 'done').slice(0, SHOWN)
 
 /** Who is called away comes back to where both were sure, one step back. */
 export const Away = ({ live, onBack }: { live: Live; onBack: (stage: string, step: string) => void }) => {
@@ -70,6 +67,9 @@ const AskAfter = () => {
   )
 }
 
+/** Asked of this quiet time, and answered. */
+const ANSWERED = -1
+
 /** After a time without a touch it is asked, not assumed. */
 export const AskAway = ({ live }: { live: Live }) => {
   const minutes = stored.get(AFTER, CHOICES[1]!)
@@ -78,9 +78,10 @@ export const AskAway = ({ live }: { live: Live }) => {
   const { view, seat, outbox } = live
   const away = view.progress.seats.find((s) => s.seat === seat)?.away
   const asks = minutes > 0 && idle && seat !== '' && view.card !== undefined && !view.progress.tiedOff && !away
-  // Kept while it is answered: the touch that answers it ends the quiet.
+  // Kept while it is answered, and asked once a quiet time: the touch that answers it is told of in no order.
   if (asks && asked === 0) setAsked(serverNow() - minutes * MINUTE_MS)
-  if (asked === 0 || away) return null
+  if (!idle && asked === ANSWERED) setAsked(0)
+  if (asked <= 0 || away) return null
   return (
     <section className={classes.asked} role="status">
       <b>Nothing touched since {clockTime(asked, view.header.zone)}. Were you called away?</b>
@@ -89,12 +90,12 @@ export const AskAway = ({ live }: { live: Live }) => {
           hotkey="y"
           onAct={() => {
             outbox.put('interrupted', {}, 'being called away', asked)
-            setAsked(0)
+            setAsked(ANSWERED)
           }}
         >
           Yes
         </Action>
-        <Action hotkey="j" onAct={() => setAsked(0)}>
+        <Action hotkey="j" onAct={() => setAsked(ANSWERED)}>
           No
         </Action>
       </div>

@@ -26,25 +26,24 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
   const { stage } = route.useSearch()
   const navigate = useNavigate()
   const { live, problem } = useDeparture(id, me)
-  const [wanted, setWanted] = useState('')
+  // Counted, so that who asks for the same step again comes to it again.
+  const [wanted, setWanted] = useState({ step: '', asked: 0 })
   const [hanging, setHanging] = useState(false)
   const [held, setHeld] = useState<TagView>()
   const current = live?.view.progress.beads.find((b) => b.state === 'current')?.stage ?? 'tie-off'
   // The stage is chosen once, on arrival; afterwards the crew moves, not the program.
   const shown = stage ?? current
   // Always the same, so that a press in a stage does not draw the cord anew.
-  const go = useCallback((to: string) => void navigate({ to: '/departures/$id', params: { id }, search: { stage: to } }), [navigate, id])
-  const toBead = useCallback((to: string) => {
-    setWanted('')
-    go(to)
-  }, [go])
+  const go = useCallback((to: string, step = '') => {
+    setWanted((w) => ({ step, asked: w.asked + 1 }))
+    void navigate({ to: '/departures/$id', params: { id }, search: { stage: to } })
+  }, [navigate, id])
   const onTag = useCallback((tag: TagView) => {
     if (tag.hand) {
       setHeld(tag)
       return
     }
-    setWanted(tag.steps[0] ?? '')
-    go(tag.go)
+    go(tag.go, tag.steps[0])
   }, [go])
   const acting = live?.seat && live.view.card && !live.view.progress.tiedOff ? live : undefined
   // Who is away does nothing: the keys of a stage under the away screen would still be pressed.
@@ -76,7 +75,7 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
       <Cord
         beads={live.view.progress.beads} tags={live.view.progress.tags} shown={shown} zone={live.view.header.zone}
         bare={live.view.card !== undefined && live.view.progress.inTheWay.length === 0}
-        onGo={toBead}
+        onGo={go}
         onTag={onTag}
         onHang={acting && beginHanging}
       />
@@ -89,13 +88,7 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
         <RefusedList outbox={live.outbox} refused={live.out.refused} />
         {!away && <Stage live={live} stage={shown} wanted={wanted} onGo={go} />}
       </main>
-      <Away
-        live={live}
-        onBack={(to, step) => {
-          setWanted(step)
-          go(to)
-        }}
-      />
+      <Away live={live} onBack={go} />
     </div>
   )
 }
@@ -125,8 +118,8 @@ interface StageProps {
   live: Live
   stage: string
   /** A step to go to, when one came by a tag. */
-  wanted: string
-  onGo: (stage: string) => void
+  wanted: { step: string; asked: number }
+  onGo: (stage: string, step?: string) => void
 }
 
 const Stage = ({ live, stage, wanted, onGo }: StageProps) => {
@@ -142,5 +135,5 @@ const Stage = ({ live, stage, wanted, onGo }: StageProps) => {
   // What must be so before the check comes first; the check itself stays reachable whatever is open.
   if (stage === 'controls' && (parts.length === 0 || around)) return <ControlsStage live={live} onGo={onGo} />
   if (parts.length === 0) return <p>Nothing of this stage is on today's card.</p>
-  return <Parts key={`${stage}/${wanted}`} live={live} stage={stage} parts={parts} wanted={wanted} onGo={onGo} />
+  return <Parts key={`${stage}/${wanted.asked}`} live={live} stage={stage} parts={parts} wanted={wanted.step} onGo={onGo} />
 }

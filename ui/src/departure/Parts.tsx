@@ -4,6 +4,7 @@ import type { PartView } from '../api.gen'
 import { ChecklistStage } from '../checklist/ChecklistStage'
 import { ControlsStage } from '../controls/ControlsStage'
 import { StepStage } from '../flow/StepStage'
+import { Takeoff } from '../flow/Takeoff'
 import { WalkStage } from '../walkaround/WalkStage'
 import classes from './Parts.module.css'
 import type { Live } from './useDeparture'
@@ -15,7 +16,7 @@ interface PartsProps {
   parts: PartView[]
   /** A step to begin at; empty for the first that is open. */
   wanted: string
-  onGo: (stage: string) => void
+  onGo: (stage: string, step?: string) => void
 }
 
 const CHECK = 'the-check'
@@ -76,6 +77,7 @@ export const Parts = ({ live, stage, parts, wanted, onGo }: PartsProps) => {
           </span>
         </nav>
       )}
+      <Takeoff live={live} stage={stage} />
       {!part ? (
         <ControlsStage live={live} onGo={onGo} />
       ) : part.kind === 'checklist' ? (

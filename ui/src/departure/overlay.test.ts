@@ -4,13 +4,13 @@ import { closedBy } from '../flow/gates'
 import type { Outgoing } from './outbox'
 import { withUnsent } from './overlay'
 
-const item = (id: string, seats: string[], any = false) => ({ id, seats, any }) as ItemView
+const item = (id: string, seats: string[], any = false) => ({ id, seats, any, opens: [], closes: [] }) as unknown as ItemView
 const view = {
-  card: { parts: [{ items: [item('a', ['right']), item('b', ['left', 'right']), item('c', ['left', 'right'], true)] }] },
+  card: { tags: [], parts: [{ items: [item('a', ['right']), item('b', ['left', 'right']), item('c', ['left', 'right'], true)] }] },
   progress: {
-    number: 7, seats: [{ seat: 'left' }, { seat: 'right' }], waits: [{ step: 'a' }], tags: [{ key: 'by-hand/t', hand: 't' }, { key: 'find/f', hand: '' }],
+    number: 7, seats: [{ seat: 'left' }, { seat: 'right' }], waits: [{ step: 'a' }, { step: '', tag: 't' }], tags: [{ key: 'by-hand/t', hand: 't', open: [] }, { key: 'find/f', hand: '', open: [] }],
     gates: { c: [{ before: 'a', words: '' }], b: [{ before: 'a', words: '', until: '2027-01-14T07:33:00Z' }] },
-    steps: { b: { status: 'part', settled: false, disagreed: false, marks: [{ outcome: 'done', by: 'Marsk', seat: 'left', at: '', words: '' }] } },
+    steps: { b: { status: 'part', settled: false, owes: ['right'], disagreed: false, marks: [{ outcome: 'done', by: 'Marsk', seat: 'left', at: '', number: 3, words: '' }] } },
   },
 } as unknown as DepartureView
 const event = (kind: string, body: Record<string, unknown>): Outgoing => ({ id: kind + JSON.stringify(body), deviceAt: '2027-01-14T07:30:00Z', device: 'd', kind, body, label: '' })
@@ -21,6 +21,7 @@ describe('what is kept here and not yet sent', () => {
   it('counts as said, in order, and can be taken back', () => {
     expect(steps(event('step-done', { step: 'a' })).a).toMatchObject({ status: 'sending', settled: true })
     expect(steps(event('step-done', { step: 'a' }), event('step-undone', { step: 'a' })).a).toMatchObject({ status: 'open', settled: false })
+    expect(steps(event('step-done', { step: 'c' }), event('step-undone', { step: 'c' })).c).toMatchObject({ owes: ['left', 'right'] })
     expect(steps(event('step-later', { step: 'a', reason: 'loaders' })).a).toMatchObject({ status: 'later', settled: false })
     expect(steps(event('step-later', { step: 'a', reason: 'loaders' }), event('measured', { step: 'a', value: 4.2 })).a?.marks).toHaveLength(1)
   })
@@ -28,12 +29,18 @@ describe('what is kept here and not yet sent', () => {
     expect(steps(event('step-done', { step: 'b' })).b).toMatchObject({ settled: true, marks: [{ by: 'Marsk' }, { by: 'Adeyo' }] })
     expect(steps(event('step-done', { step: 'c' })).c?.settled).toBe(true)
   })
+  it('stands in the log after all that is told, whatever the clock says', () => {
+    const late = { ...event('step-done', { step: 'c' }), deviceAt: '2027-01-14T07:29:00Z' }
+    const { a, c } = steps(event('step-done', { step: 'a' }), late)
+    expect([a!.marks[0]!.number, c!.marks[0]!.number]).toEqual([8, 9])
+  })
   it('knows who is away, what was seen over, taken off and passed', () => {
     const after = (...waiting: Outgoing[]) => withUnsent(view, waiting, [], WREN)
     expect(after(event('interrupted', {})).seats.map((s) => s.away)).toEqual([undefined, '2027-01-14T07:30:00Z'])
     expect(after(event('interrupted', {}), event('went-on', {})).seats[1]?.away).toBeUndefined()
-    expect(after(event('wait-seen', { step: 'a' })).waits).toEqual([])
-    expect(after(event('tag-taken', { tag: 't' })).tags.map((t) => t.key)).toEqual(['find/f'])
+    expect(after(event('wait-seen', { step: 'a' })).waits).toEqual([{ step: '', tag: 't' }])
+    const taken = after(event('tag-taken', { tag: 't' }))
+    expect([taken.tags.map((t) => t.key), taken.waits.map((w) => w.step)]).toEqual([['find/f'], ['a']])
     expect(closedBy(after(event('overridden', { step: 'c' })), 'c')).toEqual([])
   })
   it('opens what needed a step once that is said here, alone or with it; a time only when it is over', () => {

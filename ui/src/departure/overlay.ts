@@ -1,5 +1,6 @@
-import type { DepartureView, MarkView, Progress, StepView } from '../api.gen'
+import type { DepartureView, ItemView, MarkView, Progress, StepView } from '../api.gen'
 import { serverNow } from '../app/clock'
+import { cordAfter } from './cord'
 import type { Outgoing, Taken } from './outbox'
 
 type Said = Pick<Outgoing, 'kind' | 'body'> & Partial<Pick<Outgoing, 'deviceAt'>>
@@ -11,10 +12,36 @@ const OUTCOMES: Record<string, { outcome: string; words: (body: Record<string, u
   'step-not-today': { outcome: 'not-today', words: (b) => String(b.reason) },
   'step-later': { outcome: 'later', words: (b) => String(b.reason) },
   'find-raised': { outcome: 'find', words: (b) => String(b.note) },
+  'value-said': { outcome: 'done', words: (b) => String(b.value) },
   'found-so': { outcome: 'done', words: () => 'found so' },
 }
 
-const NOTHING: StepView = { status: 'open', settled: false, disagreed: false, marks: [] }
+/** The seats that have answered a step since it was last put aside. */
+const answered = (marks: MarkView[]): Set<string> => {
+  const aside = Math.max(-1, ...marks.filter((m) => m.outcome === 'later').map((m) => m.number))
+  return new Set(marks.filter((m) => m.outcome !== 'later' && m.number > aside).map((m) => m.seat))
+}
+
+/** Who must still answer. An answer that the server asks for again counts no more than it did; of a step either may answer, one is enough. */
+const owes = (item: ItemView, before: StepView, marks: MarkView[], seat: string): string[] => {
+  const asked = new Set([...answered(before.marks)].filter((s) => s !== seat && before.owes.includes(s)))
+  const have = [...answered(marks)].filter((s) => !asked.has(s))
+  return item.any && have.length > 0 ? [] : item.seats.filter((s) => !have.includes(s))
+}
+
+/** In the order of how much it matters; the worst stands. */
+const WORST = ['done', 'later', 'not-today', 'find']
+
+/** How a step stands by all that is said of it. */
+const standing = (item: ItemView, before: StepView, marks: MarkView[], seat: string): StepView => {
+  const worst = WORST.findLast((o) => marks.some((m) => m.outcome === o))
+  const left = owes(item, before, marks, seat)
+  const settled = worst === 'find' || worst === 'not-today' || (worst === 'done' && left.length === 0)
+  return { ...before, status: worst === 'later' ? 'later' : settled ? 'sending' : 'part', settled, owes: left, marks }
+}
+
+/** A step nobody has said anything of: all its seats owe it. */
+const untouched = (item: ItemView): StepView => ({ status: 'open', settled: false, owes: item.seats, again: '', disagreed: false, marks: [] })
 
 /** The progress with what this person has said and the server has not told of yet: it counts as said, and shows as kept here. */
 export const withUnsent = (view: DepartureView, waiting: readonly Outgoing[], taken: readonly Taken[], who: { name: string; seat: string }): Progress => {
@@ -24,26 +51,29 @@ export const withUnsent = (view: DepartureView, waiting: readonly Outgoing[], ta
   const steps = { ...view.progress.steps }
   const own = (m: MarkView) => m.by === who.name && m.seat === who.seat
   let { seats, waits, gates, tags } = view.progress
+  // In the order of the log, after all that is told: by the clock alone two presses may stand the wrong way round.
+  let number = view.progress.number
   for (const e of said) {
+    number++
     if (e.kind === 'interrupted') seats = seats.map((x) => (x.seat === who.seat ? { ...x, away: e.deviceAt ?? new Date(serverNow()).toISOString() } : x))
     else if (e.kind === 'went-on') seats = seats.map((x) => (x.seat === who.seat ? { ...x, away: undefined } : x))
     else if (e.kind === 'wait-seen') waits = waits.filter((w) => w.step !== e.body.step)
     else if (e.kind === 'overridden') gates = { ...gates, [String(e.body.step)]: [] }
-    else if (e.kind === 'tag-taken') tags = tags.filter((t) => t.hand !== e.body.tag)
+    else if (e.kind === 'tag-taken') {
+      tags = tags.filter((t) => t.hand !== e.body.tag)
+      waits = waits.filter((w) => w.tag !== e.body.tag)
+    }
     const item = items.get(String(e.body.step))
     if (!item) continue
-    const before = steps[item.id] ?? NOTHING
+    const before = steps[item.id] ?? untouched(item)
     const others = before.marks.filter((m) => !own(m))
     const says = OUTCOMES[e.kind]
     if (says) {
-      const mark = { outcome: says.outcome, by: who.name, seat: who.seat, at: e.deviceAt ?? '', words: says.words(e.body) }
-      const marks = [...others, mark]
-      const all = item.any ? marks.length > 0 : item.seats.every((s) => marks.some((m) => m.seat === s))
-      const settled = says.outcome !== 'later' && (says.outcome !== 'done' || all)
-      steps[item.id] = { status: says.outcome === 'later' ? 'later' : settled ? 'sending' : 'part', settled, disagreed: before.disagreed, marks }
+      const mark = { outcome: says.outcome, by: who.name, seat: who.seat, at: e.deviceAt ?? '', number, words: says.words(e.body) }
+      steps[item.id] = standing(item, { ...before, again: '' }, [...others, mark], who.seat)
     } else if (e.kind === 'step-undone') {
-      steps[item.id] = others.length > 0 ? { ...before, status: 'part', settled: false, marks: others } : NOTHING
+      steps[item.id] = others.length > 0 ? standing(item, before, others, who.seat) : untouched(item)
     }
   }
-  return { ...view.progress, steps, seats, waits, gates, tags }
+  return { ...view.progress, seats, waits, gates, ...cordAfter(view.card, tags, view.progress.steps, steps) }
 }

@@ -11,29 +11,28 @@ interface ClosedProps {
   part: PartView
   /** Whether it is this seat's to go past them. */
   mine: boolean
-  onChoose: (step: string) => void
-  onGo: (stage: string) => void
+  /** To a step of this procedure; where it has an order of its own, there is no going. */
+  onChoose?: (step: string) => void
+  onGo: (stage: string, step: string) => void
   onPass: () => void
 }
 
 /** Why a step is closed, what opens it, and the way past it for who has a reason. */
 export const Closed = ({ gates, parts, part, mine, onChoose, onGo, onPass }: ClosedProps) => {
   const now = useNow()
-  const goThere = (step: string) => {
-    const its = parts.find((p) => p.items.some((i) => i.id === step))
-    if (its && its.id !== part.id) onGo(its.stage)
-    else onChoose(step)
-  }
+  const first = gates[0]
+  const its = first?.until ? undefined : parts.find((p) => p.items.some((i) => i.id === first?.before))
+  const goThere = !first || !its ? undefined : its.id !== part.id ? () => onGo(its.stage, first.before) : onChoose && (() => onChoose(first.before))
   return (
     <div className={classes.closed}>
       {gates.map((g) => (
-        <p key={g.before}>
+        <p key={g.words}>
           {g.words} {g.until && <b>{span(Date.parse(g.until) - now)}</b>}
         </p>
       ))}
       <div className={classes.ways}>
-        {gates[0] && !gates[0].until && (
-          <Action hotkey="u" main onAct={() => goThere(gates[0]!.before)}>
+        {goThere && (
+          <Action hotkey="u" main onAct={goThere}>
             Go there
           </Action>
         )}

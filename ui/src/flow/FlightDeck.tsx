@@ -1,4 +1,5 @@
 import type { PlaceView } from '../api.gen'
+import { pennantPath } from '../app/Pennant'
 import classes from './FlightDeck.module.css'
 
 interface FlightDeckProps {
@@ -9,13 +10,15 @@ interface FlightDeckProps {
   at: number
   /** Panels with something open. */
   left: Set<string>
+  /** Where the other seats are. */
+  others: { seat: string; place: string }[]
   onPlace: (place: string) => void
 }
 
 const middle = (p: PlaceView): [number, number] => [p.x + p.width / 2, p.y + p.height / 2]
 
 /** The flight deck as blocks with the scan path over them. */
-export const FlightDeck = ({ places, path, at, left, onPlace }: FlightDeckProps) => {
+export const FlightDeck = ({ places, path, at, left, others, onPlace }: FlightDeckProps) => {
   const panels = places.filter((p) => p.width > 0)
   const scanned = path.map((id) => panels.find((p) => p.id === id)).filter((p): p is PlaceView => p !== undefined)
   const right = Math.max(...panels.map((p) => p.x + p.width))
@@ -37,6 +40,10 @@ export const FlightDeck = ({ places, path, at, left, onPlace }: FlightDeckProps)
         <path d={line(scanned)} className={classes.way} />
         {gone.length > 1 && <path d={line(gone)} className={classes.gone} />}
         {at >= 0 && <circle pointerEvents="none" cx={middle(scanned[at]!)[0]} cy={middle(scanned[at]!)[1]} r={0.26} className={classes.dot} />}
+        {others.map((o, n) => {
+          const panel = panels.find((p) => p.id === o.place)
+          return panel && <path key={o.seat} d={pennantPath(o.seat)} transform={`translate(${panel.x + 0.1 + n * 0.9} ${panel.y + 0.08}) scale(0.036)`} className={classes.seat} />
+        })}
       </svg>
       <figcaption>{hereName ?? 'All panels scanned'}</figcaption>
     </figure>

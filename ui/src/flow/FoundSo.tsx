@@ -1,20 +1,41 @@
 import type { ItemView } from '../api.gen'
+import { Action } from '../app/Action'
+import type { Live } from '../departure/useDeparture'
 import classes from './FoundSo.module.css'
+import { ReadAircraft } from './ReadAircraft'
 
-/** What is on already when the crew comes; what makes it safe is never among it. */
-export const FoundSo = ({ items, unfolded, disabled, onFound }: { items: ItemView[]; unfolded: boolean; disabled: boolean; onFound: (item: ItemView) => void }) => {
+interface FoundSoProps {
+  live: Live
+  items: ItemView[]
+  unfolded: boolean
+  disabled: boolean
+  onFound: (item: ItemView) => void
+}
+
+/** What is on already when the crew comes, said by the crew or told by the aircraft; what makes it safe is never among it. */
+export const FoundSo = ({ live, items, unfolded, disabled, onFound }: FoundSoProps) => {
   if (items.length === 0) return null
+  const told = new Set(live.view.progress.aircraft?.foundSo)
+  const says = (i: ItemView) => told.has(i.id)
+  const seen = items.filter(says)
   return (
     <details className={classes.found} open={unfolded}>
       <summary>What is on already?</summary>
-      <div>
+      <div className={classes.list}>
         {items.map((i) => (
-          <button key={i.id} type="button" disabled={disabled} onClick={() => onFound(i)}>
+          <button key={i.id} type="button" disabled={disabled} data-told={says(i) || undefined} onClick={() => onFound(i)}>
             {i.foundAs}
+            {says(i) && <span>the aircraft says so</span>}
           </button>
         ))}
       </div>
+      {seen.length > 0 && (
+        <Action hotkey="e" disabled={disabled} onAct={() => seen.forEach(onFound)}>
+          Found so, all that the aircraft says
+        </Action>
+      )}
       <p>Press what you find so; the flow asks for the rest, and for all that makes it safe.</p>
+      <ReadAircraft live={live} first="left-powered" />
     </details>
   )
 }

@@ -1,7 +1,7 @@
-import { TextInput } from '@mantine/core'
 import { useRef, useState } from 'react'
 import type { MeasureView } from '../api.gen'
 import { Action } from '../app/Action'
+import { numberOf } from '../app/number'
 import { useDraft } from '../app/useDraft'
 import classes from './MeasureForm.module.css'
 
@@ -23,13 +23,13 @@ export const MeasureForm = ({ draft, measure, disabled, onValue }: MeasureFormPr
       input.current?.focus()
       return
     }
-    const plain = text.trim().replace(',', '.').replace('\u2212', '-')
-    if (!/^-?\d+(\.\d+)?$/.test(plain)) {
+    const value = numberOf(text)
+    if (value === undefined) {
       setWrong(text.trim() === '' ? 'Read it and enter it.' : `"${text.trim()}" is not a number.`)
       return
     }
     dropText()
-    onValue(Number(plain))
+    onValue(value)
   }
   return (
     <form
@@ -39,14 +39,23 @@ export const MeasureForm = ({ draft, measure, disabled, onValue }: MeasureFormPr
         enter()
       }}
     >
-      <TextInput
-        ref={input} aria-label={`Value, ${measure.name}`} inputMode="decimal" autoComplete="off" value={text} disabled={disabled} error={wrong || undefined}
-        rightSection={<span className={classes.unit}>{measure.unit}</span>} rightSectionWidth={56} placeholder={measure.limits}
-        onChange={(e) => {
-          setText(e.currentTarget.value)
-          setWrong('')
-        }}
-      />
+      {/* The browser's own field: one comes and goes with each step of the walk, and a slow phone must show it at once. */}
+      <label className={classes.field} data-wrong={wrong !== '' || undefined}>
+        <input
+          ref={input} aria-label={`Value, ${measure.name}`} aria-invalid={wrong !== ''} aria-describedby={wrong ? 'value-wrong' : undefined} inputMode="decimal" autoComplete="off"
+          value={text} disabled={disabled} placeholder={measure.limits}
+          onChange={(e) => {
+            setText(e.currentTarget.value)
+            setWrong('')
+          }}
+        />
+        <span className={classes.unit}>{measure.unit}</span>
+        {wrong && (
+          <b id="value-wrong" role="alert">
+            {wrong}
+          </b>
+        )}
+      </label>
       {measure.none !== undefined && text.trim() === '' ? (
         <Action hotkey="Space" shown="space" main disabled={disabled} onAct={() => onValue(measure.none!)}>
           None

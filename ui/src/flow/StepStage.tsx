@@ -1,22 +1,23 @@
 import { useState } from 'react'
 import type { PartView } from '../api.gen'
 import { Action } from '../app/Action'
-import { Added, Caution } from '../app/Notice'
+import { Added, AskedAgain, Caution } from '../app/Notice'
 import { Pennant } from '../app/Pennant'
 import { WordsForm } from '../app/WordsForm'
 import { GoOn } from '../departure/GoOn'
 import type { Live } from '../departure/useDeparture'
 import { FindForm } from '../dispatch/FindForm'
+import { Answer } from './Answer'
 import { Closed, PASS } from './Closed'
 import { Finished } from './Finished'
 import { FlightDeck } from './FlightDeck'
 import { FoundSo } from './FoundSo'
 import { Marks } from './Marks'
-import { MeasureForm } from './MeasureForm'
 import { OtherSeat } from './OtherSeat'
 import { ReadingNote } from './ReadingNote'
 import { StepRows } from './StepRows'
 import classes from './StepStage.module.css'
+import { useInSight } from './useInSight'
 import { useSteps } from './useSteps'
 
 /** Rows of the list below the step at hand. */
@@ -37,7 +38,7 @@ interface StepStageProps {
   wanted: string
   /** The next procedure of this stage with something open. */
   next: { title: string; go: () => void } | undefined
-  onGo: (stage: string) => void
+  onGo: (stage: string, step?: string) => void
 }
 
 /** A flow: the step at hand at arm's length, the rest of its panel below, the flight deck beside it. */
@@ -46,6 +47,7 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
   const [saying, setSaying] = useState<Saying>('')
   const s = useSteps(live, part, wanted)
   const { item, mine, answered } = s
+  const head = useInSight<HTMLParagraphElement>(item?.id)
   // This place whole, then as many of the next ones as fit, so that nobody looks ahead in vain.
   const after = s.visits.slice(s.visit + 1).flat()
   const listed = item ? [...s.here, ...after.slice(0, Math.max(0, ROWS - s.here.length))] : part.items.slice(-ROWS)
@@ -56,17 +58,18 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
     setSaying(what)
   }
   const closed = s.gates.length > 0
+  const value = item && view.progress.values[item.id]
   const found = part.items.filter((i) => i.foundAs !== '' && s.open(i) && i.seats.includes(seat))
   const others = view.progress.seats.filter((x) => x.taken && x.seat !== seat)
   const handable = part.byPanel && mine && item?.seats.length === 1
   return (
     <div className={classes.stage}>
       <section className={classes.work}>
-        <FoundSo items={found} unfolded={s.done === 0} disabled={tiedOff} onFound={(i) => s.act('found-so', {}, i)} />
+        <FoundSo live={live} items={found} unfolded={s.done === 0} disabled={tiedOff} onFound={(i) => s.act('found-so', {}, i)} />
         {s.lastRead && <ReadingNote name={s.lastRead.name} reading={s.lastRead.reading} />}
         {item ? (
           <>
-            <p className={classes.where}>
+            <p className={classes.where} ref={head}>
               <Pennant seats={item.seats} /> {s.place?.name} · panel {s.visit + 1} of {s.visits.length}
               <span className={classes.count}>
                 {s.done} of {part.items.length}
@@ -75,10 +78,16 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
             <h1 className={classes.challenge}>{item.challenge}</h1>
             <p className={classes.response}>{item.response}</p>
             {item.waits && <p className={classes.aside2}>Then a wait of {item.waits}.</p>}
-            {item.turn && <p className={classes.aside2}>In turn: {item.turn}.</p>}
+            {value && (
+              <p className={classes.value}>
+                <b>{value.shown}</b> {value.from}
+              </p>
+            )}
+            {item.notLit.length > 0 && <p className={classes.aside2}>Not lit by this test, press each: {item.notLit.join(', ').toLowerCase()}.</p>}
+            {item.pressTest.length > 0 && <p className={classes.aside2}>The lights test does not cover {item.pressTest.join(', ').toLowerCase()}: press-test it, dark may be a dead bulb.</p>}
             {item.added && <Added>{item.added}</Added>}
             {item.caution && <Caution>{item.caution}</Caution>}
-            {s.statusOf(item) === 'again' && <Added>asked again, it was opened since it was last done</Added>}
+            {s.statusOf(item) === 'again' && <AskedAgain because={view.progress.steps[item.id]?.again ?? ''} />}
             <ReadingNote name={item.measure?.name ?? ''} reading={view.progress.steps[item.id]?.reading} />
             <Marks step={view.progress.steps[item.id]} zone={view.header.zone} />
             {saying === '' && closed && (
@@ -86,13 +95,7 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
             )}
             {saying === '' ? (
               <div className={classes.actions}>
-                {item.measure ? (
-                  <MeasureForm key={item.id} draft={`${view.header.id}/${item.id}/value`} measure={item.measure} disabled={!mine || answered || tiedOff || closed} onValue={s.measured} />
-                ) : (
-                  <Action hotkey="Space" shown="space" main={!closed} disabled={!mine || answered || tiedOff || closed} onAct={s.markDone}>
-                    Done
-                  </Action>
-                )}
+                <Answer live={live} item={item} label="Done" main={!closed} disabled={!mine || answered || tiedOff || closed} onSay={s.say} />
                 <Action hotkey="f" disabled={!seat || tiedOff} onAct={() => say('find')}>
                   Find
                 </Action>
@@ -151,16 +154,16 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
       </section>
       <aside className={classes.aside}>
         <FlightDeck
-          places={view.card!.places} path={s.places} at={s.visit} left={s.left}
+          places={view.card!.places} path={s.places} at={s.visit} left={s.left} others={others}
           onPlace={(p) => {
             s.goToPlace(p)
             setSaying('')
           }}
         />
         <OtherSeat progress={view.progress} seat={seat} />
-        {handable && item && others.map((o) => (
+        {handable && item && others.map((o, n) => (
           <Action
-            key={o.seat} hotkey="k" disabled={tiedOff}
+            key={o.seat} hotkey={n === 0 ? 'k' : 'shift+k'} shown={n === 0 ? 'k' : 'shift k'} disabled={tiedOff}
             onAct={() => {
               live.outbox.put('panel-handed-over', { panel: item.place, to: o.seat }, `handing over ${s.place?.name ?? item.place}`)
               s.choose('')

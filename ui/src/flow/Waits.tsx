@@ -15,9 +15,9 @@ export const Waits = ({ live }: { live: Live }) => {
   const now = useNow()
   const { waits } = view.progress
   const over = waits.filter((w) => left(w, now) <= 0)
-  const seen = (w: WaitView) => outbox.put('wait-seen', { step: w.step }, w.words)
+  const seen = (w: WaitView) => (w.tag ? outbox.put('tag-taken', { tag: w.tag }, w.words) : outbox.put('wait-seen', { step: w.step }, w.words))
   const called = `called/${view.header.id}`
-  const calls = over.map((w) => `${w.step} ${w.until}`).join()
+  const calls = over.map((w) => `${w.step}${w.tag} ${w.until}`).join()
   useEffect(() => {
     const before = stored.get<string[]>(called, [])
     const fresh = calls.split(',').filter((c) => c !== '' && !before.includes(c))
@@ -30,13 +30,13 @@ export const Waits = ({ live }: { live: Live }) => {
   return (
     <ul className={classes.waits} aria-label="Times that run">
       {waits.map((w) => (
-        <li key={w.step} data-over={left(w, now) <= 0 || undefined}>
+        <li key={w.step + w.tag} data-over={left(w, now) <= 0 || undefined}>
           <span>{w.words}</span>
           {left(w, now) > 0 ? (
             <b>{span(left(w, now))}</b>
           ) : (
             <button type="button" disabled={!seat} onClick={() => seen(w)}>
-              Over: seen {w === over[0] && <kbd>m</kbd>}
+              {w.tag ? 'Done, take it off' : 'Over: seen'} {w === over[0] && <kbd>m</kbd>}
             </button>
           )}
         </li>

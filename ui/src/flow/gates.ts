@@ -3,4 +3,4 @@ import { serverNow } from '../app/clock'
 
 /** What keeps a step closed now, by what the server told and what was said here since. @param also steps that are said with it */
 export const closedBy = (progress: Progress, step: string, also: ReadonlySet<string> = new Set()): GateView[] =>
-  (progress.gates[step] ?? []).filter((g) => (g.until ? Date.parse(g.until) > serverNow() : !(progress.steps[g.before]?.settled || also.has(g.before))))
+  (progress.gates[step] ?? []).filter((g) => (g.until ? Date.parse(g.until) > serverNow() : !(g.before && (progress.steps[g.before]?.settled || also.has(g.before)))))

@@ -2,7 +2,9 @@ import { useHotkeys } from '@mantine/hooks'
 import { useEffect, useReducer, useState } from 'react'
 import type { ItemView, PartView } from '../api.gen'
 import { serverNow } from '../app/clock'
+import { lastSaid } from '../departure/lastSaid'
 import type { Live } from '../departure/useDeparture'
+import type { Saying } from './Answer'
 import { closedBy } from './gates'
 
 /** A place may be visited twice, such as a panel before and after a look outside: each visit is a run of its own. */
@@ -23,7 +25,7 @@ export const useSteps = (live: Live, part: PartView, wanted: string) => {
   const steps = view.progress.steps
   const statusOf = (i: ItemView): string => steps[i.id]?.status ?? 'open'
   const open = (i: ItemView): boolean => !steps[i.id]?.settled
-  const owed = (i: ItemView): boolean => open(i) && i.seats.includes(seat) && (statusOf(i) === 'again' || !steps[i.id]?.marks.some((m) => m.seat === seat && m.outcome !== 'later'))
+  const owed = (i: ItemView): boolean => open(i) && (steps[i.id]?.owes ?? i.seats).includes(seat)
   // What was put aside comes last.
   const now = (i: ItemView): boolean => owed(i) && statusOf(i) !== 'later'
   const item = part.items.find((i) => i.id === chosen) ?? part.items.find(now) ?? part.items.find(owed) ?? part.items.find(open)
@@ -43,7 +45,7 @@ export const useSteps = (live: Live, part: PartView, wanted: string) => {
   // A value has to be read and entered; the rest of a place is answered with one press, and so is that nothing is missing.
   const said = new Set<string>()
   const plainHere = here.filter((i) => {
-    const plain = owed(i) && (!i.measure || i.measure.none !== undefined) && closedBy(view.progress, i.id, said).length === 0
+    const plain = owed(i) && (!i.measure || i.measure.none !== undefined) && i.course.length === 0 && !view.progress.values[i.id]?.back && closedBy(view.progress, i.id, said).length === 0
     if (plain) said.add(i.id)
     return plain
   })
@@ -78,9 +80,10 @@ export const useSteps = (live: Live, part: PartView, wanted: string) => {
     open,
     choose: setChosen,
     act,
-    markDone: () => {
+    say: (...said: Saying[]) => {
       if (!item) return
-      act('step-done', {}, item)
+      said.forEach(([kind, body]) => act(kind, body, item))
+      if (item.measure) setRead(item)
       setChosen('')
     },
     markPlace: () => {
@@ -91,19 +94,11 @@ export const useSteps = (live: Live, part: PartView, wanted: string) => {
       })))
       setChosen('')
     },
-    measured: (value: number) => {
-      if (!item) return
-      act('measured', { value }, item)
-      setRead(item)
-      setChosen('')
-    },
     undo: () => {
-      const said = part.items
-        .flatMap((i) => (steps[i.id]?.marks ?? []).filter((m) => m.seat === seat && m.outcome !== 'find').map((m) => ({ i, at: m.at })))
-        .sort((a, b) => b.at.localeCompare(a.at))[0]
-      if (!said) return
-      act('step-undone', {}, said.i)
-      setChosen(said.i.id)
+      const last = lastSaid(part.items, steps, seat, (m) => m.outcome !== 'find')[0]
+      if (!last) return
+      act('step-undone', {}, last)
+      setChosen(last.id)
     },
     goToPlace: (id: string) => {
       const there = part.items.filter((i) => i.place === id)

@@ -94,6 +94,7 @@ const Tag = ({ tag, pressing, zone, onTag }: TagProps) => (
       <span className={classes.tagFacts}>
         {[tag.detail, [tag.by, tag.since && clockTime(tag.since, zone)].filter(Boolean).join(' ')].filter(Boolean).join(' · ')}
       </span>
+      {tag.closes && <span className={classes.closes}>Closed by: {tag.closes}</span>}
     </button>
   </div>
 )

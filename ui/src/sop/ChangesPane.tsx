@@ -29,7 +29,7 @@ export const ChangesPane = ({ pack, all }: { pack: PackView; all: RevisionView[]
         <NativeSelect label="Since" value={since} data={others.map((r) => ({ value: r.revision, label: `${r.revision}, ${r.state}` }))} onChange={(e) => setSince(e.currentTarget.value)} />
         <NativeSelect label="What concerns" value={tail} data={[{ value: '', label: 'every tail' }, ...tails]} onChange={(e) => setTail(e.currentTarget.value)} />
         <NativeSelect
-          label="and" value={seat} data={[{ value: '', label: 'both seats' }, { value: 'left', label: 'the left seat' }, { value: 'right', label: 'the right seat' }]}
+          label="and" value={seat} data={[{ value: '', label: 'all seats' }, { value: 'left', label: 'the left seat' }, { value: 'right', label: 'the right seat' }, { value: 'engineer', label: "the engineer's seat" }]}
           onChange={(e) => setSeat(e.currentTarget.value)}
         />
         <NativeSelect

@@ -213,6 +213,10 @@ export const PackEditor = ({ pack, editor, writes, wanted, onSaved }: PackEditor
             />
           ))}
         </details>
+        <details className={classes.policy}>
+          <summary>Take-off configuration: {Object.keys(doc.takeoff ?? {}).length} controls</summary>
+          <StatesRow label="Wanted on the runway" doc={doc} states={doc.takeoff} controls disabled={!writes} onChange={(states) => edit({ type: 'takeoff', states })} />
+        </details>
       </div>
       <aside className={classes.side}>
         <div className={classes.tabs} role="tablist">

@@ -110,7 +110,7 @@ const Head = ({ me, revision: r, path, onChanged }: HeadProps) => {
   const problem = check.error ?? publish.error ?? discard.error ?? next.error
   const standards = me.draws
   return (
-    <header className={classes.head}>
+    <section className={classes.head} aria-label="The revision">
       <div>
         <h1>
           {r.title} <span className={classes.revision}>revision {r.revision}</span>
@@ -168,7 +168,7 @@ const Head = ({ me, revision: r, path, onChanged }: HeadProps) => {
           </button>
         )}
       </div>
-    </header>
+    </section>
   )
 }
 

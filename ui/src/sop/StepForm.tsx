@@ -1,8 +1,10 @@
 import { Checkbox, NativeSelect, Textarea, TextInput } from '@mantine/core'
 import { useEffect, useRef } from 'react'
 import type { EditorView } from '../api.gen'
+import { AnswerRows } from './AnswerRows'
 import { ConditionBuilder } from './ConditionBuilder'
-import { find, places, points, type At, type Json, type PackDoc, type States, type StepDoc } from './packDoc'
+import { Drop } from './Drop'
+import { find, number, places, points, type At, type Json, type PackDoc, type States, type StepDoc } from './packDoc'
 import classes from './StepForm.module.css'
 
 interface StepFormProps {
@@ -30,11 +32,13 @@ export const StepForm = ({ doc, editor, at, faults, disabled, focus, onChange }:
   return (
     <div className={classes.form}>
       {others.length > 0 && (
-        <ul className={classes.faults} role="alert">
-          {others.map((f) => (
-            <li key={f.field + f.what}>{f.what}</li>
-          ))}
-        </ul>
+        <div role="alert">
+          <ul className={classes.faults}>
+            {others.map((f) => (
+              <li key={f.field + f.what}>{f.what}</li>
+            ))}
+          </ul>
+        </div>
       )}
       <TextInput ref={first} label="Challenge" value={step.challenge} error={fault('challenge')} disabled={disabled} onChange={(e) => onChange({ challenge: e.currentTarget.value })} />
       <TextInput label="Response" value={step.response} error={fault('response')} disabled={disabled} onChange={(e) => onChange({ response: e.currentTarget.value })} />
@@ -61,7 +65,7 @@ export const StepForm = ({ doc, editor, at, faults, disabled, focus, onChange }:
         )}
       </div>
       <details className={classes.machine} open={machine(step)}>
-        <summary>What it sets, needs, opens and measures</summary>
+        <summary>What it sets, needs, opens and measures, and how it is answered</summary>
         <StatesRow label="Sets" doc={doc} states={step.sets} controls disabled={disabled} onChange={(sets) => onChange({ sets })} />
         <StatesRow label="Expects" doc={doc} states={step.expects} disabled={disabled} onChange={(expects) => onChange({ expects })} />
         <StatesRow label="Verifies" doc={doc} states={step.verifies} disabled={disabled} onChange={(verifies) => onChange({ verifies })} />
@@ -99,17 +103,16 @@ export const StepForm = ({ doc, editor, at, faults, disabled, focus, onChange }:
             />
           )}
         </div>
+        <AnswerRows doc={doc} editor={editor} step={step} disabled={disabled} onChange={onChange} />
         <TextInput label="Name in the pack" value={step.id} error={fault('id')} disabled={disabled} onChange={(e) => onChange({ id: e.currentTarget.value })} />
       </details>
     </div>
   )
 }
 
-const number = (text: string): number => (Number.isFinite(Number(text)) ? Number(text) : (text as unknown as number))
-
 /** Opened at once where a step says anything to machines. */
 const machine = (s: StepDoc): boolean =>
-  [s.sets, s.expects, s.verifies, s.needs, s.opens, s.closes, s.waits, s['after-wait'], s.measures, s.alternates].some((x) => x !== undefined)
+  [s.sets, s.expects, s.verifies, s.needs, s.opens, s.closes, s.waits, s['after-wait'], s.measures, s.alternates, s.value, s.course, s['tests-lights']].some((x) => x !== undefined)
 
 interface StatesRowProps {
   label: string
@@ -238,12 +241,6 @@ const MeasureRow = ({ doc, step, disabled, onChange }: { doc: PackDoc; step: Ste
     </div>
   )
 }
-
-const Drop = ({ disabled, onDrop }: { disabled: boolean; onDrop: () => void }) => (
-  <button type="button" className={classes.drop} disabled={disabled} aria-label="Take this out" onClick={onDrop}>
-    −
-  </button>
-)
 
 const Pick = ({ label, items, disabled, onPick }: { label: string; items: { value: string; label: string }[]; disabled: boolean; onPick: (value: string) => void }) => (
   <select className={classes.add} aria-label={label} value="" disabled={disabled} onChange={(e) => onPick(e.currentTarget.value)}>

@@ -48,6 +48,20 @@ describe('edits', () => {
     expect(ids(edited(one, { type: 'move', at: { p: 1, s: 0 }, by: -1 }))).toEqual(ids(one))
   })
 
+  it('give a step a value of today and its parts, and take them back whole', () => {
+    const at = { p: 0, s: 1 }
+    const value = edited(doc, { type: 'step', at, change: { value: { of: 'landing-elevation', plus: -200, back: true }, course: [{ act: 'Press', see: 'bell' }], 'tests-lights': true } })
+    expect(value.procedures[0]!.steps[1]).toMatchObject({ value: { of: 'landing-elevation', plus: -200, back: true }, course: [{ act: 'Press', see: 'bell' }], 'tests-lights': true })
+    const bare = edited(value, { type: 'step', at, change: { value: undefined, course: [], 'tests-lights': false } as unknown as Partial<StepDoc> })
+    expect(bare).toEqual(doc)
+  })
+
+  it('want controls on the runway, and no longer', () => {
+    const wanted = edited(doc, { type: 'takeoff', states: { flaps: '15' } })
+    expect(wanted.takeoff).toEqual({ flaps: '15' })
+    expect(edited(wanted, { type: 'takeoff', states: {} })).toEqual(doc)
+  })
+
   it('waive and take it back', () => {
     const waived = edited(doc, { type: 'waive', rule: 'capitals', at: 'b', reason: 'a placard' })
     expect(waived.waivers).toHaveLength(2)

@@ -3,6 +3,16 @@ export type Json = string | number | boolean | null | Json[] | { [name: string]:
 export type Condition = { [field: string]: Json }
 export type States = Record<string, string>
 
+/** A value that today gives: of a figure, with something added; a control's position; or whose turn it is. */
+export interface ValueDoc {
+  of?: string
+  position?: string
+  turn?: boolean
+  plus?: number
+  /** Whether it is asked back. */
+  back?: boolean
+}
+
 export interface StepDoc {
   id: string
   at: string
@@ -24,6 +34,9 @@ export interface StepDoc {
   measures?: { quantity: string; unit: string; least?: number; most?: number }
   alternates?: { choices: string[]; memory?: string }
   'below-line'?: boolean
+  value?: ValueDoc
+  course?: { act: string; see: string }[]
+  'tests-lights'?: boolean
 }
 
 export interface ProcedureDoc {
@@ -64,6 +77,8 @@ export interface PackDoc {
   tags?: { id: string; title: string; 'hangs-on'?: string }[]
   procedures: ProcedureDoc[]
   waivers?: { rule: string; at: string; reason: string }[]
+  /** What is wanted of controls on the runway. */
+  takeoff?: States
 }
 
 /** Where a step stands: the numbers of its procedure and of itself. */
@@ -79,6 +94,7 @@ export type Edit =
   | { type: 'remove'; at: At }
   | { type: 'move'; at: At; by: 1 | -1 }
   | { type: 'policy'; matter: string; school: string }
+  | { type: 'takeoff'; states: States }
   | { type: 'waive'; rule: string; at: string; reason: string }
   | { type: 'unwaive'; rule: string; at: string }
 
@@ -119,6 +135,8 @@ export const edited = (doc: PackDoc, e: Edit): PackDoc => {
     }
     case 'policy':
       return { ...doc, policy: { ...doc.policy, [e.matter]: e.school } }
+    case 'takeoff':
+      return tidy({ ...doc, takeoff: e.states })
     case 'waive':
       return { ...doc, waivers: [...(doc.waivers ?? []), { rule: e.rule, at: e.at, reason: e.reason }] }
     case 'unwaive':
@@ -154,6 +172,9 @@ const renamed = (doc: PackDoc, from: string, to: string): PackDoc => {
     ...(doc.waivers && { waivers: doc.waivers.map((w) => (w.at === from ? { ...w, at: to } : w)) }),
   }
 }
+
+/** What is typed into a field for numbers; what is none stays as it was typed, so that the check says what is wrong with it. */
+export const number = (text: string): number => (Number.isFinite(Number(text)) ? Number(text) : (text as unknown as number))
 
 /** A name no other step has. */
 export const freshId = (doc: PackDoc, like: string): string => {

@@ -1,19 +1,20 @@
 import { useHotkeys, useMediaQuery } from '@mantine/hooks'
-import { useState } from 'react'
+import { useDeferredValue, useState } from 'react'
 import type { PartView } from '../api.gen'
 import { Action } from '../app/Action'
 import { span, useNow } from '../app/clock'
-import { Added, Caution } from '../app/Notice'
+import { Added, AskedAgain, Caution } from '../app/Notice'
 import { WordsForm } from '../app/WordsForm'
 import { GoOn } from '../departure/GoOn'
 import type { Live } from '../departure/useDeparture'
 import { Closed, PASS } from '../flow/Closed'
 import { Finished } from '../flow/Finished'
 import { Marks } from '../flow/Marks'
-import { MeasureForm } from '../flow/MeasureForm'
+import { Answer } from '../flow/Answer'
 import { OtherSeat } from '../flow/OtherSeat'
 import { ReadingNote } from '../flow/ReadingNote'
 import { StepRows } from '../flow/StepRows'
+import { useInSight } from '../flow/useInSight'
 import { useSteps } from '../flow/useSteps'
 import { FindForm } from '../dispatch/FindForm'
 import { Earlier, Today } from './Today'
@@ -40,7 +41,7 @@ interface WalkStageProps {
   /** A step to begin at; the next open one when empty. */
   wanted: string
   next: { title: string; go: () => void } | undefined
-  onGo: (stage: string) => void
+  onGo: (stage: string, step?: string) => void
 }
 
 /** The way round the outside, made for one gloved hand: a station closed with one press, one thing opened for more. */
@@ -52,6 +53,7 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
   const [large, setLarge] = useState(false)
   const s = useSteps(live, part, wanted)
   const { item, mine, answered } = s
+  const head = useInSight<HTMLDivElement>(item?.id)
   const card = view.card!
   const tiedOff = view.progress.tiedOff !== undefined
   const cannot = !seat || tiedOff
@@ -71,7 +73,8 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
   }
   // One thing left of a station needs no button of its own, but its key still works.
   useHotkeys([['shift+Space', () => mine && !tiedOff && s.plainHere.length === 1 && s.markPlace()]])
-  const map = (
+  // What a tap asks for is the next step: the drawing and the list follow a frame later, so that a slow phone shows it at once.
+  const map = useDeferredValue(
     <Walk
       planform={card.planform} places={card.places} route={s.places} here={item?.place ?? ''} left={s.left} tags={tags} spots={spots}
       {...((wide || large) && {
@@ -80,7 +83,10 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
           setSaying('')
         },
       })}
-    />
+    />,
+  )
+  const rows = useDeferredValue(
+    <StepRows items={listed} at={item} name={s.place?.name ?? part.title} placeName={s.placeName} steps={view.progress.steps} statusOf={s.statusOf} open={s.open} onChoose={s.choose} />,
   )
   return (
     <div className={classes.stage}>
@@ -89,7 +95,7 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
         {s.lastRead && <ReadingNote name={s.lastRead.name} reading={s.lastRead.reading} />}
         {item ? (
           <>
-            <div className={classes.head}>
+            <div className={classes.head} ref={head}>
               <p className={classes.where}>
                 <b>{s.place?.name}</b>
                 <span>
@@ -122,7 +128,7 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
             {item.differs && <p className={classes.differs}>{item.differs}</p>}
             {item.added && <Added>{item.added}</Added>}
             {item.caution && <Caution>{item.caution}</Caution>}
-            {s.statusOf(item) === 'again' && <Added>asked again, it was opened since it was last done</Added>}
+            {s.statusOf(item) === 'again' && <AskedAgain because={view.progress.steps[item.id]?.again ?? ''} />}
             <ReadingNote name={item.measure?.name ?? ''} reading={view.progress.steps[item.id]?.reading} />
             <Marks step={view.progress.steps[item.id]} zone={view.header.zone} />
             <Earlier view={view} item={item} />
@@ -131,13 +137,7 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
             )}
             {saying === '' ? (
               <div className={classes.actions}>
-                {item.measure ? (
-                  <MeasureForm key={item.id} draft={`${view.header.id}/${item.id}/value`} measure={item.measure} disabled={!mine || answered || tiedOff || closed} onValue={s.measured} />
-                ) : (
-                  <Action hotkey="Space" shown="space" main={!closed} disabled={!mine || answered || tiedOff || closed} onAct={s.markDone}>
-                    As it should be
-                  </Action>
-                )}
+                <Answer live={live} item={item} label="As it should be" main={!closed} disabled={!mine || answered || tiedOff || closed} onSay={s.say} />
                 {s.plainHere.length > 1 && (
                   <Action hotkey="shift+Space" shown="shift space" disabled={cannot} onAct={s.markPlace}>
                     Whole station as it should be
@@ -182,7 +182,7 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
         )}
         {saying === '' && (
           <>
-            <StepRows items={listed} at={item} name={s.place?.name ?? part.title} placeName={s.placeName} steps={view.progress.steps} statusOf={s.statusOf} open={s.open} onChoose={s.choose} />
+            {rows}
             <div className={classes.foot}>
               <Action hotkey="z" onAct={s.undo} disabled={cannot}>
                 Undo

@@ -51,7 +51,7 @@ public class CoreBench {
   /** Steps done, taken back and done again, until there are so many entries. */
   private static List<Entry> log(int entries) {
     Flight flight = new Flight(
-        new FlightId("f"), "Flight", Demo.TAIL.id(), new AirfieldId("QTRN"), new AirfieldId("QVSK"), Demo.NOW,
+        new FlightId("f"), "Flight", Demo.TAIL.id(), new AirfieldId("QTRN"), new AirfieldId("QVSK"), Demo.NOW, Optional.empty(),
         List.of(new Rostered(MARSK, Seat.LEFT, true, true), new Rostered(ADEYO, Seat.RIGHT, false, false)));
     List<Entry> log = new ArrayList<>();
     add(log, ADEYO, new Event.Opened(flight, Demo.TAIL, Demo.PACK.id(), Demo.PACK.revision(), "", List.of()));

@@ -115,7 +115,7 @@ public class PackBench {
         new PackId("bench"), "1", "Bench", new TypeId("bench"), Policy.DEFAULT, List.of(), List.of(),
         List.of(new Pack.PackTail(new TailId("TL-ONE"), Optional.empty(), Set.of())), List.of(), Map.of(Stage.FLOWS, Duration.ofMinutes(5)),
         Demo.PACK.planform(), panels, points, List.of(new TagKind(new TagId("tag"), "Tag", TagKind.Trigger.STEP, Stage.TAXI, true)),
-        procedures, Demo.PACK.flightControls(), List.of());
+        procedures, List.of(), Demo.PACK.flightControls(), List.of());
   }
 
   private static Step step(int i, boolean list, List<Point> points, SplittableRandom random) {

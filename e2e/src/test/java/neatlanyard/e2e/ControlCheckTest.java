@@ -2,14 +2,12 @@ package neatlanyard.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
-import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Locator;
-import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.ColorScheme;
 import org.testng.annotations.Test;
 
 /** The simulated aircraft is told to misbehave, and the check says so on both devices. */
-public class ControlCheckTest {
+public class ControlCheckTest extends AtTheDemo {
   private static final String[][] MISBEHAVIOURS = {
     {"aileron-reversed", "Left aileron moved up with roll right: the wrong way."},
     {"elevator-short", "Elevator reached 17.8° up, 6.2° short of its 24.0°."},
@@ -19,33 +17,31 @@ public class ControlCheckTest {
 
   @Test
   public void each_misbehaviour_is_caught_and_hangs_until_a_check_passes() throws Exception {
-    try (Application app = Application.demo(); Playwright playwright = Playwright.create(); Browser browser = Crew.browser(playwright)) {
-      Crew wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.LIGHT).takeSeat("right").cutCard();
-      Crew ida = Crew.in(browser, app, "Ida Marsk", ColorScheme.DARK).takeSeat("left");
-      wren.stage("Control check");
-      ida.stage("Control check");
-      wren.key("]");
-      ida.key("]");
-      assertThat(wren.page.getByText("Look outside first")).isVisible();
-      for (String[] m : MISBEHAVIOURS) {
-        wren.page.getByLabel("How the simulated aircraft behaves").selectOption(m[0]);
-        wren.page.locator("main button", new com.microsoft.playwright.Page.LocatorOptions().setHasText(java.util.regex.Pattern.compile("Start the check|Check again"))).first().click();
-        assertThat(ida.page.getByText(m[1]).first()).isVisible();
-        assertThat(wren.page.getByText(m[1]).first()).isVisible();
-        assertThat(wren.heading("Control check not passed")).isVisible();
-        assertThat(ida.tag("Control check not passed")).isVisible();
-        if (m[0].equals("aileron-reversed")) {
-          wren.picture("controls-reversed-day");
-        }
+    Crew wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.LIGHT).takeSeat("right").cutCard();
+    Crew ida = Crew.in(browser, app, "Ida Marsk", ColorScheme.DARK).takeSeat("left");
+    wren.stage("Control check");
+    ida.stage("Control check");
+    wren.key("]");
+    ida.key("]");
+    assertThat(wren.page.getByText("Look outside first")).isVisible();
+    for (String[] m : MISBEHAVIOURS) {
+      wren.page.getByLabel("How the simulated aircraft behaves").selectOption(m[0]);
+      wren.page.locator("main button", new com.microsoft.playwright.Page.LocatorOptions().setHasText(java.util.regex.Pattern.compile("Start the check|Check again"))).first().click();
+      assertThat(ida.page.getByText(m[1]).first()).isVisible();
+      assertThat(wren.page.getByText(m[1]).first()).isVisible();
+      assertThat(wren.heading("Control check not passed")).isVisible();
+      assertThat(ida.tag("Control check not passed")).isVisible();
+      if (m[0].equals("aileron-reversed")) {
+        wren.picture("controls-reversed-day");
       }
-      ida.stage("Tie off");
-      assertThat(ida.page.getByText("This may not stay, whatever the reason.").first()).isVisible();
-      wren.page.getByLabel("How the simulated aircraft behaves").selectOption("sound");
-      wren.key("c");
-      assertThat(wren.heading("Control check passed")).isVisible();
-      assertThat(ida.tag("Control check not passed")).not().isVisible();
-      recorded(wren);
     }
+    ida.stage("Tie off");
+    assertThat(ida.page.getByText("This may not stay, whatever the reason.").first()).isVisible();
+    wren.page.getByLabel("How the simulated aircraft behaves").selectOption("sound");
+    wren.key("c");
+    assertThat(wren.heading("Control check passed")).isVisible();
+    assertThat(ida.tag("Control check not passed")).not().isVisible();
+    recorded(wren);
   }
 
   /** A recorded trace is judged by the same rule, shown, and does not count for today. */

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.deque.html.axecore.results.AxeResults;
+import com.google.gson.JsonParser;
 import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
@@ -22,6 +23,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ThreadLocalRandom;
+import java.util.regex.Pattern;
 
 /** Somebody at a browser of their own. */
 final class Crew {
@@ -115,7 +117,8 @@ final class Crew {
   /** What a gauge of the demo reads, by the name of what it measures. */
   private static final Map<String, String> READINGS = Map.ofEntries(
       Map.entry("Battery voltage", "25.4"), Map.entry("Brake accumulator", "2900"), Map.entry("Crew oxygen", "1 850"),
-      Map.entry("Oxygen while a mask flows", "1 800"), Map.entry("Left engine oil", "11"), Map.entry("Right engine oil", "10,5"),
+      Map.entry("Oxygen while the left mask flows", "1 800"), Map.entry("Oxygen while the right mask flows", "1 800"),
+      Map.entry("Centre of gravity", "25"), Map.entry("Pitch trim set", "2,8"), Map.entry("Left engine oil", "11"), Map.entry("Right engine oil", "10,5"),
       Map.entry("Left wear pin", "12"), Map.entry("Right wear pin", "4,2"), Map.entry("Tyre pressure, left outer", "81"),
       Map.entry("Tyre pressure, left inner", "82"), Map.entry("Tyre pressure, right outer", "81"), Map.entry("Tyre pressure, right inner", "80"),
       Map.entry("Left strut showing", "92"), Map.entry("Right strut showing", "88"), Map.entry("Hydraulic quantity", "88"),
@@ -131,10 +134,51 @@ final class Crew {
   void press(String key) {
     Locator now = page.locator("main h1");
     String before = now.textContent();
-    if (!key.endsWith("Space") || !enterValue()) {
+    if (!key.endsWith("Space") || !answer()) {
       key(key);
     }
     assertThat(now).not().hasText(before);
+  }
+
+  /** Answers with what is read, with what today gives, or part by part; false where a press is enough. */
+  boolean answer() {
+    return enterValue() || sayValue() || seeCourse();
+  }
+
+  private Locator seen() {
+    return page.locator("main [data-step] input:enabled, main [data-step] button:enabled");
+  }
+
+  /** Says what today gives, as somebody who sees it set right. */
+  private boolean sayValue() {
+    if (seen().count() == 0) {
+      return false;
+    }
+    String step = page.locator("main [data-step]").getAttribute("data-step");
+    String departure = page.url().replaceAll(".*/departures/([^?/]+).*", "$1");
+    String accepted = JsonParser.parseString(page.request().get(url + "/api/departures/" + departure).text()).getAsJsonObject()
+        .getAsJsonObject("progress").getAsJsonObject("values").getAsJsonObject(step).getAsJsonArray("accepted").get(0).getAsString();
+    Locator input = page.locator("main [data-step] input");
+    if (input.count() > 0) {
+      input.fill(accepted);
+      key("Enter");
+    } else {
+      page.locator("main [data-step] button").filter(new Locator.FilterOptions().setHasText(Pattern.compile("^" + accepted + " alt \\d$"))).click();
+    }
+    return true;
+  }
+
+  /** Sees each part of a test. */
+  private boolean seeCourse() {
+    Locator beats = page.locator("main ol li").filter(new Locator.FilterOptions().setHas(page.locator("b")));
+    if (page.locator("main li[aria-current=step]").count() == 0 || !sight().enabled) {
+      return false;
+    }
+    List<Boolean> now = beats.all().stream().map(b -> "step".equals(b.getAttribute("aria-current"))).toList();
+    for (int i = now.indexOf(true); i < now.size(); i++) {
+      key("Space");
+    }
+    return true;
   }
 
   private boolean enterValue() {
@@ -147,72 +191,113 @@ final class Crew {
     return true;
   }
 
-  private Locator main() {
-    return page.locator("main button[data-main]").first();
-  }
+  /**
+   * All that a person sees at one moment and goes by. Looked at in one go: between two looks a time may run out.
+   *
+   * @param main the one thing to do now, such as "Done space"; empty where there is none
+   * @param enabled whether it can be done
+   * @param seen how many fields and choices ask for what is seen
+   * @param waits whether the step at hand is this person's, and a time that runs keeps it closed
+   * @param soon whether that time is one of seconds, to be waited for
+   * @param part the procedure of the stage that is shown
+   * @param finished whether the stage is done
+   */
+  private record Sight(String heading, String main, boolean enabled, int seen, boolean waits, boolean soon, String part, boolean finished) {
+    private static final String LOOK = """
+        () => {
+          const all = (s) => [...document.querySelectorAll('main ' + s)]
+          const text = (e) => e?.textContent ?? ''
+          const main = all('button[data-main]')[0]
+          const past = all('button:enabled').find((b) => text(b).startsWith('Go past it'))
+          const there = all('button:enabled').some((b) => text(b).startsWith('Go there'))
+          return [
+            text(all('h1')[0]), text(main), main !== undefined && !main.disabled, all('[data-step] input:enabled, [data-step] button:enabled').length,
+            past !== undefined && !there, text(past?.parentElement?.parentElement).includes('before the pressure is read'), text(all('nav button[aria-current]')[0]),
+            document.querySelector('nav ol button[aria-current=page]')?.dataset.state === 'done',
+          ]
+        }""";
 
-  /** Whether something of this stage is this person's to do now. */
-  private boolean ready(String stage) {
-    return waits() || main().count() > 0 && main().isEnabled() && !main().textContent().startsWith("Go there") && !leads(stage);
-  }
+    static Sight of(Page page) {
+      List<?> seen = (List<?>) page.evaluate(LOOK);
+      return new Sight(
+          (String) seen.get(0), (String) seen.get(1), (boolean) seen.get(2), ((Number) seen.get(3)).intValue(), (boolean) seen.get(4),
+          (boolean) seen.get(5), (String) seen.get(6), (boolean) seen.get(7));
+    }
 
-  /** Whether the step at hand is this person's, and a time that runs keeps it closed. */
-  private boolean waits() {
-    Locator past = page.locator("main").getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Go past it"));
-    return past.count() > 0 && past.isEnabled() && (main().count() == 0 || !main().textContent().startsWith("Go there"));
-  }
+    /** Whether something of this stage is this person's to do now. */
+    boolean ready(String stage) {
+      return waits || seen > 0 || enabled && !main.startsWith("Go there") && !leads(stage);
+    }
 
-  /** Goes past what keeps the step closed, with a reason, and does it. */
-  void goPast(String reason) {
-    key("v");
-    page.keyboard().type(reason);
-    key("Control+Enter");
-    assertThat(page.locator("main").getByText("Go past it")).not().isVisible();
-    press("Space");
-  }
-
-  /** Whether the one thing to do is to go on to another stage. */
-  private boolean leads(String stage) {
-    String text = main().textContent();
-    return text.startsWith("Go to") && STAGES.stream().anyMatch(s -> !s.equals(stage) && text.startsWith("Go to " + s.toLowerCase()));
+    /** Whether the one thing to do is to go on to another stage. */
+    private boolean leads(String stage) {
+      return main.startsWith("Go to") && STAGES.stream().anyMatch(s -> !s.equals(stage) && main.startsWith("Go to " + s.toLowerCase()));
+    }
   }
 
   private static final List<String> STAGES = List.of(
       "Walkaround", "Flows", "Figures", "Briefing", "Start", "Control check", "Taxi", "Before take-off", "Line-up", "Tie off");
 
-  private boolean finished() {
-    return "done".equals(page.locator("nav ol button[aria-current=page]").getAttribute("data-state"));
+  private Sight sight() {
+    return Sight.of(page);
   }
 
-  /** All that tells one press from the next. */
-  private String picture() {
-    return page.locator("main h1").textContent() + (main().count() == 0 ? "" : main().isEnabled() + main().textContent())
-        + page.locator("main nav button[aria-current]").allTextContents();
+  /** Goes past what keeps the step closed, with a reason, and does it. */
+  void goPast(String reason) {
+    past(reason);
+    press("Space");
   }
 
-  private void pressMain() {
-    String before = picture();
-    if (waits()) {
-      goPast("It ran before we came");
-    } else if (!enterValue()) {
-      String text = main().textContent();
-      key(text.startsWith("Go to") ? "g" : text.startsWith("Below") ? "b" : "Space");
+  /** Says the words that open the step at hand, unless its time has run out meanwhile. */
+  private void past(String reason) {
+    Locator words = page.locator("main form textarea");
+    Locator way = page.locator("main").getByText("Go past it");
+    key("v");
+    page.waitForCondition(() -> words.count() > 0 || way.count() == 0);
+    if (words.count() == 0) {
+      return;
     }
-    page.waitForCondition(() -> !picture().equals(before), new Page.WaitForConditionOptions().setTimeout(PATIENCE_MS));
+    page.keyboard().type(reason);
+    key("Control+Enter");
+    assertThat(words).not().isVisible();
+    assertThat(way).not().isVisible();
+  }
+
+  private void pressMain(Sight before) {
+    if (before.waits && before.soon) {
+      page.waitForCondition(() -> !sight().waits);
+    } else if (before.waits) {
+      past("It ran before we came");
+    } else if (!answer()) {
+      key(before.main.startsWith("Go to") ? "g" : before.main.startsWith("Below") ? "b" : "Space");
+    }
+    page.waitForCondition(() -> !sight().equals(before), new Page.WaitForConditionOptions().setTimeout(PATIENCE_MS));
   }
 
   /** Two people do all of a stage, each what is theirs, until it is done or one of them has come to a heading. */
   static void together(Crew a, Crew b, String stage, String until) {
     a.stage(stage);
     b.stage(stage);
-    while (!a.finished() && !a.page.locator("main h1").textContent().equals(until)) {
-      a.page.waitForCondition(() -> a.ready(stage) || b.ready(stage) || a.finished(), new Page.WaitForConditionOptions().setTimeout(PATIENCE_MS));
+    Sight first = a.sight();
+    while (!first.finished && !first.heading.equals(until)) {
+      a.page.waitForCondition(() -> a.sight().ready(stage) || b.sight().ready(stage) || a.sight().finished,
+          new Page.WaitForConditionOptions().setTimeout(PATIENCE_MS));
       for (Crew c : List.of(a, b)) {
-        if (c.ready(stage) && !c.page.locator("main h1").textContent().equals(until)) {
-          c.pressMain();
+        Sight now = c.sight();
+        if (now.ready(stage) && !now.heading.equals(until)) {
+          c.pressMain(now);
         }
       }
+      first = a.sight();
     }
+  }
+
+  /** Goes down a procedure without doing it. */
+  void lookAhead(String heading) {
+    for (int i = 0; i < 40 && !sight().heading.equals(heading); i++) {
+      press("ArrowDown");
+    }
+    assertThat(page.locator("main h1")).hasText(heading);
   }
 
   /** Presses a key, a press a step, until the step wanted is at hand. */

@@ -4,52 +4,27 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.APIResponse;
-import com.microsoft.playwright.Browser;
-import com.microsoft.playwright.Playwright;
-import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
+import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.regex.Pattern;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.AfterMethod;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.Test;
 
 /** What goes wrong in mid-departure: a killed server, a reload, two people who disagree, a report nobody can read. */
 @SuppressWarnings("NullAway.Init") // The set-up fills the fields.
-public class FaultsTest {
-  private Playwright playwright;
-  private Browser browser;
-  private Application app;
+public class FaultsTest extends AtTheDemo {
   private Crew wren;
   private Crew ida;
 
-  @BeforeClass
-  void browser() {
-    playwright = Playwright.create();
-    browser = Crew.browser(playwright);
-  }
-
-  @AfterClass(alwaysRun = true)
-  void close() {
-    browser.close();
-    playwright.close();
-  }
-
   @BeforeMethod
   void crew() {
-    app = Application.demo();
     wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.LIGHT).takeSeat("right");
     ida = Crew.in(browser, app, "Ida Marsk", ColorScheme.DARK).takeSeat("left");
-  }
-
-  @AfterMethod(alwaysRun = true)
-  void stop() throws InterruptedException {
-    app.close();
   }
 
   @Test
@@ -100,6 +75,18 @@ public class FaultsTest {
     assertThat(wren.heading("Red covers and plugs")).isVisible();
     wren.key("f");
     assertThat(wren.page.getByLabel("What is not as it should be?")).hasValue("Streamer missing on the");
+  }
+
+  @Test
+  public void a_view_that_fails_says_so_and_loads_again() {
+    wren.page.route("**/api/packs", route -> route.fulfill(new Route.FulfillOptions().setContentType("application/json").setBody("{}")));
+    wren.page.navigate(app.url() + "/packs");
+    assertThat(wren.page.getByText("This view failed")).isVisible();
+    wren.readable();
+    wren.page.unroute("**/api/packs");
+    wren.key("Enter");
+    assertThat(wren.page.getByText("Dovrin 46").first()).isVisible();
+    assertThat(wren.page.getByText("This view failed")).not().isVisible();
   }
 
   @Test

@@ -3,8 +3,6 @@ package neatlanyard.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Browser;
-import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.ColorScheme;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -12,31 +10,29 @@ import java.util.regex.Pattern;
 import org.testng.annotations.Test;
 
 /** What a device keeps and sends when the link is bad: everything once, in order. */
-public class OutboxTest {
+public class OutboxTest extends AtTheDemo {
   private static final Pattern STEPS = Pattern.compile("\"words\":\"([^:\"]+): ");
 
   @Test
   public void presses_without_a_link_arrive_once_and_in_order_when_it_is_back() throws Exception {
-    try (Application app = Application.demo(); Playwright playwright = Playwright.create(); Browser browser = Crew.browser(playwright)) {
-      Crew wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.LIGHT).takeSeat("right").cutCard();
-      Crew ida = Crew.in(browser, app, "Ida Marsk", ColorScheme.DARK).takeSeat("left");
-      wren.stage("Safe, then power");
-      assertThat(wren.heading("Technical log")).isVisible();
-      List<String> before = said(ida);
+    Crew wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.LIGHT).takeSeat("right").cutCard();
+    Crew ida = Crew.in(browser, app, "Ida Marsk", ColorScheme.DARK).takeSeat("left");
+    wren.stage("Safe, then power");
+    assertThat(wren.heading("Technical log")).isVisible();
+    List<String> before = said(ida);
 
-      wren.page.context().setOffline(true);
-      for (int i = 0; i < 6; i++) {
-        wren.press("Space");
-      }
-      assertThat(wren.heading("Gear lever")).isVisible();
-      assertThat(said(ida)).as("nothing has come through").isEqualTo(before);
-      wren.page.context().setOffline(false);
-      assertThat(ida.page.locator("nav ol").getByText("6 of 34")).isVisible();
-      assertThat(said(ida).subList(before.size(), before.size() + 6)).containsExactly(
-          "Technical log", "Deferred defects", "Hydraulic electric pumps", "Boots and mats", "Probe heat", "Wipers");
-
-      lostAnswers(wren, ida);
+    wren.page.context().setOffline(true);
+    for (int i = 0; i < 6; i++) {
+      wren.press("Space");
     }
+    assertThat(wren.heading("Gear lever")).isVisible();
+    assertThat(said(ida)).as("nothing has come through").isEqualTo(before);
+    wren.page.context().setOffline(false);
+    assertThat(ida.page.locator("nav ol").getByText("6 of 36")).isVisible();
+    assertThat(said(ida).subList(before.size(), before.size() + 6)).containsExactly(
+        "Technical log", "Deferred defects", "Hydraulic electric pumps", "Boots and mats", "Probe heat", "Wipers");
+
+    lostAnswers(wren, ida);
   }
 
   /** The server takes the event, but its answer is lost: the device sends it again, and it counts once. */
@@ -53,7 +49,7 @@ public class OutboxTest {
     });
     wren.press("Space");
     wren.press("Space");
-    assertThat(ida.page.locator("nav ol").getByText("8 of 34")).isVisible();
+    assertThat(ida.page.locator("nav ol").getByText("8 of 36")).isVisible();
     assertThat(wren.page.locator("main").getByTitle("kept here, not yet sent")).hasCount(0);
     assertThat(said(ida).subList(before, said(ida).size())).containsExactly("Gear lever", "Weather radar");
     assertThat(lost.get()).as("tries for two events").isGreaterThanOrEqualTo(3);
@@ -62,25 +58,23 @@ public class OutboxTest {
 
   @Test
   public void the_same_person_on_two_devices_sees_one_departure() throws Exception {
-    try (Application app = Application.demo(); Playwright playwright = Playwright.create(); Browser browser = Crew.browser(playwright)) {
-      Crew tablet = Crew.in(browser, app, "Wren Adeyo", ColorScheme.LIGHT).takeSeat("right").cutCard();
-      Crew phone = Crew.in(browser, app, "Wren Adeyo", ColorScheme.DARK);
-      phone.page.setViewportSize(390, 844);
-      phone.key("1");
-      phone.page.locator("nav ol button").nth(2).click();
-      tablet.stage("Walkaround");
-      assertThat(phone.heading("Red covers and plugs")).isVisible();
-      phone.button("As it should be").click();
-      assertThat(tablet.heading("Gear pins")).isVisible();
-      assertThat(phone.page.locator("nav summary")).containsText("1 tag hangs");
-      phone.page.locator("nav summary").click();
-      assertThat(phone.page.locator("nav details").getByText("6 of 6 covers and plugs still on")).isVisible();
-      tablet.press("Shift+Space");
-      assertThat(phone.heading("Static ports, left")).isVisible();
-      tablet.page.keyboard().press("z");
-      assertThat(tablet.page.locator("main").getByText("3 of 74")).isVisible();
-      assertThat(phone.page.locator("main").getByText("3 of 74")).isVisible();
-    }
+    Crew tablet = Crew.in(browser, app, "Wren Adeyo", ColorScheme.LIGHT).takeSeat("right").cutCard();
+    Crew phone = Crew.in(browser, app, "Wren Adeyo", ColorScheme.DARK);
+    phone.page.setViewportSize(390, 844);
+    phone.key("1");
+    phone.page.locator("nav ol button").nth(2).click();
+    tablet.stage("Walkaround");
+    assertThat(phone.heading("Red covers and plugs")).isVisible();
+    phone.button("As it should be").click();
+    assertThat(tablet.heading("Gear pins")).isVisible();
+    assertThat(phone.page.locator("nav summary")).containsText("1 tag hangs");
+    phone.page.locator("nav summary").click();
+    assertThat(phone.page.locator("nav details").getByText("6 of 6 covers and plugs still on")).isVisible();
+    tablet.press("Shift+Space");
+    assertThat(phone.heading("Static ports, left")).isVisible();
+    tablet.page.keyboard().press("z");
+    assertThat(tablet.page.locator("main").getByText("3 of 74")).isVisible();
+    assertThat(phone.page.locator("main").getByText("3 of 74")).isVisible();
   }
 
   /** The challenges of the steps in the log, in its order. */

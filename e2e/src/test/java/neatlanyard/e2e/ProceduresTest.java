@@ -7,7 +7,6 @@ import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import java.io.IOException;
@@ -20,21 +19,51 @@ import neatlanyard.cli.Lanyard;
 import org.testng.annotations.Test;
 
 /** A standards captain at a desk: a revision edited, checked, published, read by its crews, and answered for. */
-public class ProceduresTest {
+public class ProceduresTest extends AtTheDemo {
   @Test
   public void a_revision_is_edited_checked_published_and_read_before_it_is_flown() throws Exception {
-    try (Application app = Application.demo(); Playwright playwright = Playwright.create(); Browser browser = Crew.browser(playwright)) {
-      Crew orrin = Crew.in(browser, app, "Bas Orrin", ColorScheme.LIGHT);
-      link(orrin, "Procedures").click();
-      orrin.page.getByText("to be checked by a second person").click();
-      edit(orrin);
-      compare(orrin);
-      publish(browser, app, orrin);
-      Crew wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.DARK);
-      readThenOpen(wren);
-      doesNotFit(wren, orrin);
-      readers(orrin);
-    }
+    Crew orrin = atTheDraft();
+    edit(orrin);
+    compare(orrin);
+    publish(browser, app, orrin);
+    Crew wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.DARK);
+    readThenOpen(wren);
+    doesNotFit(wren, orrin);
+    readers(orrin);
+  }
+
+  @Test
+  public void a_value_of_today_a_test_in_parts_and_the_configuration_are_drawn_up() throws Exception {
+    Crew orrin = atTheDraft();
+    row(orrin, "Lever friction", 0).click();
+    orrin.page.getByText("What it sets, needs, opens").click();
+    orrin.page.getByLabel("Value of today", new Page.GetByLabelOptions().setExact(true)).selectOption("cruising level");
+    orrin.page.getByLabel("Added to it").fill("some");
+    assertThat(orrin.page.getByText("'plus' is 'some'").first()).isVisible();
+    orrin.page.getByLabel("Added to it").fill("-10");
+    orrin.page.getByLabel("asked back").check();
+    orrin.button("Add a part").click();
+    orrin.page.getByLabel("Part 1, press").fill("Lever to the stop");
+    assertThat(orrin.button("Cannot be saved yet")).isDisabled();
+    orrin.page.getByLabel("Part 1, see").fill("gate light");
+    Locator configuration = orrin.page.locator("details").filter(new Locator.FilterOptions().setHasText("Take-off configuration"));
+    assertThat(configuration).containsText("4 controls");
+    configuration.locator("summary").click();
+    configuration.getByLabel("Take this out").last().click();
+    assertThat(configuration).containsText("3 controls");
+    orrin.readable();
+    orrin.key("Control+s");
+    assertThat(orrin.button("Saved")).isVisible();
+    Path file = Files.createTempFile("pack", ".yaml");
+    orrin.page.waitForDownload(() -> link(orrin, "Download").click()).saveAs(file);
+    assertThat(Files.readString(file)).contains("of: cruising-level", "plus: -10", "act: Lever to the stop");
+  }
+
+  private Crew atTheDraft() {
+    Crew orrin = Crew.in(browser, app, "Bas Orrin", ColorScheme.LIGHT);
+    link(orrin, "Procedures").click();
+    orrin.page.getByText("to be checked by a second person").click();
+    return orrin;
   }
 
   private static Locator link(Crew crew, String name) {

@@ -2,38 +2,25 @@ package neatlanyard.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
-import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Locator;
-import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import java.util.List;
 import java.util.Map;
-import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.Test;
 
 /** Two seats at once in the flight deck: what is closed, what runs, what is hung by hand, being called away, a panel handed over. */
 @SuppressWarnings("NullAway.Init") // The set-up fills the fields.
-public class TogetherTest {
-  private Application app;
-  private Playwright playwright;
+public class TogetherTest extends AtTheDemo {
   private Crew wren;
   private Crew ida;
 
   @BeforeMethod
-  void begin() throws Exception {
-    app = Application.demo();
-    playwright = Playwright.create();
-    Browser browser = Crew.browser(playwright);
+  void crew() {
     wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.DARK).takeSeat("right").cutCard();
     ida = Crew.in(browser, app, "Ida Marsk", ColorScheme.LIGHT).takeSeat("left");
-  }
-
-  @AfterMethod(alwaysRun = true)
-  void end() throws Exception {
-    playwright.close();
-    app.close();
   }
 
   private void done(String... steps) {
@@ -42,24 +29,20 @@ public class TogetherTest {
     }
   }
 
-  /** Goes down the flow without doing it. */
-  private void lookAhead(String heading) {
-    for (int i = 0; i < 20 && !wren.page.locator("main h1").textContent().equals(heading); i++) {
-      wren.press("ArrowDown");
-    }
-  }
-
   @Test
   public void what_is_on_is_found_so_its_time_runs_on_both_and_what_waits_is_closed() {
     wren.stage("Safe, then power");
     wren.picture("power-up-night");
     wren.readable();
-    wren.button("APU: running").click();
+    // The simulated aircraft was left powered; what it says counts once somebody has seen it.
+    wren.key("q");
+    assertThat(wren.page.getByText("the aircraft says so").first()).isVisible();
+    wren.key("e");
     assertThat(wren.tag("APU running, packs off")).isVisible();
     assertThat(wren.page.locator("main").getByText("APU: 3 min before bleed air is taken")).isVisible();
     assertThat(ida.page.locator("main").getByText("APU: 3 min before bleed air is taken")).isVisible();
     wren.stage("Flows");
-    lookAhead("Packs");
+    wren.lookAhead("Packs");
     assertThat(wren.page.getByText("Wait: APU, 3 min before bleed air is taken")).isVisible();
     assertThat(wren.page.locator("main").getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Done space"))).isDisabled();
     wren.page.reload();
@@ -72,7 +55,7 @@ public class TogetherTest {
     wren.page.setViewportSize(390, 844);
     wren.page.navigate(app.url() + "/departures/today-14?stage=power-up");
     wren.page.locator("main h1").waitFor();
-    lookAhead("Fire warning");
+    wren.lookAhead("Fire warning");
     assertThat(wren.page.getByText("Before it comes Battery")).isVisible();
     wren.button("Go there").click();
     assertThat(wren.heading("Battery")).isVisible();
@@ -87,12 +70,28 @@ public class TogetherTest {
     ida.key("h");
     ida.page.keyboard().type("Air for the cabin: packs on when the APU is ready");
     ida.page.getByLabel("Gone by the end of").selectOption("Flows");
+    ida.page.getByLabel("Call").selectOption("after 1 min");
     ida.key("Control+Enter");
     assertThat(wren.tag("Air for the cabin")).isVisible();
     wren.tag("Air for the cabin").click();
     assertThat(wren.page.getByText("Hung by Marsk")).isVisible();
     wren.button("Done, take it off").click();
     assertThat(ida.tag("Air for the cabin")).not().isVisible();
+  }
+
+  @Test
+  public void a_tag_that_calls_counts_on_both_and_is_taken_off_where_it_calls() {
+    String tag = Crew.eventId().toString();
+    ida.send("today-14", Crew.eventId(), "d-test", "tag-hung", Map.of("tag", tag, "words", "Ask for the stairs", "due", "FLOWS", "calls", "2027-01-14T07:29:00Z"));
+    Locator times = wren.page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Times that run"));
+    assertThat(times.getByText("Ask for the stairs")).isVisible();
+    // The device's clock runs ahead by what is left; the server's does not.
+    wren.page.clock().install();
+    wren.page.clock().fastForward("05:00");
+    assertThat(times.getByText("Done, take it off")).isVisible();
+    wren.key("m");
+    assertThat(ida.tag("Ask for the stairs")).not().isVisible();
+    assertThat(times).not().isVisible();
   }
 
   @Test
@@ -107,6 +106,7 @@ public class TogetherTest {
     wren.picture("called-away-night");
     wren.page.reload();
     assertThat(wren.page.getByText("Called away at")).isVisible();
+    assertThat(wren.heading("Hydraulic electric pumps")).isVisible();
     wren.key("Space");
     assertThat(wren.page.locator("main h1")).hasText("Hydraulic electric pumps");
     assertThat(wren.page.locator("main").getByText("3 of 20").first()).isVisible();

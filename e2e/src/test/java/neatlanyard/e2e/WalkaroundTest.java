@@ -3,10 +3,9 @@ package neatlanyard.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Browser;
+import com.google.gson.JsonParser;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import java.awt.image.BufferedImage;
@@ -16,32 +15,27 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import javax.imageio.ImageIO;
-import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.Test;
 
 /** On the ramp with a phone: without a network, with photos, over a bad link; and back at maintenance control. */
 @SuppressWarnings("NullAway.Init") // The set-up fills the fields.
-public class WalkaroundTest {
+public class WalkaroundTest extends AtTheDemo {
   private static final Pattern STEPS = Pattern.compile("\"words\":\"([^:\"]+): ");
   private static final Pattern PHOTO = Pattern.compile("\"photos\":\\[([^]]+)]");
   private static final double PATIENCE_MS = 40_000;
 
-  private Application app;
-  private Playwright playwright;
-  private Browser browser;
   private Crew wren;
   private Crew ida;
 
   @BeforeMethod
-  void begin() {
-    app = Application.demo();
-    playwright = Playwright.create();
-    browser = Crew.browser(playwright);
+  void crew() {
     wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.DARK).takeSeat("right").cutCard();
     ida = Crew.in(browser, app, "Ida Marsk", ColorScheme.LIGHT).takeSeat("left");
     for (String step : List.of("pu-pumps-off", "pu-brake")) {
@@ -50,12 +44,6 @@ public class WalkaroundTest {
     wren.page.setViewportSize(390, 844);
     wren.page.navigate(app.url() + "/departures/today-14?stage=walkaround");
     assertThat(wren.heading("Red covers and plugs")).isVisible();
-  }
-
-  @AfterMethod(alwaysRun = true)
-  void end() throws InterruptedException {
-    playwright.close();
-    app.close();
   }
 
   /** Walks on by whole stations, entering what has to be read, until a step is at hand. */
@@ -124,6 +112,9 @@ public class WalkaroundTest {
     assertThat(wren.page.getByText("Not connected")).isVisible();
     assertThat(wren.heading("De-ice mats, right propeller")).isVisible();
     wren.picture("walkaround-offline-phone");
+    wren.page.locator("nav summary").click();
+    assertThat(wren.page.locator("nav details").getByText("1 of 6 covers and plugs still on")).isVisible();
+    wren.page.locator("nav summary").click();
     walkTo("Boots, right wing");
     // Meanwhile the other seat sees something at a step that was answered out there.
     ida.send("today-14", Crew.eventId(), "d-ida", "find-raised", Map.of("find", Crew.eventId().toString(), "step", "wa-static-r", "note", "Tape seen from the window"));
@@ -133,6 +124,26 @@ public class WalkaroundTest {
     arrived(1);
     assertThat(said()).doesNotHaveDuplicates().containsSubsequence(
         "Red covers and plugs", "Static ports, left", "Nose gear", "Right engine inlet", "Find at Right propeller", "Right cowl latches");
+  }
+
+  /** What is counted here is worked out a second time; the server's own count is the judge of it. */
+  @Test
+  public void what_a_phone_counts_without_a_network_is_what_the_server_tells_afterwards() {
+    wren.page.context().setOffline(true);
+    walkTo("Right main gear");
+    wren.key("z");
+    wren.press("Space");
+    wren.page.locator("nav summary").click();
+    List<String> here = wren.page.locator("nav details button span:first-child").allTextContents();
+    assertThat(here).anyMatch(t -> t.endsWith("covers and plugs still on")).anyMatch(t -> t.endsWith("gear pins still in"));
+    wren.page.context().setOffline(false);
+    assertThat(wren.page.getByText("Not connected")).not().isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions().setTimeout(PATIENCE_MS));
+    wren.page.waitForCondition(() -> told().equals(Set.copyOf(here)), new Page.WaitForConditionOptions().setTimeout(PATIENCE_MS));
+  }
+
+  private Set<String> told() {
+    return JsonParser.parseString(ida.get("/api/departures/today-14")).getAsJsonObject().getAsJsonObject("progress").getAsJsonArray("tags").asList().stream()
+        .map(t -> t.getAsJsonObject().get("title").getAsString()).collect(Collectors.toSet());
   }
 
   @Test
@@ -229,6 +240,9 @@ public class WalkaroundTest {
   @Test
   public void a_find_goes_to_maintenance_control_and_comes_back_cleared() {
     walkTo("Right main gear");
+    wren.button("Find").click();
+    wren.readable();
+    wren.button("Back").click();
     raise("Leak at the brake line");
     ida.tag("Find without a decision").click();
     assertThat(ida.page.getByText("The list says: maintenance first")).isVisible();

@@ -1,6 +1,7 @@
 package neatlanyard.server;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import neatlanyard.core.fleet.Accounts;
@@ -13,6 +14,7 @@ import neatlanyard.server.fleet.DemoSignIns;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.SignIns;
 import neatlanyard.server.sop.DemoRevisions;
+import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
@@ -20,7 +22,7 @@ import org.springframework.stereotype.Component;
 
 /** What happens once at the start: the first administrator, or the demo's data, and the address on the terminal. */
 @Component
-class FirstStart implements ApplicationRunner {
+class FirstStart implements SmartInitializingSingleton, ApplicationRunner {
   private static final CrewId DEMO = new CrewId("demo-loader");
 
   private final Settings settings;
@@ -47,11 +49,22 @@ class FirstStart implements ApplicationRunner {
     this.server = server;
   }
 
+  /** Before the first request can come, so that nobody sees a demo without its people. */
   @Override
-  public void run(ApplicationArguments args) throws IOException {
+  public void afterSingletonsInstantiated() {
+    if (settings.demo()) {
+      try {
+        loadDemo();
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
+      }
+    }
+  }
+
+  @Override
+  public void run(ApplicationArguments args) {
     StringBuilder says = new StringBuilder();
     if (settings.demo()) {
-      loadDemo();
       says.append("Demo data is loaded. Sign in as:%n".formatted());
       demo.shown().forEach(s -> says.append("  %-6s %-16s %s, %s%n".formatted(s.who(), s.password(), s.name(), s.role())));
     } else if (accounts.all().isEmpty()) {

@@ -4,9 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.LocalDate;
-import java.time.ZoneOffset;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Role;
 import neatlanyard.server.Http.Answer;
@@ -24,17 +22,14 @@ import tools.jackson.databind.JsonNode;
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
 @SuppressWarnings("NullAway.Init") // The framework fills the fields.
 public class FirstStartTest extends AbstractTestNGSpringContextTests {
-  private static final Path ROOT = Path.of(System.getProperty("lanyard.root", ".."));
+  private static final LocalDate TODAY = LocalDate.parse(Given.DAY);
 
   @LocalServerPort private int port;
   @Autowired private SignIns signIns;
 
   @DynamicPropertySource
   static void settings(DynamicPropertyRegistry registry) throws IOException {
-    Path db = Files.createTempDirectory("lanyard-first").resolve("test.db");
-    registry.add("lanyard.database", db::toString);
-    registry.add("lanyard.demo", () -> false);
-    registry.add("lanyard.demo-folder", () -> ROOT.resolve("demo").toString());
+    Given.demo(registry, false);
   }
 
   private static String change(String now, String next) {
@@ -62,20 +57,20 @@ public class FirstStartTest extends AbstractTestNGSpringContextTests {
   private void peopleAndFlights(Http admin) throws IOException {
     assertThat(admin.get("/api/about").json().path("signIns")).isEmpty();
     assertThat(admin.get("/api/packs").json()).isEmpty();
-    String flights = Files.readString(ROOT.resolve("demo/flights.yaml"));
+    String flights = Files.readString(Given.ROOT.resolve("demo/flights.yaml"));
     Answer noFleet = admin.text("/api/flights", flights);
     assertThat(noFleet.status()).isEqualTo(422);
     assertThat(noFleet.text()).contains("The fleet has no tail 'TL-DVA'.");
-    JsonNode brought = admin.text("/api/fleet", Files.readString(ROOT.resolve("demo/fleet.yaml"))).json();
+    JsonNode brought = admin.text("/api/fleet", Files.readString(Given.ROOT.resolve("demo/fleet.yaml"))).json();
     assertThat(brought.path("signIns")).hasSize(8);
-    assertThat(admin.text("/api/fleet", Files.readString(ROOT.resolve("demo/fleet.yaml"))).json().path("signIns"))
+    assertThat(admin.text("/api/fleet", Files.readString(Given.ROOT.resolve("demo/fleet.yaml"))).json().path("signIns"))
         .as("people who are known keep their passwords").isEmpty();
     assertThat(admin.text("/api/flights", flights).status()).isEqualTo(200);
     JsonNode adeyo = brought.path("signIns").valueStream().filter(s -> s.path("who").asString().equals("adeyo")).findFirst().orElseThrow();
     Http wren = Http.in(port, "adeyo", adeyo.path("password").asString());
     assertThat(wren.post("/api/session/password", change(adeyo.path("password").asString(), "north-slip-24")).status()).isEqualTo(200);
     assertThat(wren.post("/api/departures/today-14/open", "{}").json().path("detail").asString())
-        .isEqualTo("No pack for the type dovrin-46 holds on %s; fleet standards publish one.".formatted(LocalDate.now(ZoneOffset.UTC)));
+        .isEqualTo("No pack for the type dovrin-46 holds on %s; fleet standards publish one.".formatted(TODAY));
     assertThat(wren.get("/api/accounts").code()).isEqualTo("not-your-role");
     String again = admin.post("/api/accounts/adeyo/one-time-password", "{}").json().path("password").asString();
     assertThat(Http.in(port, "adeyo", again).get("/api/departures").code()).isEqualTo("must-change");
@@ -86,12 +81,12 @@ public class FirstStartTest extends AbstractTestNGSpringContextTests {
   @Test(dependsOnMethods = "a_one_time_password_opens_nothing_but_its_own_change")
   public void without_the_demo_nothing_simulated_answers() throws IOException {
     Http admin = Http.in(port, "administrator", "long-enough-1");
-    String pack = Files.readString(ROOT.resolve("demo/packs/dovrin-46.yaml"));
+    String pack = Files.readString(Given.ROOT.resolve("demo/packs/dovrin-46.yaml"));
     assertThat(admin.text("/api/packs", pack).code()).as("an administrator draws up no packs").isEqualTo("not-your-role");
     Http orrin = anew(admin, "orrin");
     assertThat(orrin.text("/api/packs", pack).status()).isEqualTo(200);
     assertThat(anew(admin, "rand").post("/api/packs/dovrin-46/2026-11/check", "{}").status()).isEqualTo(200);
-    String today = "{\"effective\":\"%s\"}".formatted(LocalDate.now(ZoneOffset.UTC));
+    String today = "{\"effective\":\"%s\"}".formatted(TODAY);
     assertThat(orrin.post("/api/packs/dovrin-46/2026-11/publish", today).json().path("state").asString()).isEqualTo("in force");
     String password = admin.post("/api/accounts/marsk/one-time-password", "{}").json().path("password").asString();
     Http ida = Http.in(port, "marsk", password);

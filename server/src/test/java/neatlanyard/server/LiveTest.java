@@ -13,10 +13,9 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.UUID;
 import java.util.function.Predicate;
 import neatlanyard.formats.record.RecordFile;
 import neatlanyard.server.Http.Answer;
@@ -36,19 +35,14 @@ import tools.jackson.databind.json.JsonMapper;
 /** What the other device is told, and the record at the end, over HTTP alone. */
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
 public class LiveTest extends AbstractTestNGSpringContextTests {
-  private static final Path ROOT = Path.of(System.getProperty("lanyard.root", ".."));
   private static final JsonMapper JSON = new JsonMapper();
 
   @LocalServerPort private int port;
 
   @DynamicPropertySource
   static void settings(DynamicPropertyRegistry registry) throws IOException {
-    Path db = Files.createTempDirectory("lanyard-live").resolve("test.db");
-    registry.add("lanyard.database", db::toString);
-    registry.add("lanyard.demo", () -> true);
-    registry.add("lanyard.demo-folder", () -> ROOT.resolve("demo").toString());
+    Given.demo(registry, true);
     registry.add("lanyard.simulated-pace", () -> 500);
-    registry.add("lanyard.begin-at", () -> "2027-01-14T07:25:00Z");
   }
 
   /** One listening device: reads messages of the stream until one is as wanted. */
@@ -100,23 +94,52 @@ public class LiveTest extends AbstractTestNGSpringContextTests {
     JsonNode opened = wren.post("/api/departures/today-14/open", "{}").json();
     assertThat(opened.path("header").path("revision").asString()).isEqualTo("2026-11");
     assertThat(ida.post("/api/departures/today-14/open", "{}").json().path("progress").path("number").asLong())
-        .as("opened once, whoever asks again").isEqualTo(3);
+        .as("opened once, whoever asks again").isEqualTo(4);
     try (Listener listener = new Listener(ida.stream("/api/departures/today-14/stream"))) {
-      assertThat(listener.until("progress", p -> true).path("number").asLong()).as("at once, how things stand").isEqualTo(3);
+      assertThat(listener.until("progress", p -> true).path("number").asLong()).as("at once, how things stand").isEqualTo(4);
       wren.event("seat-taken", "{\"seat\":\"right\"}");
       ida.event("seat-taken", "{\"seat\":\"left\"}");
       String report = wren.get("/api/departures/today-14/report").json().path("text").asString();
       assertThat(report).isEqualTo("METAR QTRN 140720Z 24012KT 9000 -SN FEW012 BKN025 M02/M04 Q1003");
       wren.event("day-set", "{\"report\":\"%s\",\"simulated\":true,\"circumstances\":[\"fuelling\",\"after-maintenance\"]}".formatted(report));
       JsonNode cut = listener.until("progress", p -> p.path("cardKey").asLong() > 0);
-      assertThat(cut.path("cardKey").asLong()).isEqualTo(6);
+      assertThat(cut.path("cardKey").asLong()).isEqualTo(7);
       wren.event("step-done", step("wa-covers"));
       assertThat(titles(listener.until("progress", p -> !p.path("tags").isEmpty()))).containsExactly("6 of 6 covers and plugs still on");
       controls(wren, listener);
-      assertThat(listener.ids).as("ids are numbers of log entries, rising").isSorted();
+      aircraft(wren, listener);
+      byTheClock(wren, ida, listener);
+      assertThat(listener.ids.stream().map(Long::valueOf).toList()).as("ids are numbers of log entries, rising").isSorted();
     }
     day(ida);
     tieOff(wren, ida);
+  }
+
+  /** How the controls stand comes from the aircraft's own data alone, and is told to everybody. */
+  private static void aircraft(Http wren, Listener listener) throws IOException {
+    String url = "/api/departures/today-14/aircraft";
+    assertThat(wren.event("aircraft-read", "{\"source\":\"me\",\"states\":[]}").code()).isEqualTo("bad-event");
+    assertThat(wren.post(url, "{\"device\":\"d1\",\"behaviour\":\"not/wheels\"}").code()).isEqualTo("no-such-behaviour");
+    assertThat(wren.get(url).json().size()).as("as said, left powered, and one for each control of the take-off configuration").isEqualTo(2 + 4);
+    assertThat(wren.post(url, "{\"device\":\"d1\",\"behaviour\":\"not/flaps\"}").status()).isEqualTo(200);
+    JsonNode read = listener.until("progress", p -> p.has("aircraft"));
+    assertThat(read.path("takeoff").get(0).path("words").asString()).isEqualTo("Flaps: 15 wanted, 0 by the aircraft's own data");
+    assertThat(wren.post(url, "{\"device\":\"d1\",\"behaviour\":\"left-powered\"}").status()).isEqualTo(200);
+    JsonNode found = listener.until("progress", p -> !p.path("aircraft").path("foundSo").isEmpty());
+    assertThat(found.path("aircraft").path("foundSo").valueStream().map(JsonNode::asString).toList())
+        .as("never what makes it safe").containsExactly("pu-apu", "pu-pumps-on", "pu-lights");
+  }
+
+  /** A tag that calls stands among the times that run until somebody takes it off; where each seat is, is told too. */
+  private static void byTheClock(Http wren, Http ida, Listener listener) throws IOException {
+    String tag = UUID.randomUUID().toString();
+    wren.event("tag-hung", "{\"tag\":\"%s\",\"words\":\"air\",\"due\":\"TAXI\",\"calls\":\"2027-01-14T07:40:00Z\"}".formatted(tag));
+    JsonNode hung = listener.until("progress", p -> !p.path("waits").isEmpty());
+    assertThat(hung.path("waits").get(0).path("until").asString()).isEqualTo("2027-01-14T07:40:00Z");
+    assertThat(hung.path("waits").get(0).path("tag").asString()).isEqualTo(tag);
+    assertThat(hung.path("seats").valueStream().map(s -> s.path("place").asString()).toList()).containsExactly("glareshield", "behind-seats");
+    ida.event("tag-taken", "{\"tag\":\"%s\"}".formatted(tag));
+    assertThat(listener.until("progress", p -> p.path("waits").isEmpty()).path("tags")).noneMatch(t -> t.path("title").asString().equals("air"));
   }
 
   /** The samples come on the stream, the judgement in the log. */
@@ -173,6 +196,7 @@ public class LiveTest extends AbstractTestNGSpringContextTests {
     page(ida, log.path("head").asString());
     assertThat(log.path("lines").valueStream().map(l -> l.path("words").asString()).toList())
         .anyMatch(w -> w.startsWith("Red covers and plugs: six counted"))
+        .anyMatch(w -> w.startsWith("Tag hung by hand: air, until the end of Taxi, to call after "))
         .anyMatch(w -> w.startsWith("Control check (simulated aircraft): Full, free"))
         .anyMatch(w -> w.startsWith("Tied off; 6 of 6 covers and plugs still on"));
   }

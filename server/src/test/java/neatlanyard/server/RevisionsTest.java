@@ -3,10 +3,7 @@ package neatlanyard.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.LocalDate;
-import java.time.ZoneOffset;
 import java.util.List;
 import neatlanyard.server.Http.Answer;
 import org.springframework.boot.test.context.SpringBootTest;
@@ -22,7 +19,7 @@ import tools.jackson.databind.JsonNode;
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
 @SuppressWarnings("NullAway.Init") // The framework and the set-up fill the fields.
 public class RevisionsTest extends AbstractTestNGSpringContextTests {
-  private static final Path ROOT = Path.of(System.getProperty("lanyard.root", ".."));
+  private static final LocalDate TODAY = LocalDate.parse(Given.DAY);
   private static final String DOVRIN = "/api/packs/dovrin-46/";
   private static final String SUMMER = "QTRN 140720Z 24012KT CAVOK 18/11 Q1020";
 
@@ -34,10 +31,7 @@ public class RevisionsTest extends AbstractTestNGSpringContextTests {
 
   @DynamicPropertySource
   static void settings(DynamicPropertyRegistry registry) throws IOException {
-    Path db = Files.createTempDirectory("lanyard-revisions").resolve("test.db");
-    registry.add("lanyard.database", db::toString);
-    registry.add("lanyard.demo", () -> true);
-    registry.add("lanyard.demo-folder", () -> ROOT.resolve("demo").toString());
+    Given.demo(registry, true);
   }
 
   @BeforeClass
@@ -49,7 +43,7 @@ public class RevisionsTest extends AbstractTestNGSpringContextTests {
   }
 
   private static String effective(int days) {
-    return "{\"effective\":\"%s\"}".formatted(LocalDate.now(ZoneOffset.UTC).plusDays(days));
+    return "{\"effective\":\"%s\"}".formatted(TODAY.plusDays(days));
   }
 
   private String state(String revision) {
@@ -158,7 +152,7 @@ public class RevisionsTest extends AbstractTestNGSpringContextTests {
     assertThat(second.code()).as("the other seat has to read too").isEqualTo("not-read");
     assertThat(orrin.get(DOVRIN + "2026-12/readers").json().valueStream()
         .map(r -> r.path("id").asString() + (r.has("at") && !r.path("at").isNull() ? " read" : " not yet")))
-        .containsExactlyInAnyOrder("marsk read", "quill not yet", "adeyo not yet", "holm not yet");
+        .containsExactlyInAnyOrder("marsk read", "quill not yet", "adeyo not yet", "holm not yet", "saldo not yet");
     assertThat(ida.post("/api/packs/halyard-210/2026-11/acknowledge", "{}").status()).isEqualTo(404);
   }
 

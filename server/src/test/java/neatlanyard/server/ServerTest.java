@@ -30,7 +30,6 @@ import tools.jackson.databind.json.JsonMapper;
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
 @SuppressWarnings("NullAway.Init") // The framework and the set-up fill the fields.
 public class ServerTest extends AbstractTestNGSpringContextTests {
-  private static final Path ROOT = Path.of(System.getProperty("lanyard.root", ".."));
 
   @LocalServerPort private int port;
   private Http wren;
@@ -38,10 +37,7 @@ public class ServerTest extends AbstractTestNGSpringContextTests {
 
   @DynamicPropertySource
   static void settings(DynamicPropertyRegistry registry) throws IOException {
-    Path db = Files.createTempDirectory("lanyard-server").resolve("test.db");
-    registry.add("lanyard.database", db::toString);
-    registry.add("lanyard.demo", () -> true);
-    registry.add("lanyard.demo-folder", () -> ROOT.resolve("demo").toString());
+    Given.demo(registry, true);
     registry.add("lanyard.simulated-pace", () -> 200);
   }
 
@@ -174,7 +170,7 @@ public class ServerTest extends AbstractTestNGSpringContextTests {
 
   @Test
   public void only_standards_draw_up_packs_and_nothing_is_half_brought_in() throws IOException {
-    String pack = Files.readString(ROOT.resolve("demo/packs/dovrin-46.yaml"));
+    String pack = Files.readString(Given.ROOT.resolve("demo/packs/dovrin-46.yaml"));
     assertThat(wren.text("/api/packs", pack.replace("revision: 2026-11", "revision: 2026-13")).code()).isEqualTo("not-your-role");
     Http standards = Http.in(port, "orrin", "line-and-below-6");
     int before = standards.get("/api/packs").json().size();
@@ -184,14 +180,14 @@ public class ServerTest extends AbstractTestNGSpringContextTests {
     assertThat(standards.text("/api/packs", pack.replace("stable within a minute", "stable")).code()).as("it is published").isEqualTo("published");
     assertThat(standards.get("/api/packs").json()).hasSize(before);
     assertThat(wren.text("/api/flights", "x").code()).isEqualTo("not-your-role");
-    assertThat(standards.text("/api/flights", Files.readString(ROOT.resolve("demo/flights.yaml"))).code()).isEqualTo("flight-exists");
+    assertThat(standards.text("/api/flights", Files.readString(Given.ROOT.resolve("demo/flights.yaml"))).code()).isEqualTo("flight-exists");
     assertThat(standards.get("/api/accounts").code()).isEqualTo("not-your-role");
   }
 
   @Test
   public void recorded_traces_are_judged_by_the_types_limits() throws IOException {
     for (String[] trace : new String[][] {{"sound", "true"}, {"spoiler-stays-out", "false"}}) {
-      String csv = Files.readString(ROOT.resolve("demo/traces/dovrin-46-" + trace[0] + ".csv"));
+      String csv = Files.readString(Given.ROOT.resolve("demo/traces/dovrin-46-" + trace[0] + ".csv"));
       Answer answer = wren.text("/api/departures/today-14/recorded-controls", csv);
       assertThat(answer.json().path("passed").asString()).as(trace[0]).isEqualTo(trace[1]);
     }
@@ -233,7 +229,7 @@ public class ServerTest extends AbstractTestNGSpringContextTests {
         .enable(SerializationFeature.INDENT_OUTPUT, SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS).build();
     Object tree = sorted.readValue(wren.get("/v3/api-docs").text(), Object.class);
     String now = sorted.writeValueAsString(tree) + "\n";
-    Path kept = ROOT.resolve("docs/openapi.json");
+    Path kept = Given.ROOT.resolve("docs/openapi.json");
     if (System.getProperty("lanyard.refresh") != null) {
       Files.writeString(kept, now);
     }

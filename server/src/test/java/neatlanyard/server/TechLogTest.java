@@ -7,8 +7,6 @@ import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.security.MessageDigest;
 import java.util.Arrays;
 import java.util.HexFormat;
@@ -29,7 +27,6 @@ import tools.jackson.databind.JsonNode;
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
 @SuppressWarnings("NullAway.Init") // The framework and the set-up fill the fields.
 public class TechLogTest extends AbstractTestNGSpringContextTests {
-  private static final Path ROOT = Path.of(System.getProperty("lanyard.root", ".."));
   private static final String PHOTO = "/api/departures/today-14/photos/%s?sha256=%s&total=%d&from=%d";
 
   @LocalServerPort private int port;
@@ -39,10 +36,7 @@ public class TechLogTest extends AbstractTestNGSpringContextTests {
 
   @DynamicPropertySource
   static void settings(DynamicPropertyRegistry registry) throws IOException {
-    Path db = Files.createTempDirectory("lanyard-tech").resolve("test.db");
-    registry.add("lanyard.database", db::toString);
-    registry.add("lanyard.demo", () -> true);
-    registry.add("lanyard.demo-folder", () -> ROOT.resolve("demo").toString());
+    Given.demo(registry, true);
     registry.add("lanyard.begin-at", () -> "2027-01-14T06:30:00Z");
   }
 

@@ -87,7 +87,7 @@ public class StoreTest {
 
   private static Flight flight(String id) {
     return new Flight(
-        new FlightId(id), "Flight 14", new TailId("TL-DVA"), new AirfieldId("QTRN"), new AirfieldId("QVSK"), AT,
+        new FlightId(id), "Flight 14", new TailId("TL-DVA"), new AirfieldId("QTRN"), new AirfieldId("QVSK"), AT, Optional.of(170),
         List.of(new Rostered(new CrewId("marsk"), Seat.LEFT, true, true), new Rostered(new CrewId("adeyo"), Seat.RIGHT, false, false)));
   }
 

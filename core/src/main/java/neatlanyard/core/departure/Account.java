@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import neatlanyard.core.sop.Card.Item;
+import neatlanyard.core.sop.Procedure;
 import neatlanyard.core.sop.Stage;
 
 /**
@@ -49,6 +50,14 @@ public record Account(List<StageTime> stages, List<Interruption> interruptions) 
     return Stream.concat(said, besides).max(Instant::compareTo);
   }
 
+  /** How long the walkaround took, once all of it is settled. */
+  public static Optional<Duration> walked(Departure d) {
+    List<Item> walk = d.items().stream().filter(i -> i.procedure().kind() == Procedure.Kind.WALKAROUND).toList();
+    List<Instant> times = walk.stream().flatMap(i -> d.marks(i.step().id()).stream()).map(Mark::at).sorted().toList();
+    boolean whole = !times.isEmpty() && walk.stream().allMatch(i -> d.said(i).settled());
+    return whole ? Optional.of(Duration.between(times.getFirst(), times.getLast())) : Optional.empty();
+  }
+
   /** Whether an event says that something was not as the card has it. */
   public static boolean deviates(Event event) {
     return switch (event) {
@@ -68,6 +77,9 @@ public record Account(List<StageTime> stages, List<Interruption> interruptions) 
       case Event.StepDone e -> false;
       case Event.FoundSo e -> false;
       case Event.Measured e -> false;
+      case Event.ValueSaid e -> false;
+      case Event.AircraftRead e -> false;
+      case Event.FlightFacts e -> false;
       case Event.StepUndone e -> false;
       case Event.WaitSeen e -> false;
       case Event.TagHung e -> false;

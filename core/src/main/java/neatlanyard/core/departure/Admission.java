@@ -65,6 +65,9 @@ public final class Admission {
       case Event.DaySet e -> Optional.empty();
       case Event.StepDone e -> done(e.step()).or(() -> wantsValue(e.step()));
       case Event.Measured e -> done(e.step()).or(() -> readable(e));
+      case Event.ValueSaid e -> done(e.step()).or(() -> agreeing(e));
+      case Event.AircraftRead e -> Optional.empty();
+      case Event.FlightFacts e -> byServerAlone();
       case Event.FoundSo e -> own(e.step()).or(() -> findable(e.step())).or(() -> undecided(e.step()));
       case Event.Overridden e -> own(e.step()).or(() -> words("reason", e.words())).or(() -> closed(e.step()));
       case Event.WaitSeen e -> onCard(e.step()).or(() -> over(e.step()));
@@ -74,7 +77,7 @@ public final class Admission {
       case Event.WentOn e -> now.beside().interrupted(by).isPresent() ? Optional.empty() : no("not-interrupted", "You were not called away.", "Go on.");
       case Event.PanelHandedOver e -> handOver(e);
       case Event.StepLater e -> own(e.step()).or(() -> words("reason", e.reason())).or(() -> notStopped(e.step()))
-          .or(() -> notInChecklist(e.step())).or(() -> undecided(e.step()));
+          .or(() -> open(e.step())).or(() -> undecided(e.step()));
       case Event.LogTailRead e -> Optional.empty();
       case Event.TechStatus e -> byServerAlone();
       case Event.ReadBefore e -> byServerAlone();
@@ -143,6 +146,9 @@ public final class Admission {
   }
 
   private Optional<Refusal> wantsValue(StepId step) {
+    if (DayValues.back(item(step))) {
+      return no("value-wanted", "%s wants what is seen, not that it is set.".formatted(item(step).step().challenge()), "Say it.");
+    }
     return item(step).step().measures().flatMap(m -> no("value-wanted",
         "%s wants a value: %s.".formatted(item(step).step().challenge(), m.quantity().name().toLowerCase(Locale.ROOT)),
         "Read it and enter it."));
@@ -159,14 +165,40 @@ public final class Admission {
     return Optional.empty();
   }
 
-  private static Optional<Refusal> byServerAlone() {
-    return no("not-yours", "How the technical log stands is written by the server.", "Reload the departure.");
+  /** What is said must be what today gives, unless somebody has said in words why it is not. */
+  private Optional<Refusal> agreeing(Event.ValueSaid e) {
+    Item item = item(e.step());
+    if (!DayValues.back(item)) {
+      return no("no-value", "%s asks for no value.".formatted(item.step().challenge()), "Answer it without one.");
+    }
+    List<String> choices = DayValues.choices(now, item);
+    boolean sayable = choices.isEmpty() ? DayValues.number(e.value()).isPresent() : choices.contains(e.value());
+    if (!sayable) {
+      return no("not-a-value", "'%s' is not a value anybody sees there.".formatted(shortened(e.value())), "Say what is shown.");
+    }
+    return DayValues.of(now, item).filter(k -> !k.agrees(e.value()) && now.beside().override(e.step()).isEmpty())
+        .flatMap(k -> no("differs", "%s: %s.".formatted(item.step().challenge(), DayValues.against(e.value(), k)),
+            "Set it right and say it again, or say in words why it is different."));
   }
 
-  private Optional<Refusal> notInChecklist(StepId step) {
-    return item(step).procedure().kind() == Procedure.Kind.CHECKLIST
-        ? no("no-later", "An item of a checklist is not put aside.", "Stop the checklist, and resume it when the item can be answered.")
-        : Optional.empty();
+  private static String shortened(String value) {
+    return value.length() <= 20 ? value : value.substring(0, 20) + "…";
+  }
+
+  private static Optional<Refusal> byServerAlone() {
+    return no("not-yours", "This is written by the server alone.", "Reload the departure.");
+  }
+
+  /** What is answered is not put aside, least of all the last item of a checklist, which says that nothing is. */
+  private Optional<Refusal> open(StepId step) {
+    Item item = item(step);
+    if (item.procedure().kind() != Procedure.Kind.CHECKLIST) {
+      return Optional.empty();
+    }
+    boolean last = now.part(item.procedure().id()).filter(p -> p.items().getLast().equals(item)).isPresent();
+    return last
+        ? no("no-later", "The last item of a checklist is not held: it says that nothing is.", "Stop the checklist, and resume it when the item can be answered.")
+        : inOrder(step);
   }
 
   private static Optional<Refusal> sound(Find.What what) {
@@ -195,15 +227,16 @@ public final class Admission {
 
   /** What keeps a step closed at the time this happened. */
   private Optional<Gates.Gate> gate(StepId step) {
-    return Gates.of(now, item(step)).stream().filter(g -> g.until().map(u -> u.isAfter(happened.plus(LENIENCE))).orElse(true)).findFirst();
+    return Gates.all(now, item(step), Gates.ofStage(now, item(step).procedure().stage(), now.tags())).stream()
+        .filter(g -> g.until().map(u -> u.isAfter(happened.plus(LENIENCE))).orElse(true)).findFirst();
   }
 
   private Optional<Refusal> closed(StepId step) {
-    return gate(step).isPresent() ? Optional.empty() : no("nothing-to-override", "Nothing keeps that step closed.", "Do it.");
+    return Gates.maySayWords(now, item(step), now.tags()) || DayValues.back(item(step)) ? Optional.empty() : no("nothing-to-override", "Nothing keeps that step closed.", "Do it.");
   }
 
   private Optional<Refusal> findable(StepId step) {
-    return Gates.mayBeFound(now.pack(), item(step)) ? Optional.empty()
+    return Gates.mayBeFound(now.pack(), item(step).procedure(), item(step).step()) ? Optional.empty()
         : no("not-found", "%s is done, not found: it makes what follows safe.".formatted(item(step).step().challenge()), "Do it.");
   }
 
@@ -248,7 +281,7 @@ public final class Admission {
     Map<StepId, Status> statuses = now.statuses(now.tags());
     return now.next(procedure, statuses)
         .filter(next -> !next.step().id().equals(step))
-        .filter(next -> !statuses.getOrDefault(step, Status.OPEN).settled())
+        .filter(next -> !statuses.getOrDefault(step, Status.OPEN).settled() && statuses.get(step) != Status.LATER)
         .flatMap(next -> no("out-of-order", "Before it comes %s.".formatted(next.step().challenge()),
             "A checklist is answered in order, so that nothing is passed over."));
   }

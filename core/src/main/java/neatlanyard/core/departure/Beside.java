@@ -11,8 +11,7 @@ import java.util.Optional;
 import java.util.UUID;
 import neatlanyard.core.departure.Departure.Said;
 import neatlanyard.core.fleet.CrewId;
-import neatlanyard.core.fleet.Seat;
-import neatlanyard.core.sop.PlaceId;
+import neatlanyard.core.sop.Handovers;
 import neatlanyard.core.sop.StepId;
 
 /** What people say beside the steps: gates passed, times seen over, tags by hand, being called away, panels handed over. */
@@ -21,7 +20,12 @@ public final class Beside {
   private final Map<StepId, Long> waitsSeen = new HashMap<>();
   private final Map<UUID, Said<Event.TagHung>> hung = new LinkedHashMap<>();
   private final List<Interruption> interruptions = new ArrayList<>();
-  private final Map<PlaceId, Seat> handedOver = new HashMap<>();
+  private Handovers handovers = Handovers.NONE;
+
+  private final Map<StepId, Said<Event.ValueSaid>> values = new HashMap<>();
+  private final List<Said<Event.AircraftRead>> aircraft = new ArrayList<>();
+  private final Map<StepId, Again.Why> changed = new HashMap<>();
+  private final Map<StepId, Long> takenBack = new HashMap<>();
 
   Beside() {}
 
@@ -30,7 +34,11 @@ public final class Beside {
     waitsSeen.putAll(before.waitsSeen);
     hung.putAll(before.hung);
     interruptions.addAll(before.interruptions);
-    handedOver.putAll(before.handedOver);
+    handovers = before.handovers;
+    values.putAll(before.values);
+    aircraft.addAll(before.aircraft);
+    changed.putAll(before.changed);
+    takenBack.putAll(before.takenBack);
   }
 
   void overridden(Event.Overridden e, Entry entry) {
@@ -59,13 +67,28 @@ public final class Beside {
         ? new Interruption(i.by(), i.seat(), i.from(), Optional.of(to), i.number()) : i);
   }
 
-  void handedOver(Event.PanelHandedOver e) {
-    handedOver.put(e.panel(), e.to());
+  void handedOver(Event.PanelHandedOver e, Entry entry) {
+    entry.seat().ifPresent(from -> handovers = handovers.with(e.panel(), from, e.to()));
   }
 
   /** A step that is taken back takes with it what was said to do it. */
-  void forget(StepId step) {
+  void takenBack(StepId step, long number) {
     overrides.remove(step);
+    values.remove(step);
+    takenBack.put(step, number);
+  }
+
+  void valueSaid(Event.ValueSaid e, Entry entry) {
+    values.put(e.step(), said(e, entry));
+  }
+
+  void aircraftRead(Event.AircraftRead e, Entry entry) {
+    aircraft.add(said(e, entry));
+  }
+
+  /** What a new card has made untrue of answers given. */
+  void changed(Map<StepId, String> words, long number) {
+    words.forEach((step, w) -> changed.put(step, new Again.Why(number, w)));
   }
 
   private static <E extends Event> Said<E> said(E event, Entry entry) {
@@ -80,6 +103,26 @@ public final class Beside {
   /** Number of the entry by which somebody saw the wait of a step over; 0 before. */
   long waitSeen(StepId step) {
     return waitsSeen.getOrDefault(step, 0L);
+  }
+
+  /** What was said of a step that wants a value. */
+  public Optional<Said<Event.ValueSaid>> value(StepId step) {
+    return Optional.ofNullable(values.get(step));
+  }
+
+  /** What the aircraft's own data said, the first first. */
+  public List<Said<Event.AircraftRead>> aircraft() {
+    return List.copyOf(aircraft);
+  }
+
+  /** Answers that a new card has made untrue, whether or not they were given again since. */
+  Map<StepId, Again.Why> changed() {
+    return Map.copyOf(changed);
+  }
+
+  /** Number of the entry by which somebody last took back what they said of a step; 0 before. */
+  long takenBack(StepId step) {
+    return takenBack.getOrDefault(step, 0L);
   }
 
   /** The tags that were hung by hand and hang still. */
@@ -97,8 +140,8 @@ public final class Beside {
     return interruptions.stream().filter(i -> i.by().equals(who) && i.to().isEmpty()).findFirst();
   }
 
-  /** Who works a panel now, where it is not who the pack says. */
-  Map<PlaceId, Seat> handedOver() {
-    return Map.copyOf(handedOver);
+  /** Who works what of which panel now. */
+  Handovers handovers() {
+    return handovers;
   }
 }

@@ -1,6 +1,5 @@
 package neatlanyard.core.departure;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -11,18 +10,19 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import neatlanyard.core.departure.Event.ControlsChecked;
 import neatlanyard.core.departure.Event.Opened;
 import neatlanyard.core.departure.Event.TiedOff;
 import neatlanyard.core.dispatch.Severity;
 import neatlanyard.core.fleet.CrewId;
+import neatlanyard.core.fleet.Rostered;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.gauge.Judged;
 import neatlanyard.core.gauge.Missing;
-import neatlanyard.core.gauge.Readings;
 import neatlanyard.core.lanyard.Cord;
 import neatlanyard.core.lanyard.Deed;
 import neatlanyard.core.lanyard.Tag;
@@ -59,6 +59,7 @@ public final class Departure {
   private final Map<QuantityId, Double> measured;
   private TechState tech = TechState.NONE;
   private Past past = Past.NONE;
+  private Facts facts = Facts.NONE;
   private Optional<Said<Event.LogTailRead>> log = Optional.empty();
   private final Map<UUID, Find> finds;
   private final Map<ProcedureId, Said<Event.ChecklistStopped>> stopped;
@@ -92,6 +93,7 @@ public final class Departure {
     this.beside = new Beside(before.beside);
     this.tech = before.tech;
     this.past = before.past;
+    this.facts = before.facts;
     this.log = before.log;
     this.controls = before.controls;
     this.tiedOff = before.tiedOff;
@@ -140,6 +142,11 @@ public final class Departure {
       case Event.DoesNotFit e -> { }
       case Event.StepDone e -> mark(e.step(), markOf(entry, Mark.Outcome.DONE, "", Optional.empty()));
       case Event.FoundSo e -> mark(e.step(), markOf(entry, Mark.Outcome.DONE, "found so", Optional.empty()));
+      case Event.ValueSaid e -> {
+        beside.valueSaid(e, entry);
+        mark(e.step(), markOf(entry, Mark.Outcome.DONE, e.value(), Optional.empty()));
+      }
+      case Event.AircraftRead e -> beside.aircraftRead(e, entry);
       case Event.Overridden e -> beside.overridden(e, entry);
       case Event.WaitSeen e -> beside.waitSeen(e, entry);
       case Event.TagHung e -> beside.hung(e, entry);
@@ -147,7 +154,7 @@ public final class Departure {
       case Event.Interrupted e -> beside.calledAway(entry);
       case Event.WentOn e -> beside.wentOn(entry);
       case Event.PanelHandedOver e -> {
-        beside.handedOver(e);
+        beside.handedOver(e, entry);
         card.ifPresent(c -> cut(c.day(), entry.number()));
       }
       case Event.StepNotToday e -> mark(e.step(), markOf(entry, Mark.Outcome.NOT_TODAY, e.reason(), Optional.empty()));
@@ -158,9 +165,10 @@ public final class Departure {
         card.ifPresent(c -> cut(c.day(), entry.number()));
       }
       case Event.ReadBefore e -> past = e.past();
+      case Event.FlightFacts e -> facts = e.facts();
       case Event.StepUndone e -> {
         dropMeasured(e.step());
-        beside.forget(e.step());
+        beside.takenBack(e.step(), entry.number());
         unmark(e.step(), m -> m.by().equals(entry.by()));
         forget(e.step(), entry.number());
       }
@@ -181,10 +189,17 @@ public final class Departure {
   }
 
   private void cut(Day day, long number) {
+    Departure before = new Departure(this);
     List<Card.Extra> extras = tech.deferrals().stream().flatMap(d -> d.adds().stream().map(x -> new Card.Extra(
         x.id(), x.in(), x.at(), x.challenge(), x.response(), "deferred: %s, until the end of %s".formatted(d.words(), d.lastDay())))).toList();
-    card = Optional.of(Card.cut(pack, opened.flight().flyingSeat(), situation(day), extras, beside.handedOver()));
+    card = Optional.of(Card.cut(pack, crewing(), situation(day), extras));
     cardNumber = number;
+    beside.changed(Again.changes(before, this), number);
+  }
+
+  private Card.Crewing crewing() {
+    Set<Seat> manned = opened.flight().crew().stream().map(Rostered::seat).collect(Collectors.toSet());
+    return new Card.Crewing(opened.flight().flyingSeat(), manned, beside.handovers());
   }
 
   private Situation situation(Day day) {
@@ -203,7 +218,7 @@ public final class Departure {
       Quantity quantity = measure.get().quantity();
       dropMeasured(e.step());
       measured.put(quantity.id(), e.value());
-      Judged judged = measure.get().judge(e.value(), around(quantity));
+      Judged judged = Reading.judged(this, measure.get(), e.value());
       if (judged.level().find()) {
         int count = quantity.gauge().filter(g -> g instanceof Missing).isPresent() ? (int) Math.max(1, Math.round(e.value())) : 1;
         Find.What what = new Find.What(Severity.DEFECT, count, Optional.empty(), Optional.empty(), List.of());
@@ -223,34 +238,9 @@ public final class Departure {
     finds.values().removeIf(f -> f.measured() && f.step().equals(step) && f.decision().isEmpty());
   }
 
-  private Readings around(Quantity quantity) {
-    Map<String, Double> others = new HashMap<>();
-    measured.forEach((q, v) -> others.put(q.value(), v));
-    OptionalDouble outside = card.map(c -> c.day().report().temperatureC()).stream()
-        .flatMapToDouble(t -> t.stream().mapToDouble(x -> x)).findFirst();
-    return new Readings(outside, others, past.of(quantity.id()), past.usage(), opened.flight().crew().size(), opened.flight().to().value(), past.schedule());
-  }
-
-  /** A value that was read, and what it means now that all else is known. */
-  public record Reading(Quantity quantity, double value, Judged judged) {}
-
-  /** How long the walkaround took, once all of it is settled. */
-  public Optional<Duration> walked() {
-    List<Item> walk = items().stream().filter(i -> i.procedure().kind() == Procedure.Kind.WALKAROUND).toList();
-    List<Instant> times = walk.stream().flatMap(i -> marks(i.step().id()).stream()).map(Mark::at).sorted().toList();
-    boolean whole = !times.isEmpty() && walk.stream().allMatch(i -> said(i).settled());
-    return whole ? Optional.of(Duration.between(times.getFirst(), times.getLast())) : Optional.empty();
-  }
-
   /** All that was read, each with its quantity. */
   public Map<QuantityId, Double> measured() {
     return Map.copyOf(measured);
-  }
-
-  /** What was read at a step; empty before. */
-  public Optional<Reading> reading(StepId step) {
-    return pack.step(step).flatMap(Step::measures).flatMap(m -> Optional.ofNullable(measured.get(m.quantity().id()))
-        .map(v -> new Reading(m.quantity(), v, m.judge(v, around(m.quantity())))));
   }
 
   /** A value that was taken back is not there any more, for conditions too. */
@@ -360,6 +350,16 @@ public final class Departure {
     return items().stream().filter(i -> i.step().afterWait().contains(w.item().step().id())).toList();
   }
 
+  /** What was read on this tail before. */
+  Past past() {
+    return past;
+  }
+
+  /** What the fleet's files give for this flight. */
+  public Facts facts() {
+    return facts;
+  }
+
   public TechState tech() {
     return tech;
   }
@@ -397,7 +397,7 @@ public final class Departure {
   }
 
   private boolean answered(Item item, List<Mark> said) {
-    if (item.procedure().kind().byPanel() && beside.handedOver().containsKey(item.step().place())) {
+    if (item.procedure().kind().byPanel() && item.seats().size() == 1 && beside.handovers().any(item.step().place())) {
       // Whoever worked the panel then has answered.
       return !said.isEmpty();
     }
@@ -437,29 +437,33 @@ public final class Departure {
 
   /** How every step of the card stands, given the tags that hang. */
   public Map<StepId, Status> statuses(List<Tag> tags) {
-    Map<StepId, Long> againSince = new HashMap<>();
-    for (Tag tag : tags) {
-      tag.closedBy().forEach(s -> againSince.merge(s, tag.sinceNumber(), Math::max));
-    }
-    Map<StepId, Status> statuses = new LinkedHashMap<>();
-    for (Item item : items()) {
-      StepId id = item.step().id();
-      Status said = said(item);
-      boolean stale = said == Status.DONE && lastWord(id) < againSince.getOrDefault(id, -1L);
-      statuses.put(id, stale ? Status.AGAIN : said);
-    }
-    return statuses;
+    return new Standing(this, tags).statuses();
+  }
+
+  /** Number of the entry since which the answer to a step stands: where both must answer, the first of the two. */
+  long stands(Item item) {
+    boolean all = item.seats().size() > 1 && !item.any();
+    return all ? marks(item.step().id()).stream().mapToLong(Mark::number).min().orElse(0) : lastWord(item.step().id());
   }
 
   private long lastWord(StepId step) {
     return marks(step).stream().mapToLong(Mark::number).max().orElse(0);
   }
 
-  /** The first step of a procedure that still asks for something; what was put aside comes last. */
+  /**
+   * The first step of a procedure that still asks for something. What was put aside comes last; in a checklist it comes
+   * before the line and before its last item, so that neither is said while something is held.
+   */
   public Optional<Item> next(Procedure procedure, Map<StepId, Status> statuses) {
     List<Item> open = part(procedure.id()).stream().flatMap(p -> p.items().stream())
         .filter(i -> !statuses.getOrDefault(i.step().id(), Status.OPEN).settled()).toList();
-    return open.stream().filter(i -> statuses.get(i.step().id()) != Status.LATER).findFirst().or(() -> open.stream().findFirst());
+    Predicate<Item> held = i -> statuses.get(i.step().id()) == Status.LATER;
+    Optional<Item> next = open.stream().filter(held.negate()).findFirst();
+    if (procedure.kind() == Procedure.Kind.CHECKLIST && next.isPresent()) {
+      boolean end = open.getLast().equals(next.get());
+      return open.stream().filter(held).filter(h -> end || next.get().step().belowLine() && !h.step().belowLine()).findFirst().or(() -> next);
+    }
+    return next.or(() -> open.stream().findFirst());
   }
 
   /** Whether people said different things of a step and nobody has settled it. */

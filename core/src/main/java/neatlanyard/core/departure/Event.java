@@ -1,5 +1,6 @@
 package neatlanyard.core.departure;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -16,6 +17,7 @@ import neatlanyard.core.sop.PackId;
 import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.sop.ProcedureId;
 import neatlanyard.core.sop.Stage;
+import neatlanyard.core.sop.State;
 import neatlanyard.core.sop.StepId;
 
 /** What can happen in a departure. The log of these is the departure; everything else is worked out from it. */
@@ -57,6 +59,16 @@ public sealed interface Event {
   /** A value is read and entered; within its limits the step is done. @param value in the quantity's unit */
   record Measured(StepId step, double value) implements Event {}
 
+  /** What is set or seen, where today's flight gives a step its value. @param value as it was said: a number, or one of the choices */
+  record ValueSaid(StepId step, String value) implements Event {}
+
+  /** What the aircraft's own data say of its controls and indications. Only that data makes this. @param source in words */
+  record AircraftRead(String source, List<State> states) implements Event {
+    public AircraftRead {
+      states = List.copyOf(states);
+    }
+  }
+
   /** A step does not fit this tail, this day or the work as it is; goes to fleet standards. */
   record DoesNotFit(StepId step, String words) implements Event {}
 
@@ -81,8 +93,11 @@ public sealed interface Event {
   /** What was read on this tail before. Only the server makes this, at the opening. */
   record ReadBefore(Past past) implements Event {}
 
-  /** A tag is hung by hand. @param due the stage by whose end it must be gone */
-  record TagHung(UUID tag, String words, Stage due) implements Event {}
+  /** What the fleet's files give for this flight. Only the server makes this, at the opening. */
+  record FlightFacts(Facts facts) implements Event {}
+
+  /** A tag is hung by hand. @param due the stage by whose end it must be gone @param calls when it calls; empty: never */
+  record TagHung(UUID tag, String words, Stage due, Optional<Instant> calls) implements Event {}
 
   /** A tag that was hung by hand is taken off. */
   record TagTaken(UUID tag) implements Event {}
@@ -93,7 +108,7 @@ public sealed interface Event {
   /** Whoever says it goes on with what they were doing. */
   record WentOn() implements Event {}
 
-  /** A panel of a flow goes to another seat. */
+  /** What whoever says it works of a panel in a flow goes to another seat. */
   record PanelHandedOver(PlaceId panel, Seat to) implements Event {}
 
   /** A checklist is stopped where it is. */

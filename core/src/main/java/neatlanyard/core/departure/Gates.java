@@ -5,44 +5,102 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import neatlanyard.core.lanyard.Tag;
 import neatlanyard.core.sop.Card.Item;
 import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.Point;
 import neatlanyard.core.sop.Procedure;
+import neatlanyard.core.sop.Stage;
 import neatlanyard.core.sop.State;
 import neatlanyard.core.sop.Step;
 
-/** What keeps a step closed: a step that must come before it, or a wait that is not over. */
+/** What keeps a step closed: a step that comes before it, a wait that is not over, or what closes its whole stage. */
 public final class Gates {
   private Gates() {}
 
   /**
    * One thing that keeps a step closed.
    *
-   * @param before the step that must be done first, or whose wait must pass
-   * @param until when the wait is over; empty where the step itself is not done
+   * @param words such as "Before it comes Fire warning: bell, lights"
+   * @param before the step that must be done first, or whose wait must pass; empty where it is no step of the card
+   * @param until when the wait is over; empty where it is no wait
    */
-  public record Gate(Item before, Optional<Instant> until) {
-    /** Such as "Before it comes Fire warning: bell, lights". */
-    public String words() {
-      return until.isPresent()
-          ? "Wait: %s, %s".formatted(before.step().challenge(), before.step().waits().orElseThrow().words())
-          : "Before it comes %s: %s.".formatted(before.step().challenge(), before.step().response());
+  public record Gate(String words, Optional<Item> before, Optional<Instant> until) {
+    static Gate first(Item before) {
+      return new Gate("Before it comes %s: %s.".formatted(before.step().challenge(), before.step().response()), Optional.of(before), Optional.empty());
+    }
+
+    static Gate wait(Waiting w) {
+      Step step = w.item().step();
+      String words = "Wait: %s, %s".formatted(step.challenge(), step.waits().orElseThrow().words());
+      return new Gate(words, Optional.of(w.item()), Optional.of(w.until()));
     }
   }
 
-  /** What keeps a step closed, by all that was said; a wait stands here until it is over, which is the reader's to tell. */
+  /** From here on one stage follows the other; before it people work in several at once. */
+  private static final Stage IN_ORDER = Stage.START;
+
+  /**
+   * What keeps all steps of a stage closed: the tags that were to be gone before it, and on the runway what of the
+   * take-off configuration is not so. Words said since at one of its steps count for all of it. The stages before the
+   * start are worked side by side, so that a cover outside does not stop the flows inside.
+   *
+   * @param tags those that hang now
+   */
+  public static List<Gate> ofStage(Departure d, Stage stage, List<Tag> tags) {
+    return late(d, stage, tags).filter(l -> !passed(d, stage, l.since())).map(Late::gate).toList();
+  }
+
+  /**
+   * Whether there is anything to say words about: what keeps the step closed, or did until somebody else said words or
+   * its time ran out. Two people may see it closed and say words in the same moment.
+   */
+  static boolean maySayWords(Departure d, Item item, List<Tag> tags) {
+    return !of(d, item).isEmpty() || late(d, item.procedure().stage(), tags).findAny().isPresent();
+  }
+
+  /** @param since number of the entry from which on it has been so */
+  private record Late(Gate gate, long since) {}
+
+  private static Stream<Late> late(Departure d, Stage stage, List<Tag> tags) {
+    if (stage.compareTo(IN_ORDER) < 0) {
+      return Stream.empty();
+    }
+    Stream<Late> late = tags.stream()
+        .filter(t -> t.due().compareTo(stage) < 0)
+        .map(t -> new Late(new Gate("Before it must be gone: %s.".formatted(t.words()),
+            t.closedBy().stream().flatMap(s -> d.card().flatMap(c -> c.item(s)).stream()).findFirst(), Optional.empty()), t.sinceNumber()));
+    Stream<Late> configuration = stage != Stage.LINE_UP ? Stream.empty() : Takeoff.of(d).stream()
+        .filter(c -> !c.so())
+        .map(c -> new Late(new Gate("Take-off configuration. %s.".formatted(c.words()), Optional.empty(), Optional.empty()),
+            c.told().map(Positions.Told::number).orElse(0L)));
+    return Stream.concat(late, configuration);
+  }
+
+  /** Words that say why a value differs say nothing of the stage. */
+  private static boolean passed(Departure d, Stage stage, long since) {
+    return d.items().stream().filter(i -> i.procedure().stage() == stage)
+        .filter(i -> d.beside().override(i.step().id()).filter(o -> o.number() > since).isPresent())
+        .anyMatch(i -> DayValues.differing(d, i).isEmpty());
+  }
+
+  /** All that keeps a step closed. @param ofStage what closes its stage, which is worked out once a stage */
+  public static List<Gate> all(Departure d, Item item, List<Gate> ofStage) {
+    return Stream.concat(of(d, item).stream(), ofStage.stream()).toList();
+  }
+
+  /** The steps and waits that come before one step; a wait stands here until it is over, which is the reader's to tell. */
   public static List<Gate> of(Departure d, Item item) {
     Stream<Gate> needs = item.step().needs().stream().flatMap(n -> d.card().flatMap(c -> c.item(n)).stream())
         .filter(n -> d.said(n) != Status.DONE)
-        .map(n -> new Gate(n, Optional.empty()));
+        .map(Gate::first);
     Stream<Gate> waits = item.step().afterWait().stream().flatMap(n -> d.card().flatMap(c -> c.item(n)).stream())
-        .flatMap(n -> wait(d, n).map(w -> new Gate(n, Optional.of(w.until()))).or(() -> undone(d, n)).stream());
+        .flatMap(n -> wait(d, n).map(Gate::wait).or(() -> undone(d, n)).stream());
     return Stream.concat(needs, waits).toList();
   }
 
   private static Optional<Gate> undone(Departure d, Item item) {
-    return d.said(item).settled() ? Optional.empty() : Optional.of(new Gate(item, Optional.empty()));
+    return d.said(item).settled() ? Optional.empty() : Optional.of(Gate.first(item));
   }
 
   /** The wait that a step has begun; empty when it has not, or when nothing waits for it. */
@@ -59,13 +117,17 @@ public final class Gates {
    * Whether the crew may find a step's state instead of making it. Never one that makes something safe: one that others
    * need, that reads, proves or is critical, or that puts a control into its first position, where it rests.
    */
-  public static boolean mayBeFound(Pack pack, Item item) {
-    Step step = item.step();
-    boolean plain = item.procedure().kind() == Procedure.Kind.POWER_UP
+  public static boolean mayBeFound(Pack pack, Procedure procedure, Step step) {
+    boolean plain = procedure.kind() == Procedure.Kind.POWER_UP
         && !step.sets().isEmpty() && step.expects().isEmpty() && step.measures().isEmpty() && step.alternates().isEmpty() && !step.critical();
     return plain
         && step.sets().stream().noneMatch(s -> rests(pack, s))
         && pack.procedures().stream().flatMap(p -> p.steps().stream()).noneMatch(s -> s.needs().contains(step.id()));
+  }
+
+  /** The open steps that these states say are so already. */
+  public static Stream<Item> foundSo(Departure d, List<State> states) {
+    return d.items().stream().filter(i -> mayBeFound(d.pack(), i.procedure(), i.step()) && !d.said(i).settled() && states.containsAll(i.step().sets()));
   }
 
   private static boolean rests(Pack pack, State state) {

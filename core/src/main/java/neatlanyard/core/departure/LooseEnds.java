@@ -6,11 +6,15 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import neatlanyard.core.dispatch.Deferral;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.lanyard.LooseEnd;
 import neatlanyard.core.sop.Card;
+import neatlanyard.core.sop.Procedure;
+import neatlanyard.core.sop.Stage;
 import neatlanyard.core.sop.StepId;
+import neatlanyard.core.sop.TagKind;
 import neatlanyard.core.sop.TagKind.Trigger;
 
 /** What a departure has left open besides the openings of its steps. */
@@ -42,8 +46,10 @@ final class LooseEnds {
     for (Card.Item item : d.items()) {
       StepId step = item.step().id();
       if (d.said(item) == Status.LATER) {
-        d.marks(step).stream().filter(m -> m.outcome() == Mark.Outcome.LATER).findFirst().ifPresent(m -> ends.add(end(
-            Trigger.LOOK_AGAIN, step.value(), "%s, %s".formatted(item.step().challenge(), m.words()), m.by(), m.at(), m.number(), List.of(step))));
+        // What a checklist holds is due with it.
+        Optional<Stage> due = item.procedure().kind() == Procedure.Kind.CHECKLIST ? Optional.of(item.procedure().stage()) : Optional.empty();
+        d.marks(step).stream().filter(m -> m.outcome() == Mark.Outcome.LATER).findFirst().ifPresent(m -> ends.add(new LooseEnd(
+            Trigger.LOOK_AGAIN, step.value(), "%s, %s".formatted(item.step().challenge(), m.words()), 1, 1, m.by(), m.at(), m.number(), List.of(step), due)));
       }
       if (d.disagreed(step)) {
         d.marks(step).stream()
@@ -97,21 +103,31 @@ final class LooseEnds {
         d.after(w).stream().map(i -> i.procedure().stage()).min(Comparator.naturalOrder()))).toList();
   }
 
-  /** As long as what they went past is still so. */
+  /** As long as what they went past is still so; one for each step, whatever its words were for. */
   private static List<LooseEnd> overrides(Departure d) {
     List<LooseEnd> ends = new ArrayList<>();
     for (Card.Item item : d.items()) {
       d.beside().override(item.step().id()).filter(o -> d.said(item) == Status.DONE).ifPresent(o -> {
         List<Card.Item> open = Gates.of(d, item).stream()
-            .filter(g -> g.until().isEmpty() || d.waits().stream().anyMatch(w -> w.item().equals(g.before())))
-            .map(Gates.Gate::before).toList();
-        if (!open.isEmpty()) {
-          String detail = "%s before %s: %s".formatted(item.step().challenge(), open.getFirst().step().challenge(), o.event().words());
-          ends.add(end(Trigger.OVERRIDE, item.step().id().value(), detail, o.by(), o.at(), o.number(), List.of()));
+            .filter(g -> g.until().isEmpty() || d.waits().stream().anyMatch(w -> g.before().filter(w.item()::equals).isPresent()))
+            .flatMap(g -> g.before().stream()).toList();
+        Stream<String> differs = DayValues.differing(d, item).stream().map(said -> ": " + DayValues.against(said, DayValues.of(d, item).orElseThrow()));
+        Stream<String> before = open.stream().limit(1).map(i -> " before " + i.step().challenge());
+        List<String> past = Stream.concat(differs, before).toList();
+        if (!past.isEmpty()) {
+          ends.add(override(d, item, o, "%s%s: %s".formatted(item.step().challenge(), String.join(",", past), o.event().words())));
         }
       });
     }
     return ends;
+  }
+
+  /** Due as its kind says, and never before the stage it was said in: words just said do not close what they opened. */
+  private static LooseEnd override(Departure d, Card.Item item, Departure.Said<Event.Overridden> o, String detail) {
+    Stage here = item.procedure().stage();
+    Optional<Stage> due = d.pack().tagKinds().stream().filter(k -> k.hangsOn() == Trigger.OVERRIDE).map(TagKind::due)
+        .filter(k -> k.compareTo(here) < 0).findFirst().map(k -> here);
+    return new LooseEnd(Trigger.OVERRIDE, item.step().id().value(), detail, 1, 1, o.by(), o.at(), o.number(), List.of(), due);
   }
 
   private static LooseEnd end(

@@ -10,9 +10,14 @@ public enum Role {
   TRAINING,
   ADMINISTRATOR;
 
-  /** Whether this role may sit at the controls. */
+  /** Whether this role may be on the crew of a flight. */
   public boolean flies() {
-    return this == CAPTAIN || this == FIRST_OFFICER;
+    return this == CAPTAIN || this == FIRST_OFFICER || this == ENGINEER;
+  }
+
+  /** Whether this role may take a seat. */
+  public boolean sits(Seat seat) {
+    return seat == Seat.ENGINEER ? this == ENGINEER : this == CAPTAIN || this == FIRST_OFFICER;
   }
 
   /** Whether this role may draw up packs: bring them in and edit drafts. */

@@ -1,12 +1,26 @@
 package neatlanyard.core.fleet;
 
+import java.util.EnumSet;
+import java.util.Set;
+
 /** A seat of the flight deck. */
 public enum Seat {
   LEFT,
-  RIGHT;
+  RIGHT,
+  /** Behind the pilots, on types and flights that have one. */
+  ENGINEER;
 
-  /** The seat across. */
+  /** The two seats at the controls. */
+  public static Set<Seat> pilots() {
+    return EnumSet.of(LEFT, RIGHT);
+  }
+
+  /** The pilot's seat across. @throws IllegalStateException for a seat that is not at the controls */
   public Seat other() {
-    return this == LEFT ? RIGHT : LEFT;
+    return switch (this) {
+      case LEFT -> RIGHT;
+      case RIGHT -> LEFT;
+      case ENGINEER -> throw new IllegalStateException("The engineer's seat has none across");
+    };
   }
 }

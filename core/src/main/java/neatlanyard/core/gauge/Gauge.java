@@ -6,7 +6,7 @@ import java.util.OptionalDouble;
 import neatlanyard.core.gauge.Judged.Level;
 
 /** How one kind of reading is judged. The numbers come from the type's pack, the rule from here. */
-public sealed interface Gauge permits Band, Between, Bottle, CrewOxygen, Missing, Oil, Sag, Tyre, Uplift, WearPin {
+public sealed interface Gauge permits Band, Between, Bottle, CrewOxygen, Missing, Oil, Sag, TrimBand, Tyre, Uplift, WearPin {
   /**
    * What a reading means.
    *

@@ -94,7 +94,9 @@ public final class Cord {
         first.at(),
         first.number(),
         kind.due(),
-        closedBy);
+        closedBy,
+        open.stream().map(Opening::item).toList(),
+        all);
   }
 
   private static Tag looseTag(TagKind kind, LooseEnd end) {
@@ -107,7 +109,9 @@ public final class Cord {
         end.since(),
         end.sinceNumber(),
         end.due().orElse(kind.due()),
-        end.closedBy());
+        end.closedBy(),
+        List.of(),
+        end.all());
   }
 
   private static String filled(String title, int open, int all) {

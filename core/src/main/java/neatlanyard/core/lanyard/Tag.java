@@ -17,6 +17,8 @@ import neatlanyard.core.sop.TagKind;
  * @param sinceNumber number of the log entry that opened it
  * @param due the stage by whose end it must be gone
  * @param closedBy steps of today's card that take it off; empty where something other than a step does
+ * @param open the single things that are open, where steps open and close it; empty elsewhere
+ * @param all of how many
  */
 public record Tag(
     String key,
@@ -27,9 +29,12 @@ public record Tag(
     Instant since,
     long sinceNumber,
     Stage due,
-    List<StepId> closedBy) {
+    List<StepId> closedBy,
+    List<String> open,
+    int all) {
   public Tag {
     closedBy = List.copyOf(closedBy);
+    open = List.copyOf(open);
   }
 
   /** Title and detail in one phrase. */

@@ -32,7 +32,7 @@ final class Ownership {
         ofTwo(plan, panel, there).ifPresent(findings::add);
       }
     }
-    for (Seat seat : Seat.values()) {
+    for (Seat seat : Seat.pilots()) {
       DaySet works = plan.steps.stream()
           .filter(p -> p.procedure().kind() == Kind.FLOW)
           .map(p -> p.on().and(plan.days.answers(p.step(), plan.place(p.step().place()), seat)))

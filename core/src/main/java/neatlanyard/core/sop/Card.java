@@ -60,11 +60,29 @@ public final class Card {
 
   /** Cuts the card. A procedure of which nothing is left is not on it. */
   public static Card cut(Pack pack, Seat flying, Situation now) {
-    return cut(pack, flying, now, List.of(), Map.of());
+    return cut(pack, new Crewing(flying, Seat.pilots(), Handovers.NONE), now, List.of());
   }
 
-  /** The same, with what this tail needs besides. @param handedOver who works a panel now, where it is not who the pack says */
-  public static Card cut(Pack pack, Seat flying, Situation now, List<Extra> extras, Map<PlaceId, Seat> handedOver) {
+  /** Who is there to work it. */
+  public record Crewing(Seat flying, Set<Seat> manned, Handovers handovers) {
+    public Crewing {
+      manned = Set.copyOf(manned);
+    }
+
+    /** What is the engineer's falls to the pilot monitoring where there is none. */
+    private Owner.Answering answering(Owner owner, Policy policy, Place place) {
+      Owner who = owner == Owner.ENGINEER && !manned.contains(Seat.ENGINEER) ? Owner.MONITORING : owner;
+      return who.answering(flying, policy, place);
+    }
+
+    private Set<Seat> seats(Procedure procedure, Owner.Answering who, PlaceId place) {
+      boolean mayBeGiven = procedure.kind().byPanel() && who.seats().size() == 1;
+      return mayBeGiven ? Set.of(handovers.now(place, who.seats().iterator().next())) : who.seats();
+    }
+  }
+
+  /** The same for a whole crew, with what this tail needs besides. */
+  public static Card cut(Pack pack, Crewing crew, Situation now, List<Extra> extras) {
     List<Part> parts = new ArrayList<>();
     List<LeftOut> leftOut = new ArrayList<>();
     Map<PlaceId, Place> places = new HashMap<>();
@@ -78,9 +96,8 @@ public final class Card {
       for (Step step : steps) {
         Condition.Answer answer = ask(pack.policy(), procedure, step, now);
         if (answer.holds()) {
-          Owner.Answering who = step.owner().answering(flying, pack.policy(), places.getOrDefault(step.place(), nowhere));
-          boolean given = procedure.kind().byPanel() && who.seats().size() == 1 && handedOver.containsKey(step.place());
-          Set<Seat> seats = given ? Set.of(handedOver.get(step.place())) : who.seats();
+          Owner.Answering who = crew.answering(step.owner(), pack.policy(), places.getOrDefault(step.place(), nowhere));
+          Set<Seat> seats = crew.seats(procedure, who, step.place());
           items.add(new Item(step, procedure, seats, who.any(), why.getOrDefault(step.id(), answer.words())));
         } else {
           leftOut.add(new LeftOut(step, procedure, answer.words()));

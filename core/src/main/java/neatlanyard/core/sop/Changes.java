@@ -81,8 +81,9 @@ public final class Changes {
 
   private static Set<Seat> seats(Pack pack, Step step) {
     Place place = pack.place(step.place()).orElse(new Place(step.place(), "", 0, 0, 0, 0, Seat.LEFT, false));
-    return Stream.of(Seat.values())
-        .flatMap(flying -> step.owner().answering(flying, pack.policy(), place).seats().stream())
+    // What is the engineer's is the pilot monitoring's on a flight without one.
+    Stream<Owner> owners = step.owner() == Owner.ENGINEER ? Stream.of(Owner.ENGINEER, Owner.MONITORING) : Stream.of(step.owner());
+    return owners.flatMap(o -> Seat.pilots().stream().flatMap(flying -> o.answering(flying, pack.policy(), place).seats().stream()))
         .collect(Collectors.toSet());
   }
 
@@ -166,6 +167,9 @@ public final class Changes {
     said(words, "Comes after the wait of", titles(before, a.afterWait()), titles(after, b.afterWait()));
     said(words, "Measured", measure(a), measure(b));
     said(words, "In turn", turns(a), turns(b));
+    said(words, "Value of today", value(before, a), value(after, b));
+    said(words, "Course", course(a), course(b));
+    said(words, "Tests the lights", yes(a.testsLights()), yes(b.testsLights()));
     said(words, "Critical", yes(a.critical()), yes(b.critical()));
     said(words, "Caught by alerting", yes(a.alerted()), yes(b.alerted()));
     said(words, "Below the line", yes(a.belowLine()), yes(b.belowLine()));
@@ -204,6 +208,18 @@ public final class Changes {
     return s.measures().map(m -> "%s %s".formatted(m.quantity().name(), m.words()).strip()).orElse("");
   }
 
+  private static String value(Pack pack, Step s) {
+    return s.value().map(v -> switch (v.source()) {
+      case DayValue.Source.Figure f -> f.plus() == 0 ? f.figure().words() : "%s %+d".formatted(f.figure().words(), f.plus());
+      case DayValue.Source.Position p -> pack.name(p.point());
+      case DayValue.Source.Turn t -> "the one whose turn it is";
+    } + (v.back() ? ", asked back" : "")).orElse("");
+  }
+
+  private static String course(Step s) {
+    return s.course().stream().map(b -> "%s: %s".formatted(b.act(), b.see())).collect(Collectors.joining("; "));
+  }
+
   private static String turns(Step s) {
     return s.alternates().map(a -> String.join(", ", a.choices())).orElse("");
   }
@@ -227,6 +243,9 @@ public final class Changes {
     listed(changes, "Waivers", before.waivers(), after.waivers(), w -> "%s at %s".formatted(w.rule(), w.at()));
     if (!before.due().equals(after.due())) {
       pack(changes, "Times", "The minutes by which stages should be finished are different.");
+    }
+    if (!before.takeoff().equals(after.takeoff())) {
+      pack(changes, "Take-off configuration", "Was: %s. Now: %s.".formatted(states(before, before.takeoff()), states(after, after.takeoff())));
     }
     if (!before.flightControls().equals(after.flightControls())) {
       pack(changes, "Flight control check", "Its limits are different.");

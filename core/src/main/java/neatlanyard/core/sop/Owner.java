@@ -10,7 +10,9 @@ public enum Owner {
   RIGHT("right seat"),
   FLYING("pilot flying"),
   MONITORING("pilot monitoring"),
-  BOTH("both seats"),
+  BOTH("both pilots"),
+  /** Falls to the pilot monitoring on a flight without one. */
+  ENGINEER("engineer's seat"),
   /** The overhead, which falls to a seat by the fleet's school, see {@link Matter#OVERHEAD_SCAN}. */
   OVERHEAD("whoever scans the overhead");
 
@@ -38,10 +40,11 @@ public enum Owner {
       case RIGHT -> new Answering(EnumSet.of(Seat.RIGHT), false);
       case FLYING -> new Answering(EnumSet.of(flying), false);
       case MONITORING -> new Answering(EnumSet.of(flying.other()), false);
-      case BOTH -> new Answering(EnumSet.allOf(Seat.class), false);
+      case BOTH -> new Answering(Seat.pilots(), false);
+      case ENGINEER -> new Answering(EnumSet.of(Seat.ENGINEER), false);
       case OVERHEAD -> switch (policy.of(Matter.OVERHEAD_SCAN)) {
         case EACH_HALF -> new Answering(EnumSet.of(place.half()), false);
-        case EITHER -> new Answering(EnumSet.allOf(Seat.class), true);
+        case EITHER -> new Answering(Seat.pilots(), true);
         default -> new Answering(EnumSet.of(flying.other()), false);
       };
     };

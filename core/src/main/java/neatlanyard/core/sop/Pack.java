@@ -27,6 +27,7 @@ import neatlanyard.core.fleet.TypeId;
  * @param places stations and panels
  * @param points controls and indications
  * @param tags declared kinds of tag; see {@link #tagKinds()} for all that hold
+ * @param takeoff how the aircraft must be configured for take-off, as the configuration warning would want it
  * @param flightControls what the flight control check wants
  */
 public record Pack(
@@ -45,6 +46,7 @@ public record Pack(
     List<Point> points,
     List<TagKind> tags,
     List<Procedure> procedures,
+    List<State> takeoff,
     ControlSpec flightControls,
     List<Waiver> waivers) {
   public Pack {
@@ -57,6 +59,7 @@ public record Pack(
     points = List.copyOf(points);
     tags = List.copyOf(tags);
     procedures = List.copyOf(procedures);
+    takeoff = List.copyOf(takeoff);
     waivers = List.copyOf(waivers);
   }
 
@@ -73,6 +76,11 @@ public record Pack(
 
   public Optional<Point> point(PointId id) {
     return points.stream().filter(p -> p.id().equals(id)).findFirst();
+  }
+
+  /** The name of a control or indication; its id where the pack has none such. */
+  public String name(PointId id) {
+    return point(id).map(Point::name).orElse(id.value());
   }
 
   public Optional<Step> step(StepId id) {
@@ -109,7 +117,7 @@ public record Pack(
 
   /** How a state reads: "Parking brake set". */
   public String words(State state) {
-    return "%s %s".formatted(point(state.point()).map(Point::name).orElse(state.point().value()), state.value());
+    return "%s %s".formatted(name(state.point()), state.value());
   }
 
   /** The pack's own kinds, and the defaults for each trigger it says nothing of. */

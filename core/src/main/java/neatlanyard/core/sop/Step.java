@@ -2,6 +2,7 @@ package neatlanyard.core.sop;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * One thing to look at, set or answer.
@@ -19,6 +20,9 @@ import java.util.Optional;
  * @param afterWait steps whose wait must be over before this one
  * @param measures what is read and entered
  * @param alternates what is used in turn
+ * @param value what today's flight gives it
+ * @param course a test in its parts: what is done, and what is then seen or heard
+ * @param testsLights whether it tests the lights
  * @param critical whether missing it can hurt somebody
  * @param alerted whether the aircraft's alerting would announce it anyway
  * @param belowLine whether a checklist item stands below its line
@@ -41,6 +45,9 @@ public record Step(
     List<StepId> afterWait,
     Optional<Measure> measures,
     Optional<Alternation> alternates,
+    Optional<DayValue> value,
+    List<Beat> course,
+    boolean testsLights,
     boolean critical,
     boolean alerted,
     boolean belowLine) {
@@ -52,6 +59,12 @@ public record Step(
     opens = List.copyOf(opens);
     closes = List.copyOf(closes);
     afterWait = List.copyOf(afterWait);
+    course = List.copyOf(course);
+  }
+
+  /** The state it wants of a point, set, expected or verified; empty where it wants none. */
+  public Optional<State> wanted(PointId point) {
+    return Stream.of(sets, expects, verifies).flatMap(List::stream).filter(s -> s.point().equals(point)).findFirst();
   }
 
   /** Begins a step that says what and where; see {@link Builder} for the rest. */
@@ -77,6 +90,9 @@ public record Step(
     private List<StepId> afterWait = List.of();
     private Optional<Measure> measures = Optional.empty();
     private Optional<Alternation> alternates = Optional.empty();
+    private Optional<DayValue> value = Optional.empty();
+    private List<Beat> course = List.of();
+    private boolean testsLights;
     private boolean critical;
     private boolean alerted;
     private boolean belowLine;
@@ -144,6 +160,21 @@ public record Step(
       return this;
     }
 
+    public Builder value(DayValue ofToday) {
+      value = Optional.of(ofToday);
+      return this;
+    }
+
+    public Builder course(Beat... beats) {
+      course = List.of(beats);
+      return this;
+    }
+
+    public Builder testsLights() {
+      testsLights = true;
+      return this;
+    }
+
     public Builder critical() {
       critical = true;
       return this;
@@ -162,9 +193,12 @@ public record Step(
     public Step build() {
       return new Step(
           id, place, challenge, response, owner, when, "", sets, expects, verifies, needs, opens, closes, waits, afterWait,
-          measures, alternates, critical, alerted, belowLine);
+          measures, alternates, value, course, testsLights, critical, alerted, belowLine);
     }
   }
+
+  /** One part of a test. @param act what is done @param see what must then be seen, heard or felt */
+  public record Beat(String act, String see) {}
 
   /**
    * What a step hangs on the cord or takes off it.

@@ -36,10 +36,12 @@ import neatlanyard.core.gauge.Usage;
 import neatlanyard.core.lanyard.Tag;
 import neatlanyard.core.sop.Condition;
 import neatlanyard.core.sop.PlaceId;
+import neatlanyard.core.sop.PointId;
 import neatlanyard.core.sop.Procedure;
 import neatlanyard.core.sop.ProcedureId;
 import neatlanyard.core.sop.QuantityId;
 import neatlanyard.core.sop.Stage;
+import neatlanyard.core.sop.State;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.trend.Schedule;
 import org.testng.annotations.Test;
@@ -183,10 +185,11 @@ public class DepartureTest {
   public void only_a_bare_cord_is_tied_off_unless_each_tag_has_its_reason() {
     Scene s = Scene.ready();
     s.done(OFFICER, "count", "cover-a", "cover-b", "pumps-off");
-    s.done(CAPTAIN, "clear", "pumps-on", "flaps");
+    s.done(CAPTAIN, "clear", "flaps");
     s.done(OFFICER, "flaps");
     s.done(CAPTAIN, "trim");
     s.done(OFFICER, "radio");
+    s.done(CAPTAIN, "pumps-on");
     Event bare = new Event.TiedOff(List.of());
     assertThat(s.tries(CAPTAIN, bare)).as("no control check yet").isEqualTo("may-not-stay");
     s.says(OFFICER, controls(false));
@@ -214,7 +217,7 @@ public class DepartureTest {
   public void random_crews() {
     for (int seed = 0; seed < 120; seed++) {
       Random random = new Random(seed);
-      Scene s = Scene.ready(seed % 2 == 0 ? Scene.PACK : Scene.POWER);
+      Scene s = Scene.ready(List.of(Scene.PACK, Scene.POWER, Scene.TODAY).get(seed % 3));
       for (int i = 0; i < 120; i++) {
         Departure before = s.now;
         List<Tag> tagsBefore = before.tags();
@@ -242,7 +245,7 @@ public class DepartureTest {
     StepId step = steps.get(random.nextInt(steps.size()));
     List<Find> finds = List.copyOf(s.now.finds());
     List<UUID> hung = s.now.beside().hung().stream().map(h -> h.event().tag()).toList();
-    return switch (random.nextInt(17)) {
+    return switch (random.nextInt(19)) {
       case 0 -> new Event.StepUndone(step);
       case 1 -> new Event.StepNotToday(step, "because");
       case 2 -> Scene.find(UUID.randomUUID(), step, "something");
@@ -255,10 +258,12 @@ public class DepartureTest {
       case 7 -> new Event.FoundSo(step);
       case 8 -> new Event.Overridden(step, "because");
       case 9 -> new Event.WaitSeen(step);
-      case 10 -> new Event.TagHung(UUID.randomUUID(), "something", Stage.TAXI);
+      case 10 -> new Event.TagHung(UUID.randomUUID(), "something", Stage.TAXI, Optional.empty());
       case 11 -> new Event.TagTaken(hung.isEmpty() ? UUID.randomUUID() : hung.get(random.nextInt(hung.size())));
       case 12 -> random.nextBoolean() ? new Event.Interrupted() : new Event.WentOn();
       case 13 -> new Event.PanelHandedOver(new PlaceId("overhead"), Seat.values()[random.nextInt(2)]);
+      case 14 -> new Event.ValueSaid(step, List.of("170", "15", "0", "left", "1003").get(random.nextInt(5)));
+      case 15 -> new Event.AircraftRead("data", List.of(new State(new PointId("flaps"), random.nextBoolean() ? "15" : "0")));
       default -> new Event.StepDone(step);
     };
   }
@@ -300,7 +305,7 @@ public class DepartureTest {
     assertThat(s.now.tags()).extracting(t -> t.detail()).containsExactly("count, loaders in the way");
     Procedure walk = s.now.card().orElseThrow().parts().getFirst().procedure();
     assertThat(s.now.next(walk, s.now.statuses(s.now.tags()))).get().extracting(i -> i.step().id().value()).isEqualTo("cover-a");
-    assertThat(s.tries(CAPTAIN, new Event.StepLater(new StepId("flaps"), "x"))).isEqualTo("no-later");
+    assertThat(s.tries(OFFICER, new Event.StepLater(new StepId("radio"), "x"))).as("the last of a checklist").isEqualTo("no-later");
     s.done(OFFICER, "count", "cover-a", "cover-b");
     assertThat(s.tags()).isEmpty();
   }
@@ -391,22 +396,22 @@ public class DepartureTest {
     StepId pin = new StepId("pin");
     List<Readings.Past> past = IntStream.range(0, 8).mapToObj(n -> new Readings.Past(100 + 10 * n, 70 + 7 * n, 8 - n * 0.5 + n % 2 * 0.05)).toList();
     s.says(CAPTAIN, new Event.Measured(pin, 3.9));
-    assertThat(s.now.reading(pin)).get().extracting(r -> r.judged().level()).isEqualTo(Judged.Level.AS_IT_SHOULD_BE);
+    assertThat(Reading.of(s.now, pin)).get().extracting(r -> r.judged().level()).isEqualTo(Judged.Level.AS_IT_SHOULD_BE);
     s.server(new Event.ReadBefore(new Past(
         List.of(new Past.Row(new QuantityId("pin"), past)), Optional.of(new Usage(180, 126)), new Schedule(LocalDate.of(2027, 1, 14), List.of(), 5))));
-    assertThat(s.now.reading(pin)).get().extracting(r -> r.judged().level()).isEqualTo(Judged.Level.SOON);
-    assertThat(s.now.reading(pin)).get().extracting(r -> r.judged().words()).asString().contains("landings left").contains("2027-01-");
+    assertThat(Reading.of(s.now, pin)).get().extracting(r -> r.judged().level()).isEqualTo(Judged.Level.SOON);
+    assertThat(Reading.of(s.now, pin)).get().extracting(r -> r.judged().words()).asString().contains("landings left").contains("2027-01-");
     assertThat(s.status("pin")).as("soon is done, with a word").isEqualTo(Status.DONE);
-    assertThat(s.now.reading(new StepId("flaps"))).isEmpty();
+    assertThat(Reading.of(s.now, new StepId("flaps"))).isEmpty();
   }
 
   @Test
   public void the_walk_has_taken_from_its_first_to_its_last_step_once_it_is_whole() {
     Scene s = Scene.ready();
     s.done(OFFICER, "count", "cover-a");
-    assertThat(s.now.walked()).isEmpty();
+    assertThat(Account.walked(s.now)).isEmpty();
     s.done(OFFICER, "cover-b");
-    assertThat(s.now.walked()).get().satisfies(d -> assertThat(d).isBetween(Duration.ZERO, Duration.ofSeconds(10)));
+    assertThat(Account.walked(s.now)).get().satisfies(d -> assertThat(d).isBetween(Duration.ZERO, Duration.ofSeconds(10)));
   }
 
   @Test

@@ -24,9 +24,12 @@ import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.fleet.TypeId;
 import neatlanyard.core.gauge.Missing;
 import neatlanyard.core.gauge.WearPin;
+import neatlanyard.core.sop.Alternation;
 import neatlanyard.core.sop.Circumstance;
 import neatlanyard.core.sop.Condition;
 import neatlanyard.core.sop.Day;
+import neatlanyard.core.sop.DayFigure;
+import neatlanyard.core.sop.DayValue;
 import neatlanyard.core.sop.Measure;
 import neatlanyard.core.sop.Owner;
 import neatlanyard.core.sop.Pack;
@@ -54,6 +57,7 @@ import neatlanyard.core.weather.StationReport;
 final class Scene {
   static final CrewId CAPTAIN = new CrewId("captain");
   static final CrewId OFFICER = new CrewId("officer");
+  static final CrewId ENGINEER = new CrewId("engineer");
   static final CrewId STRANGER = new CrewId("stranger");
   static final ProcedureId LIST = new ProcedureId("list");
 
@@ -63,14 +67,18 @@ final class Scene {
   final List<Entry> log;
 
   Scene(Pack pack) {
-    now = Departure.open(pack, new Event.Opened(FLIGHT, TAIL, pack.id(), "1", "", List.of()));
+    this(pack, FLIGHT);
+  }
+
+  private Scene(Pack pack, Flight flight) {
+    now = Departure.open(pack, new Event.Opened(flight, TAIL, pack.id(), "1", "", List.of()));
     log = new ArrayList<>(List.of(entry(1, OFFICER, "d1", now.opened(), Optional.empty())));
   }
 
   private static final Planform.Aerofoil WING = new Planform.Aerofoil(1, 0, 1, 0, 1);
   private static final Tail TAIL = new Tail(new TailId("TL-XXX"), new TypeId("type"), Optional.empty(), Set.of());
   private static final Flight FLIGHT = new Flight(
-      new FlightId("f1"), "Flight 1", TAIL.id(), new AirfieldId("QTRN"), new AirfieldId("QVSK"), Instant.EPOCH,
+      new FlightId("f1"), "Flight 1", TAIL.id(), new AirfieldId("QTRN"), new AirfieldId("QVSK"), Instant.EPOCH, Optional.of(170),
       List.of(new Rostered(CAPTAIN, Seat.LEFT, true, true), new Rostered(OFFICER, Seat.RIGHT, false, false)));
 
   static final Measure OXYGEN = new Measure(
@@ -104,11 +112,12 @@ final class Scene {
               step("flaps", Owner.BOTH, List.of(), List.of(), List.of()),
               step("trim", Owner.FLYING, List.of(), List.of(), List.of()),
               step("radio", Owner.MONITORING, List.of(), List.of(), List.of())))),
+      List.of(),
       new ControlSpec(95, 5, Duration.ZERO, Duration.ZERO, 1, 1, 0.9, Duration.ZERO, List.of(), List.of()),
       List.of());
 
   /** Power made on one panel of the right seat, with a wait before what the left seat does with it. */
-  static final Pack POWER = with(List.of(point("apu", "off", "running"), point("heater", "off", "on")), List.of(
+  static final Pack POWER = with(List.of(point("apu", "off", "running"), point("heater", "off", "on")), List.of(), List.of(
       new Procedure(new ProcedureId("power"), "Power", Stage.POWER_UP, Procedure.Kind.POWER_UP, List.of(), List.of(
           Step.of("fire", "overhead", "fire", "proven", Owner.RIGHT).build(),
           Step.of("apu", "overhead", "apu", "started", Owner.RIGHT).needs(new StepId("fire")).sets(new State(new PointId("apu"), "running"))
@@ -117,10 +126,36 @@ final class Scene {
       new Procedure(new ProcedureId("air"), "Air", Stage.FLOWS, Procedure.Kind.FLOW, List.of(), List.of(
           Step.of("bleed", "air", "bleed", "on", Owner.LEFT).afterWait(new StepId("apu")).build()))));
 
-  private static Pack with(List<Point> points, List<Procedure> procedures) {
+  private static final State FLAPS = new State(new PointId("flaps"), "15");
+
+  /** Values of today, a checklist that asks for what is seen, and a take-off configuration. */
+  static final Pack TODAY = with(List.of(point("flaps", "0", "15"), point("igniter", "left", "right")), List.of(FLAPS), List.of(
+      new Procedure(new ProcedureId("set"), "Set", Stage.FLOWS, Procedure.Kind.FLOW, List.of(), List.of(
+          Step.of("level", "overhead", "level", "set", Owner.ENGINEER).value(figure(DayFigure.CRUISING_LEVEL, 0)).build(),
+          Step.of("landing", "overhead", "landing", "set", Owner.RIGHT).value(figure(DayFigure.LANDING_ELEVATION, -200)).build(),
+          Step.of("window", "overhead", "window", "set", Owner.RIGHT).needs(new StepId("level")).value(figure(DayFigure.LANDING_ELEVATION, 0)).build(),
+          Step.of("igniter", "overhead", "igniter", "on", Owner.RIGHT).alternates(new Alternation(List.of("left", "right"), "igniter"))
+              .value(new DayValue(new DayValue.Source.Turn(), true)).build(),
+          Step.of("set-flaps", "overhead", "flaps", "15", Owner.RIGHT).sets(FLAPS).build())),
+      new Procedure(LIST, "List", Stage.BEFORE_TAKEOFF, Procedure.Kind.CHECKLIST, List.of(), List.of(
+          Step.of("flaps", "place", "flaps", "15", Owner.BOTH).verifies(FLAPS)
+              .value(new DayValue(new DayValue.Source.Position(FLAPS.point()), true)).build(),
+          Step.of("altimeters", "place", "altimeters", "set", Owner.LEFT).value(figure(DayFigure.PRESSURE_SETTING, 0)).build(),
+          Step.of("cabin", "place", "cabin", "ready", Owner.RIGHT).belowLine().build(),
+          Step.of("complete", "place", "list", "complete", Owner.RIGHT).belowLine().build())),
+      new Procedure(new ProcedureId("runway"), "Runway", Stage.LINE_UP, Procedure.Kind.LINE_UP, List.of(), List.of(
+          Step.of("strobes", "overhead", "strobes", "on", Owner.RIGHT).build(),
+          Step.of("radar", "overhead", "radar", "on", Owner.RIGHT).needs(new StepId("level")).build(),
+          Step.of("heading", "overhead", "heading", "agrees", Owner.RIGHT).build()))));
+
+  private static DayValue figure(DayFigure figure, int plus) {
+    return new DayValue(new DayValue.Source.Figure(figure, plus), true);
+  }
+
+  private static Pack with(List<Point> points, List<State> takeoff, List<Procedure> procedures) {
     return new Pack(
         PACK.id(), PACK.revision(), PACK.title(), PACK.type(), PACK.policy(), PACK.equipment(), PACK.subTypes(), PACK.tails(), PACK.quantities(),
-        PACK.due(), PACK.planform(), PACK.places(), points, PACK.tags(), procedures, PACK.flightControls(), PACK.waivers());
+        PACK.due(), PACK.planform(), PACK.places(), points, PACK.tags(), procedures, takeoff, PACK.flightControls(), PACK.waivers());
   }
 
   private static Point point(String id, String... states) {
@@ -145,11 +180,28 @@ final class Scene {
     Scene scene = new Scene(pack);
     scene.says(CAPTAIN, new Event.SeatTaken(Seat.LEFT));
     scene.says(OFFICER, new Event.SeatTaken(Seat.RIGHT));
-    StationReport report = new StationReport(
-        "", "QTRN", Instant.EPOCH, Optional.empty(), OptionalInt.empty(), List.of(), List.of(), OptionalInt.of(5),
-        OptionalInt.empty(), OptionalDouble.empty());
-    scene.says(OFFICER, new Event.DaySet(new Day(report, false, false, Set.of(Circumstance.FIRST_FLIGHT))));
+    scene.says(OFFICER, day(OptionalDouble.empty()));
     return scene;
+  }
+
+  /** With an engineer between and behind the two. */
+  static Scene three(Pack pack) {
+    List<Rostered> crew = new ArrayList<>(FLIGHT.crew());
+    crew.add(new Rostered(ENGINEER, Seat.ENGINEER, false, false));
+    Scene scene = new Scene(pack, new Flight(
+        FLIGHT.id(), FLIGHT.number(), FLIGHT.tail(), FLIGHT.from(), FLIGHT.to(), FLIGHT.departs(), FLIGHT.level(), crew));
+    scene.says(CAPTAIN, new Event.SeatTaken(Seat.LEFT));
+    scene.says(OFFICER, new Event.SeatTaken(Seat.RIGHT));
+    scene.says(ENGINEER, new Event.SeatTaken(Seat.ENGINEER));
+    scene.says(OFFICER, day(OptionalDouble.of(1_003)));
+    return scene;
+  }
+
+  /** The first flight of a mild day. */
+  static Event day(OptionalDouble qnhHpa) {
+    StationReport report = new StationReport(
+        "", "QTRN", Instant.EPOCH, Optional.empty(), OptionalInt.empty(), List.of(), List.of(), OptionalInt.of(5), OptionalInt.empty(), qnhHpa);
+    return new Event.DaySet(new Day(report, false, false, Set.of(Circumstance.FIRST_FLIGHT)));
   }
 
   private Entry entry(long number, CrewId by, String device, Event event, Optional<Seat> seat) {

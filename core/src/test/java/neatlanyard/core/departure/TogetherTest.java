@@ -5,11 +5,15 @@ import static neatlanyard.core.departure.Scene.OFFICER;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.lanyard.Tag;
+import neatlanyard.core.sop.Handovers;
 import neatlanyard.core.sop.PlaceId;
+import neatlanyard.core.sop.ProcedureId;
 import neatlanyard.core.sop.Stage;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.sop.TagKind.Trigger;
@@ -110,9 +114,9 @@ public class TogetherTest {
   public void a_tag_by_hand_hangs_where_it_is_due_until_it_is_taken_off() {
     Scene scene = Scene.ready(Scene.POWER);
     UUID tag = UUID.randomUUID();
-    assertThat(scene.tries(OFFICER, "d1", new Event.TagHung(tag, "", Stage.TAXI))).isEqualTo("words-missing");
-    scene.says(OFFICER, new Event.TagHung(tag, "Air for the cabin", Stage.TAXI));
-    assertThat(scene.tries(CAPTAIN, "d1", new Event.TagHung(tag, "Another", Stage.TAXI))).isEqualTo("tag-exists");
+    assertThat(scene.tries(OFFICER, "d1", new Event.TagHung(tag, "", Stage.TAXI, Optional.empty()))).isEqualTo("words-missing");
+    scene.says(OFFICER, new Event.TagHung(tag, "Air for the cabin", Stage.TAXI, Optional.of(Instant.EPOCH.plusSeconds(300))));
+    assertThat(scene.tries(CAPTAIN, "d1", new Event.TagHung(tag, "Another", Stage.TAXI, Optional.empty()))).isEqualTo("tag-exists");
     assertThat(tags(scene, Trigger.BY_HAND)).singleElement().satisfies(t -> {
       assertThat(t.title()).isEqualTo("Air for the cabin");
       assertThat(t.due()).isEqualTo(Stage.TAXI);
@@ -147,8 +151,29 @@ public class TogetherTest {
     assertThat(scene.tries(OFFICER, "d1", new Event.StepDone(APU))).isEqualTo("other-seats-step");
     scene.says(CAPTAIN, new Event.StepDone(APU));
     scene.says(CAPTAIN, new Event.PanelHandedOver(panel, Seat.RIGHT));
+    assertThat(scene.status("apu")).as("who worked it then has answered").isEqualTo(Status.DONE);
     scene.says(OFFICER, new Event.StepDone(HEATER));
     assertThat(scene.now.marks(APU)).singleElement().satisfies(m -> assertThat(m.by()).isEqualTo(CAPTAIN));
+  }
+
+  @Test
+  public void who_hands_a_panel_over_gives_what_they_work_of_it() {
+    PlaceId panel = new PlaceId("place");
+    Scene scene = Scene.ready();
+    assertThat(scene.now.part(new ProcedureId("flow")).orElseThrow().items()).extracting(i -> i.step().place()).containsOnly(panel);
+    scene.says(CAPTAIN, new Event.PanelHandedOver(panel, Seat.RIGHT));
+    scene.says(OFFICER, new Event.StepDone(new StepId("clear")));
+    scene.says(OFFICER, new Event.PanelHandedOver(panel, Seat.LEFT));
+    scene.says(CAPTAIN, new Event.StepDone(new StepId("pumps-off")));
+    assertThat(scene.tries(OFFICER, new Event.StepDone(new StepId("pumps-on")))).as("all of it went back, with what was the officer's").isEqualTo("other-seats-step");
+    Scene own = Scene.ready();
+    own.says(OFFICER, new Event.PanelHandedOver(panel, Seat.LEFT));
+    own.says(CAPTAIN, new Event.StepDone(new StepId("clear")));
+    own.says(CAPTAIN, new Event.StepDone(new StepId("pumps-off")));
+    Handovers three = Handovers.NONE.with(panel, Seat.LEFT, Seat.ENGINEER).with(panel, Seat.RIGHT, Seat.LEFT);
+    assertThat(List.of(Seat.values())).as("the pilot's and the engineer's; the other pilot's").extracting(s -> three.now(panel, s))
+        .containsExactly(Seat.ENGINEER, Seat.LEFT, Seat.ENGINEER);
+    assertThat(three.with(panel, Seat.ENGINEER, Seat.RIGHT).now(panel, Seat.LEFT)).isEqualTo(Seat.RIGHT);
   }
 
   @Test

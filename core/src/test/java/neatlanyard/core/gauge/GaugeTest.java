@@ -166,4 +166,20 @@ public class GaugeTest {
       assertThat(judged.source()).isNotBlank();
     }
   }
+
+  /** Property: the band's ends move in a straight line, and what lies between them is in it. Numbers made up for the test. */
+  @Test
+  public void the_trim_band_follows_the_centre_of_gravity() {
+    TrimBand band = new TrimBand("cg", List.of(new TrimBand.Row(30, 1, 3), new TrimBand.Row(10, 5, 7)));
+    Random random = new Random(3);
+    for (int i = 0; i < 200; i++) {
+      double percent = 10 + random.nextDouble() * 20;
+      double least = 5 - (percent - 10) / 5;
+      double trim = random.nextDouble() * 10;
+      Level wanted = trim < least || trim > least + 2 ? Level.OUT : Level.AS_IT_SHOULD_BE;
+      assertThat(level(band, trim, at(15, Map.of("cg", percent)))).as("%s at %s", trim, percent).isEqualTo(wanted);
+    }
+    assertThat(level(band, 4, at(15, Map.of()))).isEqualTo(Level.SOON);
+    assertThat(level(band, 4, at(15, Map.of("cg", 31.0)))).isEqualTo(Level.OUT);
+  }
 }

@@ -45,7 +45,7 @@ public final class Packs {
         List.of(control("pump", "overhead"), control("flaps", "own-left"), control("brake", "own-right"),
             new Point(new PointId("pin"), "Pin", new PlaceId("nose"), false, List.of("in", "out"))),
         List.of(new TagKind(new TagId("pump-on"), "Pump on", TagKind.Trigger.STEP, Stage.FLOWS, true)),
-        List.of(procedures),
+        List.of(procedures), List.of(),
         new ControlSpec(95, 5, Duration.ZERO, Duration.ZERO, 1, 1, 0.9, Duration.ZERO, List.of(), List.of()), waivers);
   }
 

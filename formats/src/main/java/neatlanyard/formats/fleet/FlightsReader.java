@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.AirfieldId;
@@ -57,8 +58,12 @@ public final class FlightsReader {
       doc.fault("tail", "The fleet has no tail '%s'.".formatted(tail));
     }
     List<Rostered> crew = doc.list("crew", this::rostered);
-    if (crew.stream().map(Rostered::seat).distinct().count() != Seat.values().length || crew.size() != Seat.values().length) {
-      doc.fault("crew", "A crew has one person in the left seat and one in the right.");
+    List<Seat> seats = crew.stream().map(Rostered::seat).sorted().toList();
+    if (!seats.equals(List.of(Seat.LEFT, Seat.RIGHT)) && !seats.equals(List.of(Seat.values()))) {
+      doc.fault("crew", "A crew has one person in the left seat and one in the right, and may have one in the engineer's.");
+    }
+    if (crew.stream().anyMatch(r -> r.seat() == Seat.ENGINEER && (r.commander() || r.flying()))) {
+      doc.fault("crew", "The engineer neither commands nor flies.");
     }
     if (crew.stream().filter(Rostered::commander).count() != 1) {
       doc.fault("crew", "Exactly one of the crew is the commander.");
@@ -66,7 +71,8 @@ public final class FlightsReader {
     if (crew.stream().filter(Rostered::flying).count() != 1) {
       doc.fault("crew", "Exactly one of the crew is the pilot flying.");
     }
-    return new Flight(id, doc.text("number"), tail, airfield(doc, "from"), airfield(doc, "to"), departs(doc), crew);
+    return new Flight(id, doc.text("number"), tail, airfield(doc, "from"), airfield(doc, "to"), departs(doc),
+        doc.has("level") ? Optional.of(doc.whole("level", 10, 600)) : Optional.empty(), crew);
   }
 
   private Instant departs(Doc doc) {
@@ -86,13 +92,14 @@ public final class FlightsReader {
 
   private Rostered rostered(Doc doc) {
     CrewId who = doc.of("who", CrewId::new, "xx");
+    Seat seat = doc.one("seat", Seat.class);
     fleet.member(who).ifPresentOrElse(
         m -> {
-          if (!m.role().flies()) {
-            doc.fault("who", "'%s' is %s and does not fly.".formatted(who, Doc.written(m.role())));
+          if (!m.role().sits(seat)) {
+            doc.fault("who", "'%s' is %s and does not sit in the %s seat.".formatted(who, Doc.written(m.role()), Doc.written(seat)));
           }
         },
         () -> doc.fault("who", "The fleet has no crew member '%s'.".formatted(who)));
-    return new Rostered(who, doc.one("seat", Seat.class), doc.yes("commander", false), doc.yes("flying", false));
+    return new Rostered(who, seat, doc.yes("commander", false), doc.yes("flying", false));
   }
 }

@@ -19,6 +19,7 @@ import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.fleet.TypeId;
 import neatlanyard.core.sop.PackId;
 import neatlanyard.core.sop.PlaceId;
+import neatlanyard.core.sop.PointId;
 import neatlanyard.core.sop.ProcedureId;
 import neatlanyard.core.sop.QuantityId;
 import neatlanyard.core.sop.StepId;
@@ -51,6 +52,8 @@ public final class EntryJson {
   /** What an earlier version did not write, by kind; it is read as this. */
   private static final Map<String, String> UNSAID = Map.of(
       "find-raised", "{\"what\":{\"severity\":\"defect\",\"count\":1,\"entry\":null,\"spot\":null,\"photos\":[]}}",
+      "opened", "{\"flight\":{\"level\":null}}",
+      "tag-hung", "{\"calls\":null}",
       "verdict-taken", "{\"proposed\":null}");
 
   private static String kind(String simpleName) {
@@ -67,6 +70,7 @@ public final class EntryJson {
     id(ids, FlightId.class, FlightId::new);
     id(ids, PackId.class, PackId::new);
     id(ids, PlaceId.class, PlaceId::new);
+    id(ids, PointId.class, PointId::new);
     id(ids, ProcedureId.class, ProcedureId::new);
     id(ids, QuantityId.class, QuantityId::new);
     id(ids, StepId.class, StepId::new);
@@ -166,8 +170,18 @@ public final class EntryJson {
       return body;
     }
     ObjectNode whole = written.deepCopy();
-    MAPPER.readTree(UNSAID.get(kind)).properties().forEach(p -> whole.putIfAbsent(p.getKey(), p.getValue()));
+    fill(whole, MAPPER.readTree(UNSAID.get(kind)));
     return whole;
+  }
+
+  private static void fill(ObjectNode node, JsonNode unsaid) {
+    unsaid.properties().forEach(p -> {
+      if (node.get(p.getKey()) instanceof ObjectNode inner && p.getValue().isObject()) {
+        fill(inner, p.getValue());
+      } else {
+        node.putIfAbsent(p.getKey(), p.getValue());
+      }
+    });
   }
 
   /** A tree of a JSON text, refusing names that stand twice. @throws IllegalArgumentException if it is not JSON */

@@ -17,6 +17,7 @@ import neatlanyard.core.gauge.Gauge;
 import neatlanyard.core.gauge.Missing;
 import neatlanyard.core.gauge.Oil;
 import neatlanyard.core.gauge.Sag;
+import neatlanyard.core.gauge.TrimBand;
 import neatlanyard.core.gauge.Tyre;
 import neatlanyard.core.gauge.Uplift;
 import neatlanyard.core.gauge.WearPin;
@@ -51,6 +52,13 @@ final class GaugeReader {
       case "sag" -> new Sag(doc.text("before"), doc.number("most", 0, FAR));
       case "missing" -> new Missing(doc.whole("allowed", 0, 1_000));
       case "oil" -> new Oil(doc.number("least", 0, FAR), doc.number("plenty", 0, FAR), doc.number("most-an-hour", 0, FAR));
+      case "trim-band" -> {
+        List<TrimBand.Row> rows = doc.list("rows", d -> new TrimBand.Row(d.number("percent", 0, 100), d.number("least", -FAR, FAR), d.number("most", -FAR, FAR)));
+        if (rows.isEmpty() || rows.stream().map(TrimBand.Row::percent).distinct().count() < rows.size()) {
+          doc.fault("rows", "A band wants at least one row, each for another centre of gravity.");
+        }
+        yield new TrimBand(doc.text("cg"), rows);
+      }
       case "uplift" -> new Uplift(
           doc.text("before"), doc.text("litres"), doc.text("density"), doc.text("ordered"), doc.number("most-apart", 0, FAR));
       case "wear-pin" -> new WearPin(doc.number("limit", -FAR, FAR), doc.whole("soon-landings", 0, 100_000), doc.number("new-pin", 0, FAR));

@@ -12,6 +12,7 @@ import neatlanyard.core.gauge.Gauge;
 import neatlanyard.core.gauge.Missing;
 import neatlanyard.core.gauge.Oil;
 import neatlanyard.core.gauge.Sag;
+import neatlanyard.core.gauge.TrimBand;
 import neatlanyard.core.gauge.Tyre;
 import neatlanyard.core.gauge.Uplift;
 import neatlanyard.core.gauge.WearPin;
@@ -42,6 +43,8 @@ final class GaugeWriter {
       case Sag s -> PackWriter.fields("kind", "sag", "before", s.before(), "most", s.most());
       case Missing s -> PackWriter.fields("kind", "missing", "allowed", s.allowed());
       case Oil o -> PackWriter.fields("kind", "oil", "least", o.least(), "plenty", o.plenty(), "most-an-hour", o.mostAnHour());
+      case TrimBand t -> PackWriter.fields("kind", "trim-band", "cg", t.cg(), "rows", t.rows().stream().map(r ->
+          PackWriter.fields("percent", r.percent(), "least", r.least(), "most", r.most())).toList());
       case Uplift u -> PackWriter.fields(
           "kind", "uplift", "before", u.before(), "litres", u.litres(), "density", u.density(), "ordered", u.ordered(),
           "most-apart", u.mostApart());

@@ -83,7 +83,8 @@ public final class PackReader {
     quantities.forEach(q -> byId.put(q.id(), q));
     ConditionReader conditions = new ConditionReader(
         fits, known, tails.stream().map(PackTail::id).collect(Collectors.toSet()), byId);
-    List<Procedure> procedures = new ProcedureReader(places.keySet(), points, tags, conditions).read(doc);
+    ProcedureReader reader = new ProcedureReader(places.keySet(), points, tags, conditions);
+    List<Procedure> procedures = reader.read(doc);
     return new Pack(
         doc.of("id", PackId::new, "x1"),
         doc.text("revision"),
@@ -100,6 +101,7 @@ public final class PackReader {
         List.copyOf(points.values()),
         kinds,
         procedures,
+        reader.states(doc, "takeoff"),
         doc.inner("flight-controls", ControlSpecReader::read).orElse(ControlSpecReader.NONE),
         doc.list("waivers", d -> new Waiver(d.text("rule"), d.text("at"), d.text("reason"))));
   }
@@ -202,7 +204,7 @@ public final class PackReader {
   }
 
   private Point point(Doc doc, PlaceId at, boolean control, String field) {
-    Point point = new Point(doc.of("id", PointId::new, "x"), doc.text("name"), at, control, doc.values(field, s -> s, "x"));
+    Point point = new Point(doc.of("id", PointId::new, "x"), doc.text("name"), at, control, doc.yes("lights-test", true), doc.values(field, s -> s, "x"));
     if (points.containsKey(point.id())) {
       doc.fault("id", "A control or indication '%s' exists already.".formatted(point.id()));
     }

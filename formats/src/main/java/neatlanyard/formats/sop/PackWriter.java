@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import neatlanyard.core.controls.ControlSpec;
+import neatlanyard.core.sop.DayValue;
 import neatlanyard.core.sop.Matter;
 import neatlanyard.core.sop.Owner;
 import neatlanyard.core.sop.Pack;
@@ -72,6 +73,7 @@ public final class PackWriter {
     some(tree, "panels", p.places().stream().filter(s -> !s.station()).toList(), s -> panel(p, s));
     some(tree, "tags", p.tags(), PackWriter::tag);
     some(tree, "procedures", p.procedures(), PackWriter::procedure);
+    states(tree, "takeoff", p.takeoff());
     tree.put("flight-controls", flightControls(p.flightControls()));
     some(tree, "waivers", p.waivers(), w -> fields("rule", w.rule(), "at", w.at(), "reason", w.reason()));
     return tree;
@@ -163,7 +165,9 @@ public final class PackWriter {
   }
 
   private static Map<String, Object> point(Point p, String states) {
-    return fields("id", p.id().value(), "name", p.name(), states, p.states());
+    Map<String, Object> m = fields("id", p.id().value(), "name", p.name(), states, p.states());
+    unless(m, "lights-test", p.lightsTested(), false);
+    return m;
   }
 
   private static Map<String, Object> tag(TagKind t) {
@@ -213,6 +217,20 @@ public final class PackWriter {
       unless(alternates, "memory", a.memory().isEmpty(), a.memory());
       m.put("alternates", alternates);
     });
+    s.value().ifPresent(v -> {
+      Map<String, Object> value = switch (v.source()) {
+        case DayValue.Source.Figure f -> fields("of", Doc.written(f.figure()));
+        case DayValue.Source.Position x -> fields("position", x.point().value());
+        case DayValue.Source.Turn t -> fields("turn", true);
+      };
+      if (v.source() instanceof DayValue.Source.Figure f && f.plus() != 0) {
+        value.put("plus", f.plus());
+      }
+      unless(value, "back", !v.back(), true);
+      m.put("value", value);
+    });
+    some(m, "course", s.course(), b -> fields("act", b.act(), "see", b.see()));
+    unless(m, "tests-lights", !s.testsLights(), true);
     unless(m, "below-line", !s.belowLine(), true);
     return m;
   }

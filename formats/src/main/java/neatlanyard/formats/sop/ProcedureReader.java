@@ -13,6 +13,8 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import neatlanyard.core.sop.Alternation;
+import neatlanyard.core.sop.DayFigure;
+import neatlanyard.core.sop.DayValue;
 import neatlanyard.core.sop.Measure;
 import neatlanyard.core.sop.Owner;
 import neatlanyard.core.sop.PlaceId;
@@ -110,6 +112,9 @@ final class ProcedureReader {
         doc.values("after-wait", StepId::new, "x"),
         optional(doc, "measures", this::measure),
         optional(doc, "alternates", d -> new Alternation(d.values("choices", s -> s, "x"), d.text("memory", ""))),
+        optional(doc, "value", this::value),
+        doc.list("course", d -> new Step.Beat(d.text("act"), d.text("see"))),
+        doc.yes("tests-lights", false),
         doc.yes("critical", false),
         doc.yes("alerted", false),
         doc.yes("below-line", false));
@@ -120,6 +125,10 @@ final class ProcedureReader {
         doc.fault("sets", "'%s' is an indication; it is expected, not set.".formatted(s.point())));
     step.alternates().filter(a -> a.choices().size() < 2).ifPresent(a ->
         doc.fault("alternates", "'choices' wants at least two."));
+    step.value().ifPresent(v -> sourced(doc, step, v));
+    if (step.measures().isPresent() && step.value().isPresent()) {
+      doc.fault("value", "A step measures or has a value of today, not both.");
+    }
     if (steps.put(step.id(), new Placed(step, doc)) != null) {
       doc.fault("id", "A step '%s' exists already.".formatted(step.id()));
     }
@@ -139,11 +148,40 @@ final class ProcedureReader {
     return measure;
   }
 
+  private DayValue value(Doc doc) {
+    boolean back = doc.yes("back", false);
+    if (doc.has("position")) {
+      PointId point = doc.of("position", PointId::new, "x");
+      return new DayValue(new DayValue.Source.Position(point), back);
+    }
+    if (doc.yes("turn", false)) {
+      return new DayValue(new DayValue.Source.Turn(), back);
+    }
+    return new DayValue(new DayValue.Source.Figure(doc.one("of", DayFigure.class), doc.has("plus") ? doc.whole("plus", -10_000, 10_000) : 0), back);
+  }
+
+  /** What a value comes from must be there. */
+  private static void sourced(Doc doc, Step step, DayValue value) {
+    switch (value.source()) {
+      case DayValue.Source.Position p -> {
+        if (step.wanted(p.point()).isEmpty()) {
+          doc.fault("value", "The step neither sets, expects nor verifies '%s'.".formatted(p.point()));
+        }
+      }
+      case DayValue.Source.Turn t -> {
+        if (step.alternates().isEmpty()) {
+          doc.fault("value", "The step uses nothing in turn.");
+        }
+      }
+      case DayValue.Source.Figure f -> { }
+    }
+  }
+
   private static OptionalDouble limit(Doc doc, String field) {
     return doc.has(field) ? OptionalDouble.of(doc.number(field, -1e6, 1e6)) : OptionalDouble.empty();
   }
 
-  private List<State> states(Doc doc, String field) {
+  List<State> states(Doc doc, String field) {
     return doc.has(field) ? doc.inner(field, this::states).orElse(List.of()) : List.of();
   }
 

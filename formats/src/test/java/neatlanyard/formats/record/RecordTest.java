@@ -17,6 +17,7 @@ import neatlanyard.core.controls.Axis;
 import neatlanyard.core.controls.Judgement;
 import neatlanyard.core.departure.Entry;
 import neatlanyard.core.departure.Event;
+import neatlanyard.core.departure.Facts;
 import neatlanyard.core.departure.Find;
 import neatlanyard.core.departure.Past;
 import neatlanyard.core.departure.TechState;
@@ -46,9 +47,11 @@ import neatlanyard.core.sop.Circumstance;
 import neatlanyard.core.sop.Day;
 import neatlanyard.core.sop.PackId;
 import neatlanyard.core.sop.PlaceId;
+import neatlanyard.core.sop.PointId;
 import neatlanyard.core.sop.ProcedureId;
 import neatlanyard.core.sop.QuantityId;
 import neatlanyard.core.sop.Stage;
+import neatlanyard.core.sop.State;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.trend.Schedule;
 import neatlanyard.formats.weather.StationReportReader;
@@ -63,7 +66,7 @@ public class RecordTest {
   private static final List<Event> ONE_OF_EACH = List.of(
       new Event.Opened(
           new Flight(
-              new FlightId("f1"), "Flight 14", new TailId("TL-DVA"), new AirfieldId("QTRN"), new AirfieldId("QVSK"), AT,
+              new FlightId("f1"), "Flight 14", new TailId("TL-DVA"), new AirfieldId("QTRN"), new AirfieldId("QVSK"), AT, Optional.of(170),
               List.of(new Rostered(MARSK, Seat.LEFT, true, true))),
           new Tail(new TailId("TL-DVA"), new TypeId("dovrin-46"), Optional.of(new SubTypeId("passenger")), Set.of(new Equipment("apu"))), new PackId("dovrin-46"),
           "2026-11", "abc", List.of(new CrewMember(MARSK, "Ida Marsk", Role.CAPTAIN))),
@@ -74,12 +77,16 @@ public class RecordTest {
       new Event.StepDone(STEP),
       new Event.StepNotToday(STEP, "steps away, \"later\" — 10 °C"),
       new Event.Measured(STEP, 24.8),
+      new Event.ValueSaid(STEP, "29.62"),
+      new Event.AircraftRead("simulated aircraft", List.of(new State(new PointId("flaps"), "15"))),
+      new Event.FlightFacts(new Facts(
+          List.of(new Facts.Elevation(new AirfieldId("QVSK"), "Vesk", 212)), List.of(new Facts.LastUse("inverter", "one", AT)))),
       new Event.DoesNotFit(STEP, "no such port on this tail"),
       new Event.StepUndone(STEP),
       new Event.FoundSo(STEP),
       new Event.Overridden(STEP, "proven by maintenance"),
       new Event.WaitSeen(STEP),
-      new Event.TagHung(new UUID(0x7000L, 4), "air for the cabin", Stage.BEFORE_TAKEOFF),
+      new Event.TagHung(new UUID(0x7000L, 4), "air for the cabin", Stage.BEFORE_TAKEOFF, Optional.of(Instant.EPOCH)),
       new Event.TagTaken(new UUID(0x7000L, 4)),
       new Event.Interrupted(),
       new Event.WentOn(),
@@ -133,6 +140,8 @@ public class RecordTest {
     String verdict = "{\"find\":\"00000000-0000-7000-0000-000000000001\",\"verdict\":\"nothing_to_enter\",\"words\":\"\"}";
     assertThat(EntryJson.event("verdict-taken", EntryJson.tree(verdict))).isEqualTo(
         new Event.VerdictTaken(new UUID(0x7000L, 1), Verdict.NOTHING_TO_ENTER, "", Optional.empty()));
+    String hung = "{\"tag\":\"00000000-0000-7000-0000-000000000001\",\"words\":\"air\",\"due\":\"TAXI\"}";
+    assertThat(EntryJson.event("tag-hung", EntryJson.tree(hung))).isEqualTo(new Event.TagHung(new UUID(0x7000L, 1), "air", Stage.TAXI, Optional.empty()));
   }
 
   @Test
@@ -188,7 +197,7 @@ public class RecordTest {
   public void what_was_altered_is_named_and_other_files_are_no_records() {
     String record = record();
     assertThat(RecordFile.check(record.replace("tape\\nleft", "tape\\nright")))
-        .isEqualTo(new RecordFile.Check.Altered(19, "its content is not what was hashed when it was written"));
+        .isEqualTo(new RecordFile.Check.Altered(22, "its content is not what was hashed when it was written"));
     List<EntryJson.Kept> kept = kept();
     List<String> cut = kept.subList(0, 11).stream().map(EntryJson.Kept::json).toList();
     assertThat(RecordFile.check(RecordFile.write(cut, kept.getLast().hash()))).isInstanceOf(RecordFile.Check.Altered.class);
@@ -203,7 +212,7 @@ public class RecordTest {
   @Test
   public void an_event_that_does_not_fit_is_explained() {
     assertThatThrownBy(() -> EntryJson.event("step-dome", tools.jackson.databind.node.JsonNodeFactory.instance.objectNode()))
-        .hasMessageContaining("'step-dome' is not a kind of event; known are: checklist-resumed");
+        .hasMessageContaining("'step-dome' is not a kind of event; known are: aircraft-read");
     assertThatThrownBy(() -> EntryJson.event("step-done", tools.jackson.databind.node.JsonNodeFactory.instance.objectNode()))
         .hasMessageContaining("step");
   }

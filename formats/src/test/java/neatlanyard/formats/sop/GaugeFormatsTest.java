@@ -15,6 +15,7 @@ import neatlanyard.core.gauge.Gauge;
 import neatlanyard.core.gauge.Missing;
 import neatlanyard.core.gauge.Oil;
 import neatlanyard.core.gauge.Sag;
+import neatlanyard.core.gauge.TrimBand;
 import neatlanyard.core.gauge.Tyre;
 import neatlanyard.core.gauge.Uplift;
 import neatlanyard.core.gauge.WearPin;
@@ -32,7 +33,7 @@ public class GaugeFormatsTest {
   private static final List<Gauge> ONE_OF_EACH = List.of(
       BAND, new Between(BAND, "right", 25, true), new Bottle(21, 550, 600, 750),
       new CrewOxygen(11, 13.5, 12, Map.of("QBRN", 30.0, "QKPT", 18.0), 500, "observers", 21), new Missing(2), new Oil(8, 10, 0.3),
-      new Sag("oxygen", 100), new Tyre(86, 15, 5, 10, "inner", 5), new Tyre(120, 15, 4, 8, "", 0),
+      new Sag("oxygen", 100), new TrimBand("centre", List.of(new TrimBand.Row(16, 4.5, 6.5), new TrimBand.Row(34, 1.5, 3.5))), new Tyre(86, 15, 5, 10, "inner", 5), new Tyre(120, 15, 4, 8, "", 0),
       new Uplift("before", "litres", "density", "ordered", 60), new WearPin(0, 120, 6));
 
   @Test

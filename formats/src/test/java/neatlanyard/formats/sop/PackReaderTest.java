@@ -122,6 +122,21 @@ public class PackReaderTest {
     assertThat(winter.parts().stream().mapToLong(p -> p.items().size()).sum() + winter.leftOut().size()).isEqualTo(steps);
   }
 
+  /** A value of today comes from something that is there, and a control is configured as it can be. */
+  @Test
+  public void values_of_today_and_the_takeoff_configuration_refer_to_what_is_there() throws IOException {
+    String demo = demo("packs/dovrin-46.yaml");
+    String turn = "alternates: {choices: [one, two], memory: inverter}, value: {turn: true, back: true}";
+    assertThat(faults(PackReader.read(demo.replace(turn, "value: {turn: true, back: true}")))).singleElement().asString()
+        .endsWith("The step uses nothing in turn.");
+    assertThat(faults(PackReader.read(demo.replace("value: {of: cruising-level}", "value: {position: gear}")))).singleElement().asString()
+        .endsWith("The step neither sets, expects nor verifies 'gear'.");
+    assertThat(faults(PackReader.read(demo.replace("value: {of: cruising-level}", "value: {of: the-moon}")))).singleElement().asString()
+        .contains("'of' is 'the-moon'; known are: pressure-setting");
+    assertThat(faults(PackReader.read(demo.replace("takeoff: {flaps: \"15\"", "takeoff: {flaps: \"16\"")))).singleElement().asString()
+        .endsWith("'flaps' cannot be '16'; known are: 0, 15, 27.");
+  }
+
   @Test
   public void the_demo_flights_fit_the_demo_fleet() throws IOException {
     Fleet fleet = FleetReader.read(demo("fleet.yaml")).orThrow("fleet");
@@ -129,8 +144,8 @@ public class PackReaderTest {
     assertThat(flights).allMatch(f -> f.departs().isAfter(NOW));
     assertThat(faults(FlightsReader.read(demo("flights.yaml").replace("TL-DVC", "TL-NIX").replace("quill", "varga"), fleet, NOW)))
         .containsExactly(
-            "line 15, column 11: The fleet has no tail 'TL-NIX'.",
-            "line 20, column 15: 'varga' is maintenance and does not fly.");
+            "line 16, column 11: The fleet has no tail 'TL-NIX'.",
+            "line 22, column 15: 'varga' is maintenance and does not sit in the left seat.");
   }
 
   @Test

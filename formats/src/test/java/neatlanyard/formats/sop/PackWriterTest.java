@@ -16,6 +16,8 @@ import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.sop.Alternation;
 import neatlanyard.core.sop.Circumstance;
 import neatlanyard.core.sop.Condition;
+import neatlanyard.core.sop.DayFigure;
+import neatlanyard.core.sop.DayValue;
 import neatlanyard.core.sop.Matter;
 import neatlanyard.core.sop.Measure;
 import neatlanyard.core.sop.Owner;
@@ -108,6 +110,14 @@ public class PackWriterTest {
       step.afterWait(new StepId("s0"));
     }
     if (random.nextInt(4) == 0) {
+      step.course(new Step.Beat(any(random, AWKWARD), any(random, AWKWARD)), new Step.Beat("hold", "lit")).testsLights();
+    }
+    boolean back = random.nextBoolean();
+    if (random.nextInt(4) == 0) {
+      step.value(new DayValue(new DayValue.Source.Figure(any(random, List.of(DayFigure.values())), random.nextInt(3) * 100 - 100), back));
+    } else if (random.nextInt(4) == 0) {
+      step.sets(new State(control.id(), control.states().getFirst())).value(new DayValue(new DayValue.Source.Position(control.id()), back));
+    } else if (random.nextInt(4) == 0) {
       step.measures(new Measure(any(random, demo.quantities()), OptionalDouble.of(-3.5), random.nextBoolean() ? OptionalDouble.empty() : OptionalDouble.of(1e5)));
     }
     if (random.nextInt(5) == 0) {
@@ -136,7 +146,7 @@ public class PackWriterTest {
         List.of(
             new Procedure(new ProcedureId("one"), any(random, AWKWARD), Stage.FLOWS, Kind.FLOW, List.of(new State(control.id(), any(random, control.states()))), first),
             new Procedure(new ProcedureId("two"), any(random, AWKWARD), Stage.TAXI, Kind.CHECKLIST, List.of(), second)),
-        demo.flightControls(), List.of(new Waiver("never", any(random, AWKWARD), any(random, AWKWARD))));
+        demo.takeoff(), demo.flightControls(), List.of(new Waiver("never", any(random, AWKWARD), any(random, AWKWARD))));
   }
 
   /** Property: read(write(pack)) is the pack, in YAML and in JSON, whatever conditions, hooks and awkward words are in it. */
@@ -165,7 +175,7 @@ public class PackWriterTest {
     return PackWriter.yaml(new Pack(
         demo.id(), "1", "Chain", demo.type(), demo.policy(), demo.equipment(), demo.subTypes(), demo.tails(), demo.quantities(), demo.due(), demo.planform(),
         demo.places(), demo.points(), demo.tags(), List.of(new Procedure(new ProcedureId("p"), "P", Stage.FLOWS, Kind.FLOW, List.of(), chain)),
-        demo.flightControls(), List.of()));
+        List.of(), demo.flightControls(), List.of()));
   }
 
   @Test

@@ -1,9 +1,13 @@
 package neatlanyard.server.controls;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import neatlanyard.core.controls.ControlSpec;
 import neatlanyard.core.controls.Trace.Sample;
+import neatlanyard.core.sop.Pack;
+import neatlanyard.core.sop.PointId;
+import neatlanyard.core.sop.State;
 import neatlanyard.server.controls.ControlViews.Behaviour;
 
 /** Where the aircraft's own control data comes from. */
@@ -16,6 +20,17 @@ public interface AircraftData {
 
   /** How it may be told to behave; a real aircraft has one way. */
   List<Behaviour> behaviours();
+
+  /** What its controls and indications may be told to show; a real aircraft has one way. */
+  List<Behaviour> states(Pack pack);
+
+  /**
+   * How its controls stand and what its indications show.
+   *
+   * @param told what the crew has said of each point last
+   * @return empty when it does not know the behaviour
+   */
+  Optional<List<State>> read(Pack pack, Map<PointId, String> told, String behaviour);
 
   /** The samples of one whole check, in order; empty when it does not know the behaviour. */
   Optional<List<Sample>> check(ControlSpec spec, String behaviour);

@@ -2,12 +2,18 @@ package neatlanyard.server.controls;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import neatlanyard.core.controls.Axis;
 import neatlanyard.core.controls.ControlSpec;
 import neatlanyard.core.controls.ControlSpec.Surface;
 import neatlanyard.core.controls.Trace.Sample;
+import neatlanyard.core.departure.Gates;
+import neatlanyard.core.sop.Pack;
+import neatlanyard.core.sop.Point;
+import neatlanyard.core.sop.PointId;
+import neatlanyard.core.sop.State;
 import neatlanyard.formats.text.Doc;
 import org.springframework.stereotype.Component;
 
@@ -63,6 +69,39 @@ public final class SimulatedAircraft implements AircraftData {
   @Override
   public Optional<List<Sample>> check(ControlSpec spec, String behaviour) {
     return Stream.of(Behaviour.values()).filter(b -> Doc.written(b).equals(behaviour)).findFirst().map(b -> check(spec, b));
+  }
+
+  private static final String AS_SAID = "as-said";
+  private static final String LEFT_POWERED = "left-powered";
+
+  @Override
+  public List<ControlViews.Behaviour> states(Pack pack) {
+    Stream<ControlViews.Behaviour> usual = Stream.of(
+        new ControlViews.Behaviour(AS_SAID, "Standing as the crew has said"),
+        new ControlViews.Behaviour(LEFT_POWERED, "Left powered by the last crew"));
+    return Stream.concat(usual, pack.takeoff().stream()
+        .map(s -> new ControlViews.Behaviour("not/" + s.point(), "%s not as wanted for take-off".formatted(pack.name(s.point()))))).toList();
+  }
+
+  @Override
+  public Optional<List<State>> read(Pack pack, Map<PointId, String> told, String behaviour) {
+    if (states(pack).stream().noneMatch(b -> b.name().equals(behaviour))) {
+      return Optional.empty();
+    }
+    if (behaviour.equals(LEFT_POWERED)) {
+      return Optional.of(pack.procedures().stream().flatMap(p -> p.steps().stream().filter(s -> Gates.mayBeFound(pack, p, s)))
+          .flatMap(s -> s.sets().stream()).distinct().toList());
+    }
+    return Optional.of(pack.takeoff().stream().map(s -> behaviour.equals("not/" + s.point()) ? elsewhere(pack, s)
+        : new State(s.point(), told.getOrDefault(s.point(), states(pack, s.point()).getFirst()))).toList());
+  }
+
+  private static State elsewhere(Pack pack, State wanted) {
+    return new State(wanted.point(), states(pack, wanted.point()).stream().filter(v -> !v.equals(wanted.value())).findFirst().orElseThrow());
+  }
+
+  private static List<String> states(Pack pack, PointId point) {
+    return pack.point(point).map(Point::states).orElseThrow();
   }
 
   /** A whole check, pitch, roll and yaw to both stops. */

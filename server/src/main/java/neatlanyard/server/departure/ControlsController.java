@@ -14,10 +14,12 @@ import neatlanyard.core.controls.Judgement;
 import neatlanyard.core.controls.Trace;
 import neatlanyard.core.controls.Trace.Sample;
 import neatlanyard.core.departure.Event;
+import neatlanyard.core.departure.Positions;
 import neatlanyard.core.departure.Proposal;
 import neatlanyard.core.fleet.Refusal;
 import neatlanyard.core.record.Chain;
 import neatlanyard.core.sop.Pack;
+import neatlanyard.core.sop.State;
 import neatlanyard.formats.controls.TraceCsv;
 import neatlanyard.formats.text.Read;
 import neatlanyard.server.Settings;
@@ -26,6 +28,7 @@ import neatlanyard.server.controls.ControlViews.Behaviour;
 import neatlanyard.server.controls.ControlViews.JudgementView;
 import neatlanyard.server.controls.ControlViews.Samples;
 import neatlanyard.server.controls.JudgementWords;
+import neatlanyard.server.departure.DepartureViews.Accepted;
 import neatlanyard.server.departure.DepartureViews.ControlsForm;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
@@ -63,6 +66,23 @@ class ControlsController {
     this.clock = clock;
     this.json = json;
     this.pace = settings.simulatedPace();
+  }
+
+  /** What the simulated aircraft may be told to show. */
+  @GetMapping("/api/departures/{id}/aircraft")
+  List<Behaviour> states(@PathVariable String id) {
+    return aircraft.states(departures.state(id).pack());
+  }
+
+  /** Reads how the aircraft's controls stand, and writes it down. */
+  @PostMapping("/api/departures/{id}/aircraft")
+  Accepted read(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @RequestBody ControlsForm form) {
+    DepartureDesk desk = departures.require(id);
+    String device = DepartureController.device(form.device() == null ? "" : form.device());
+    String behaviour = form.behaviour() == null ? "" : form.behaviour();
+    List<State> states = aircraft.read(desk.state().pack(), Positions.said(desk.state()), behaviour).orElseThrow(() ->
+        Problem.bad("no-such-behaviour", "The %s does not know '%s'.".formatted(aircraft.name(), behaviour)));
+    return new Accepted(desk.take(new Proposal(UUID.randomUUID(), clock.instant(), who.id(), device, new Event.AircraftRead(aircraft.name(), states))));
   }
 
   @GetMapping("/api/simulated-aircraft")

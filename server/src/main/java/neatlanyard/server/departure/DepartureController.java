@@ -155,7 +155,7 @@ class DepartureController {
       return switch (kind) {
         case "day-set" -> new Event.DaySet(day(json.treeToValue(body, DayForm.class), now));
         case "tied-off" -> new Event.TiedOff(acceptances(json.treeToValue(body, TieOffForm.class), now));
-        case "controls-checked" -> throw Problem.bad("bad-event", "A control check comes from the aircraft's data, not from a device.");
+        case "controls-checked", "aircraft-read" -> throw Problem.bad("bad-event", "That comes from the aircraft's own data, not from a device.");
         case "verdict-taken" -> withCase((Event.VerdictTaken) EntryJson.event(kind, body), now);
         default -> EntryJson.event(kind, body);
       };

@@ -18,6 +18,7 @@ import neatlanyard.core.dispatch.Severity;
 import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.Flight;
+import neatlanyard.core.fleet.Rostered;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.sop.Card;
 import neatlanyard.core.sop.Circumstance;
@@ -96,7 +97,9 @@ class DepartureViewer {
     Flight f = o.flight();
     Policy policy = d.pack().policy();
     String reader = policy.reader()
-        .map(who -> Doc.written(who == Owner.RIGHT ? Seat.RIGHT : f.flyingSeat().other()))
+        .map(who -> who == Owner.RIGHT ? Seat.RIGHT : f.flyingSeat().other())
+        .or(() -> f.crew().stream().map(Rostered::seat).filter(s -> s == Seat.ENGINEER).findFirst())
+        .map(Doc::written)
         .orElse("a third crew member");
     return new Header(
         f.id().value(), f.number(), f.tail().value(), o.tail().type().value(), place(f.from()), place(f.to()), f.departs(),
@@ -135,6 +138,7 @@ class DepartureViewer {
         d.pack().policy().controlCheckOn(card.day()),
         CardViews.parts(card),
         CardViews.leftOut(card),
+        CardViews.tags(d.pack()),
         CardViews.places(d.pack()),
         CardViews.planform(d.pack().planform()),
         walk(card, walks),

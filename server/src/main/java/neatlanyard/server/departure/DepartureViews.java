@@ -10,6 +10,7 @@ import neatlanyard.server.sop.CardViews.LeftOutView;
 import neatlanyard.server.sop.CardViews.PartView;
 import neatlanyard.server.sop.CardViews.PlaceView;
 import neatlanyard.server.sop.CardViews.PlanformView;
+import neatlanyard.server.sop.CardViews.TagKindView;
 import tools.jackson.databind.JsonNode;
 
 /** What the interface is told of departures. All rules have been applied: it shows these and works nothing out. */
@@ -49,7 +50,7 @@ public final class DepartureViews {
 
   /** @param key changes when the card is cut again @param controlCheckWhen when the flight control check is made today */
   public record CardView(
-      long key, DayView day, String controlCheckWhen, List<PartView> parts, List<LeftOutView> leftOut, List<PlaceView> places, PlanformView planform, WalkView walk,
+      long key, DayView day, String controlCheckWhen, List<PartView> parts, List<LeftOutView> leftOut, List<TagKindView> tags, List<PlaceView> places, PlanformView planform, WalkView walk,
       List<EntryLineView> entries, List<SeverityView> severities) {}
 
   /** How bad a find may be said to be. */
@@ -75,17 +76,38 @@ public final class DepartureViews {
    * @param cardKey see {@link CardView#key}
    * @param gates what keeps open steps closed, by step
    * @param waits the times that run now
+   * @param values what today gives the steps that want a value, by step
+   * @param takeoff the take-off configuration, a line a control
+   * @param aircraft what the aircraft's own data said last
    */
   public record Progress(
       long number, long cardKey, List<BeadView> beads, Map<String, StepView> steps, Map<String, PartProgress> parts,
       List<TagView> tags, List<TagView> inTheWay, List<SeatView> seats, List<FindView> finds, TechView tech,
-      Map<String, List<GateView>> gates, List<WaitView> waits,
+      Map<String, List<GateView>> gates, List<WaitView> waits, Map<String, ValueView> values, List<TakeoffView> takeoff, Optional<AircraftView> aircraft,
       Optional<ControlsView> controls, Optional<TiedOffView> tiedOff) {}
 
   /** What keeps a step closed. @param before the step that comes first @param until when the wait is over; empty where it is a step */
   public record GateView(String words, String before, Optional<Instant> until) {}
 
-  public record WaitView(String step, String words, Instant since, Instant until) {}
+  /**
+   * A value of today.
+   *
+   * @param shown with its unit
+   * @param from where it comes from, in words
+   * @param accepted all that can be said for it; empty where it is not known today
+   * @param choices what can be said; empty where it is a number
+   * @param back whether it is asked back
+   */
+  public record ValueView(String shown, String from, List<String> accepted, List<String> choices, boolean back) {}
+
+  /** @param so whether it is as wanted */
+  public record TakeoffView(String name, String wanted, String words, boolean so) {}
+
+  /** @param foundSo the steps whose state, by its data, is so already */
+  public record AircraftView(String source, Instant at, List<String> foundSo) {}
+
+  /** @param step the step that began it; empty where @param tag a tag hung by hand is to call */
+  public record WaitView(String step, String tag, String words, Instant since, Instant until) {}
 
   /** @param state done, current or ahead */
   public record BeadView(String stage, String title, int done, int all, String state, Optional<Instant> due) {}
@@ -95,8 +117,10 @@ public final class DepartureViews {
    *
    * @param status open, part, done, again, not-today or find
    * @param settled whether nothing more is asked for
+   * @param owes the seats that must still answer
+   * @param again why it is asked for again; empty where it is not, or where a tag says why
    */
-  public record StepView(String status, boolean settled, boolean disagreed, List<MarkView> marks, Optional<ReadingView> reading) {}
+  public record StepView(String status, boolean settled, List<String> owes, String again, boolean disagreed, List<MarkView> marks, Optional<ReadingView> reading) {}
 
   /** What was read, and what it means. @param level as_it_should_be, soon, entry or out, in kebab case */
   public record ReadingView(double value, String shown, String level, String words, List<String> arithmetic, String source) {}
@@ -111,7 +135,8 @@ public final class DepartureViews {
 
   public record FoundBeforeView(String id, String place, String step, String what, String by, Instant at, String verdict, List<String> photos) {}
 
-  public record MarkView(String outcome, String by, String seat, Instant at, String words) {}
+  /** @param number of its entry in the log, by which one stands before another */
+  public record MarkView(String outcome, String by, String seat, Instant at, long number, String words) {}
 
   /** @param next the step asked for now; empty when nothing is @param stopped where the checklist was stopped, in words */
   public record PartProgress(int done, int all, String next, String stopped, Optional<Instant> finished) {}
@@ -126,14 +151,21 @@ public final class DepartureViews {
    * @param closes in words, what closes it
    * @param late whether that stage is over
    * @param hand the tag's own name where somebody hung it by hand; empty elsewhere
+   * @param open the single things that are open, where steps open and close it; empty elsewhere
+   * @param all of how many
    * @param outside whether it is looked at outside, so that it must be before the doors close
    */
   public record TagView(
       String key, String title, String detail, String by, Optional<Instant> since, String stage, String due, String go,
-      List<String> steps, String closes, boolean mayStay, boolean late, boolean outside, String hand) {}
+      List<String> steps, String closes, boolean mayStay, boolean late, boolean outside, String hand,
+      List<String> open, int all) {}
 
-  /** @param away since when who sits there is called away; empty while they are not */
-  public record SeatView(String seat, String name, String id, boolean taken, String doing, int done, int all, Optional<Instant> away) {}
+  /**
+   * @param place where their next step is; empty where they have none
+   * @param away since when who sits there is called away; empty while they are not
+   */
+  public record SeatView(
+      String seat, String name, String id, boolean taken, String doing, String place, int done, int all, Optional<Instant> away) {}
 
   public record FindView(
       String id, String step, String place, String challenge, String note, String severity, int count, String entry, Optional<SpotView> spot,

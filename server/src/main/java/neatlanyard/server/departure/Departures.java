@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.locks.ReentrantLock;
+import neatlanyard.core.departure.Account;
 import neatlanyard.core.departure.Departure;
 import neatlanyard.core.departure.DepartureLog.Kept;
 import neatlanyard.core.departure.DepartureLog;
@@ -138,6 +139,8 @@ public class Departures {
     });
     desk.note(
         d -> d.lastNumber() == 1 ? Optional.of(new Event.ReadBefore(tails.before(flight.tail()))) : Optional.empty(), BY_SERVER);
+    desk.note(
+        d -> d.lastNumber() == 2 ? Optional.of(new Event.FlightFacts(tails.facts(flight, before(flight)))) : Optional.empty(), BY_SERVER);
     tellOfTail(desk);
     return desk;
   }
@@ -232,7 +235,7 @@ public class Departures {
 
   private Optional<Duration> walked(FlightId id) {
     DepartureDesk desk = desks.get(id);
-    return desk != null ? desk.state().walked() : walked.computeIfAbsent(id, i -> known(i).flatMap(Departure::walked));
+    return desk != null ? Account.walked(desk.state()) : walked.computeIfAbsent(id, i -> known(i).flatMap(Account::walked));
   }
 
   private Subscriber.Message news(Departure state) {

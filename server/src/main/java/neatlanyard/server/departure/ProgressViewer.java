@@ -2,6 +2,7 @@ package neatlanyard.server.departure;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -10,6 +11,8 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import neatlanyard.core.departure.Cases;
+import neatlanyard.core.departure.DayValues.Known;
+import neatlanyard.core.departure.DayValues;
 import neatlanyard.core.departure.Departure.Said;
 import neatlanyard.core.departure.Departure;
 import neatlanyard.core.departure.Event;
@@ -17,7 +20,10 @@ import neatlanyard.core.departure.Find;
 import neatlanyard.core.departure.Gates;
 import neatlanyard.core.departure.Interruption;
 import neatlanyard.core.departure.Mark;
+import neatlanyard.core.departure.Reading;
+import neatlanyard.core.departure.Standing;
 import neatlanyard.core.departure.Status;
+import neatlanyard.core.departure.Takeoff;
 import neatlanyard.core.dispatch.Case;
 import neatlanyard.core.dispatch.Deferral;
 import neatlanyard.core.dispatch.EntryId;
@@ -29,6 +35,7 @@ import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.lanyard.Tag;
 import neatlanyard.core.sop.Card.Item;
 import neatlanyard.core.sop.Card.Part;
+import neatlanyard.core.sop.DayValue;
 import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.sop.Procedure;
 import neatlanyard.core.sop.Stage;
@@ -36,6 +43,7 @@ import neatlanyard.core.sop.StepId;
 import neatlanyard.core.sop.TagKind;
 import neatlanyard.formats.text.Doc;
 import neatlanyard.server.controls.JudgementWords;
+import neatlanyard.server.departure.DepartureViews.AircraftView;
 import neatlanyard.server.departure.DepartureViews.BeadView;
 import neatlanyard.server.departure.DepartureViews.CaseView;
 import neatlanyard.server.departure.DepartureViews.ControlsView;
@@ -51,8 +59,10 @@ import neatlanyard.server.departure.DepartureViews.SeatView;
 import neatlanyard.server.departure.DepartureViews.SpotView;
 import neatlanyard.server.departure.DepartureViews.StepView;
 import neatlanyard.server.departure.DepartureViews.TagView;
+import neatlanyard.server.departure.DepartureViews.TakeoffView;
 import neatlanyard.server.departure.DepartureViews.TechView;
 import neatlanyard.server.departure.DepartureViews.TiedOffView;
+import neatlanyard.server.departure.DepartureViews.ValueView;
 import neatlanyard.server.departure.DepartureViews.WaitView;
 import neatlanyard.server.dispatch.TechDesk;
 import org.springframework.stereotype.Component;
@@ -68,7 +78,8 @@ class ProgressViewer {
 
   Progress progress(Departure d) {
     List<Tag> tags = d.tags();
-    Map<StepId, Status> statuses = d.statuses(tags);
+    Standing standing = new Standing(d, tags);
+    Map<StepId, Status> statuses = standing.statuses();
     List<BeadView> beads = beads(d, statuses);
     Stage current = beads.stream()
         .filter(b -> b.state().equals("current"))
@@ -79,15 +90,18 @@ class ProgressViewer {
         d.lastNumber(),
         d.cardNumber(),
         beads,
-        steps(d, statuses),
+        steps(d, standing, statuses),
         parts(d, statuses),
         tags.stream().map(t -> tag(d, t, current)).toList(),
         d.inTheWay().stream().map(t -> tag(d, t, current)).toList(),
         seats(d, statuses, current),
         d.finds().stream().map(f -> find(d, f)).toList(),
         tech(d),
-        gates(d, statuses),
-        d.waits().stream().map(w -> new WaitView(w.item().step().id().value(), w.words(), w.since(), w.until())).toList(),
+        gates(d, statuses, tags),
+        waits(d),
+        values(d),
+        Takeoff.of(d).stream().map(c -> new TakeoffView(c.name(), c.wanted().value(), c.words(), c.so())).toList(),
+        aircraft(d),
         d.controls().map(c -> controls(d, c)),
         d.tiedOff().map(t -> tiedOff(d, t)));
   }
@@ -145,33 +159,66 @@ class ProgressViewer {
     return (int) items.stream().filter(i -> statuses.getOrDefault(i.step().id(), Status.OPEN).settled()).count();
   }
 
-  private static Map<String, StepView> steps(Departure d, Map<StepId, Status> statuses) {
+  private static Map<String, StepView> steps(Departure d, Standing standing, Map<StepId, Status> statuses) {
     Map<String, StepView> steps = new LinkedHashMap<>();
-    statuses.forEach((id, status) -> {
+    parts(d).flatMap(p -> p.items().stream()).forEach(i -> {
+      StepId id = i.step().id();
+      Status status = statuses.getOrDefault(id, Status.OPEN);
       if (status != Status.OPEN) {
         List<MarkView> marks = d.marks(id).stream().map(m -> mark(d, m)).toList();
-        steps.put(id.value(), new StepView(Doc.written(status), status.settled(), d.disagreed(id), marks, d.reading(id).map(ProgressViewer::reading)));
+        steps.put(id.value(), new StepView(
+            Doc.written(status), status.settled(), standing.owes(i).stream().map(Doc::written).toList(), standing.because(i), d.disagreed(id), marks,
+            Reading.of(d, id).map(ProgressViewer::reading)));
       }
     });
     return steps;
   }
 
-  private static Map<String, List<GateView>> gates(Departure d, Map<StepId, Status> statuses) {
+  private static Map<String, List<GateView>> gates(Departure d, Map<StepId, Status> statuses, List<Tag> tags) {
     Map<String, List<GateView>> gates = new LinkedHashMap<>();
+    Map<Stage, List<Gates.Gate>> ofStages = new EnumMap<>(Stage.class);
     parts(d).flatMap(p -> p.items().stream())
         .filter(i -> !statuses.getOrDefault(i.step().id(), Status.OPEN).settled() && d.beside().override(i.step().id()).isEmpty())
         .forEach(i -> {
-          List<Gates.Gate> closed = Gates.of(d, i);
+          List<Gates.Gate> ofStage = ofStages.computeIfAbsent(i.procedure().stage(), stage -> Gates.ofStage(d, stage, tags));
+          List<Gates.Gate> closed = Gates.all(d, i, ofStage);
           if (!closed.isEmpty()) {
-            gates.put(i.step().id().value(), closed.stream().map(g -> new GateView(g.words(), g.before().step().id().value(), g.until())).toList());
+            gates.put(i.step().id().value(), closed.stream().map(g -> new GateView(g.words(), g.before().map(b -> b.step().id().value()).orElse(""), g.until())).toList());
           }
         });
     return gates;
   }
 
+  private static List<WaitView> waits(Departure d) {
+    Stream<WaitView> ofSteps = d.waits().stream().map(w -> new WaitView(w.item().step().id().value(), "", w.words(), w.since(), w.until()));
+    Stream<WaitView> ofTags = d.beside().hung().stream().flatMap(h -> h.event().calls().stream()
+        .map(at -> new WaitView("", h.event().tag().toString(), h.event().words(), h.at(), at)));
+    return Stream.concat(ofSteps, ofTags).toList();
+  }
+
+  private static Map<String, ValueView> values(Departure d) {
+    Map<String, ValueView> values = new LinkedHashMap<>();
+    parts(d).flatMap(p -> p.items().stream()).forEach(i -> {
+      Optional<Known> known = DayValues.of(d, i).or(() -> i.step().value().isPresent() ? Optional.empty() : DayValues.turn(d, i));
+      boolean back = i.step().value().filter(DayValue::back).isPresent();
+      if (known.isPresent() || i.step().value().isPresent()) {
+        values.put(i.step().id().value(), new ValueView(
+            known.map(Known::shown).orElse("not known today"), known.map(Known::from).orElse(""), known.map(Known::accepted).orElse(List.of()),
+            DayValues.choices(d, i), back));
+      }
+    });
+    return values;
+  }
+
+  private static Optional<AircraftView> aircraft(Departure d) {
+    List<Said<Event.AircraftRead>> read = d.beside().aircraft();
+    return read.stream().reduce((a, b) -> b).map(a -> new AircraftView(
+        a.event().source(), a.at(), Gates.foundSo(d, a.event().states()).map(i -> i.step().id().value()).toList()));
+  }
+
   private static MarkView mark(Departure d, Mark m) {
     return new MarkView(
-        Doc.written(m.outcome()), shortName(d, m.by()), m.seat().map(Doc::written).orElse(""), m.at(), m.words());
+        Doc.written(m.outcome()), shortName(d, m.by()), m.seat().map(Doc::written).orElse(""), m.at(), m.number(), m.words());
   }
 
   private static Map<String, PartProgress> parts(Departure d, Map<StepId, Status> statuses) {
@@ -201,7 +248,7 @@ class ProgressViewer {
         Doc.written(t.due()), t.due().title(), go(d, t, closers),
         about(d, t).map(i -> List.of(i.step().id().value())).orElseGet(() -> t.closedBy().stream().map(StepId::value).toList()),
         closes(t, closers), t.kind().mayStay(), current.compareTo(t.due()) > 0, outside(d, t, closers),
-        t.kind().hangsOn() == TagKind.Trigger.BY_HAND ? subject(t) : "");
+        t.kind().hangsOn() == TagKind.Trigger.BY_HAND ? subject(t) : "", t.open(), t.all());
   }
 
   private static String subject(Tag t) {
@@ -259,14 +306,18 @@ class ProgressViewer {
     for (Seat seat : Seat.values()) {
       Optional<CrewId> rostered =
           d.opened().flight().crew().stream().filter(r -> r.seat() == seat).map(Rostered::who).findFirst();
+      if (rostered.isEmpty()) {
+        continue;
+      }
       Optional<Part> part = parts(d)
           .filter(p -> p.items().stream().allMatch(i -> i.seats().contains(seat)) && d.next(p.procedure(), statuses).isPresent())
           .findFirst()
           .or(() -> parts(d).filter(p -> p.procedure().stage() == current).findFirst());
       String doing = part.map(p -> doing(d, p, statuses)).orElse(d.card().isPresent() ? current.title() : "Status and day");
+      String place = part.flatMap(p -> d.next(p.procedure(), statuses)).map(i -> i.step().place().value()).orElse("");
       seats.add(new SeatView(
           Doc.written(seat), rostered.map(r -> name(d, r)).orElse(""), rostered.map(CrewId::value).orElse(""),
-          d.seats().containsKey(seat), doing, part.map(p -> settled(p.items(), statuses)).orElse(0),
+          d.seats().containsKey(seat), doing, place, part.map(p -> settled(p.items(), statuses)).orElse(0),
           part.map(p -> p.items().size()).orElse(0),
           rostered.flatMap(who -> d.beside().interrupted(who)).map(Interruption::from)));
     }
@@ -281,7 +332,7 @@ class ProgressViewer {
     return p.procedure().title() + where;
   }
 
-  private static ReadingView reading(Departure.Reading r) {
+  private static ReadingView reading(Reading r) {
     return new ReadingView(
         r.value(), r.quantity().unit().words(r.value()), Doc.written(r.judged().level()), r.judged().words(), r.judged().arithmetic(),
         r.judged().source());

@@ -11,7 +11,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import neatlanyard.core.departure.DayValues;
 import neatlanyard.core.departure.Departure;
+import neatlanyard.core.departure.Facts;
 import neatlanyard.core.departure.Find;
 import neatlanyard.core.departure.Past;
 import neatlanyard.core.departure.TechState;
@@ -37,6 +39,7 @@ import neatlanyard.core.sop.QuantityId;
 import neatlanyard.core.sop.Step;
 import neatlanyard.core.trend.Schedule;
 import neatlanyard.server.dispatch.TechDesk;
+import neatlanyard.server.fleet.FleetDesk;
 import org.springframework.stereotype.Component;
 
 /** Brings what is known of a tail into a departure, and what the departure decides back into the tail's log. */
@@ -50,12 +53,14 @@ class TailStatus {
   private final TechDesk tech;
   private final ReadingHistory readings;
   private final Flights flights;
+  private final FleetDesk fleet;
   private final InstantSource clock;
 
-  TailStatus(TechDesk tech, ReadingHistory readings, Flights flights, InstantSource clock) {
+  TailStatus(TechDesk tech, ReadingHistory readings, Flights flights, FleetDesk fleet, InstantSource clock) {
     this.tech = tech;
     this.readings = readings;
     this.flights = flights;
+    this.fleet = fleet;
     this.clock = clock;
   }
 
@@ -90,6 +95,15 @@ class TailStatus {
     TechAct last = x.lines().getLast().act();
     String how = last instanceof TechAct.Raised ? "Open" : last.told();
     return new FoundBefore(x.id(), x.raised().place(), x.raised().step(), x.raised().what(), x.first().name(), x.first().at(), how, List.of());
+  }
+
+  /** What the fleet's files give for a flight. @param before departures of the same tail, the newest first */
+  Facts facts(Flight flight, List<Departure> before) {
+    List<Facts.Elevation> elevations = Stream.of(flight.from(), flight.to()).distinct().flatMap(a -> fleet.fleet().airfield(a).stream())
+        .map(a -> new Facts.Elevation(a.id(), a.name(), a.elevationFt())).toList();
+    Map<String, Facts.LastUse> last = new LinkedHashMap<>();
+    before.forEach(d -> DayValues.uses(d).forEach(u -> last.putIfAbsent(u.memory(), u)));
+    return new Facts(elevations, List.copyOf(last.values()));
   }
 
   /** What was read on a tail before now, with its plan. */

@@ -1,16 +1,21 @@
 package neatlanyard.server.record;
 
+import java.time.Duration;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import neatlanyard.core.departure.Entry;
 import neatlanyard.core.departure.Event;
+import neatlanyard.core.departure.Facts;
 import neatlanyard.core.departure.TechState;
 import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.Place;
 import neatlanyard.core.sop.PlaceId;
+import neatlanyard.core.sop.Point;
+import neatlanyard.core.sop.PointId;
 import neatlanyard.core.sop.Procedure;
 import neatlanyard.core.sop.ProcedureId;
+import neatlanyard.core.sop.State;
 import neatlanyard.core.sop.Step;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.formats.text.Doc;
@@ -20,10 +25,12 @@ final class EntryWords {
   private final Map<StepId, Step> steps;
   private final Map<ProcedureId, String> procedures;
   private final Map<PlaceId, String> places;
+  private final Map<PointId, String> points;
 
   EntryWords(Pack pack) {
     steps = pack.procedures().stream().flatMap(p -> p.steps().stream()).collect(Collectors.toMap(Step::id, s -> s));
     places = pack.places().stream().collect(Collectors.toMap(Place::id, Place::name));
+    points = pack.points().stream().collect(Collectors.toMap(Point::id, Point::name));
     procedures = pack.procedures().stream().collect(Collectors.toMap(Procedure::id, Procedure::title));
   }
 
@@ -36,10 +43,14 @@ final class EntryWords {
       case Event.StepDone e -> "%s: %s".formatted(challenge(e.step()), response(e.step()));
       case Event.StepNotToday e -> "%s: not today, %s".formatted(challenge(e.step()), e.reason());
       case Event.Measured e -> "%s: %s".formatted(challenge(e.step()), measured(e));
+      case Event.ValueSaid e -> "%s: %s said".formatted(challenge(e.step()), e.value());
+      case Event.AircraftRead e -> "The aircraft's controls (%s): %s".formatted(e.source(), e.states().stream().map(this::state).collect(Collectors.joining(", ")));
+      case Event.FlightFacts e -> facts(e.facts());
       case Event.FoundSo e -> "%s: found so, %s".formatted(challenge(e.step()), response(e.step()));
       case Event.Overridden e -> "%s: went past what keeps it closed, %s".formatted(challenge(e.step()), e.words());
       case Event.WaitSeen e -> "%s: wait seen over".formatted(challenge(e.step()));
-      case Event.TagHung e -> "Tag hung by hand: %s, until the end of %s".formatted(e.words(), e.due().title());
+      case Event.TagHung e -> "Tag hung by hand: %s, until the end of %s%s".formatted(
+          e.words(), e.due().title(), e.calls().map(c -> ", to call after %d min".formatted(Math.round(Duration.between(entry.happened(), c).toSeconds() / 60.0))).orElse(""));
       case Event.TagTaken e -> "Tag taken off by hand";
       case Event.Interrupted e -> "Called away";
       case Event.WentOn e -> "Went on";
@@ -69,6 +80,16 @@ final class EntryWords {
         .collect(Collectors.joining("; "));
     String settled = state.settled().stream().map(TechState.Settled::words).collect(Collectors.joining("; "));
     return "Technical log: %s%s".formatted(deferred.isEmpty() ? "nothing deferred" : deferred, settled.isEmpty() ? "" : "; " + settled);
+  }
+
+  private static String facts(Facts facts) {
+    String ground = facts.elevations().stream().map(e -> "%s %d ft".formatted(e.name(), e.ft())).collect(Collectors.joining(", "));
+    String uses = facts.lastUses().stream().map(u -> "; %s last: %s".formatted(u.memory(), u.choice())).collect(Collectors.joining());
+    return "Of the flight: %s%s".formatted(ground, uses);
+  }
+
+  private String state(State s) {
+    return "%s %s".formatted(points.getOrDefault(s.point(), s.point().value()), s.value());
   }
 
   private String challenge(StepId id) {

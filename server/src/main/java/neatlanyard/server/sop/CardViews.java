@@ -16,9 +16,10 @@ import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.sop.Planform;
 import neatlanyard.core.sop.Point;
 import neatlanyard.core.sop.Procedure;
-import neatlanyard.core.sop.State;
+import neatlanyard.core.sop.Step;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.sop.TagId;
+import neatlanyard.core.sop.TagKind;
 import neatlanyard.core.sop.Wait;
 import neatlanyard.core.walkaround.SecondSide;
 import neatlanyard.formats.text.Doc;
@@ -36,13 +37,24 @@ public final class CardViews {
    * @param any whether one of the seats is enough
    * @param measure what is read and entered
    * @param waits a time that must pass after it, in words; empty where there is none
-   * @param turn what is used in turn; empty where nothing is
+   * @param course a test in its parts
+   * @param notLit what the lights test does not cover, at the step that makes it
+   * @param pressTest lights that must be out and that the lights test does not cover: dark may mean a dead bulb
    * @param foundAs the state the crew may find instead of making it, such as "APU: running"; empty where it is always made
    * @param differs what is not as on the side that was walked first; empty where nothing is
    */
   public record ItemView(
       String id, String challenge, String response, String caution, String place, List<String> seats, boolean any, String added,
-      boolean critical, boolean alerted, boolean belowLine, String waits, String turn, Optional<MeasureView> measure, String foundAs, String differs) {}
+      boolean critical, boolean alerted, boolean belowLine, String waits, Optional<MeasureView> measure, List<BeatView> course, List<String> notLit, List<String> pressTest,
+      String foundAs, String differs, List<HookView> opens, List<HookView> closes) {}
+
+  /** What a step hangs on the cord or takes off it. */
+  public record HookView(String tag, List<String> items) {}
+
+  /** A kind of tag that steps open and close. @param title with {open} and {all} for the counts @param due the stage's title */
+  public record TagKindView(String id, String title, String stage, String due, boolean mayStay) {}
+
+  public record BeatView(String act, String see) {}
 
   /** @param limits in words @param none what "all as it should be" reads, for things that are counted when missing */
   public record MeasureView(String name, String unit, String limits, Optional<Double> none) {}
@@ -87,18 +99,25 @@ public final class CardViews {
         i.step().id().value(), i.step().challenge(), i.step().response(), i.step().caution(), i.step().place().value(),
         i.seats().stream().sorted().map(Doc::written).toList(), i.any(), i.added(), i.step().critical(), i.step().alerted(),
         i.step().belowLine(), i.step().waits().map(Wait::words).orElse(""),
-        i.step().alternates().map(a -> String.join(", ", a.choices())).orElse(""), i.step().measures().map(CardViews::measure),
-        foundAs(pack, i), differs);
+        i.step().measures().map(CardViews::measure), i.step().course().stream().map(b -> new BeatView(b.act(), b.see())).toList(),
+        i.step().testsLights() ? pack.points().stream().filter(p -> !p.lightsTested()).map(Point::name).toList() : List.of(),
+        i.step().expects().stream().flatMap(s -> pack.point(s.point()).stream()).filter(p -> !p.lightsTested()).map(Point::name).toList(),
+        foundAs(pack, i), differs, hooks(i.step().opens()), hooks(i.step().closes()));
+  }
+
+  private static List<HookView> hooks(List<Step.Hook> hooks) {
+    return hooks.stream().map(h -> new HookView(h.tag().value(), h.items())).toList();
+  }
+
+  public static List<TagKindView> tags(Pack pack) {
+    return pack.tagKinds().stream().filter(k -> k.hangsOn() == TagKind.Trigger.STEP)
+        .map(k -> new TagKindView(k.id().value(), k.title(), Doc.written(k.due()), k.due().title(), k.mayStay())).toList();
   }
 
   private static String foundAs(Pack pack, Card.Item i) {
-    return Gates.mayBeFound(pack, i)
-        ? i.step().sets().stream().map(s -> "%s: %s".formatted(name(pack, s), s.value())).collect(Collectors.joining(", "))
+    return Gates.mayBeFound(pack, i.procedure(), i.step())
+        ? i.step().sets().stream().map(s -> "%s: %s".formatted(pack.name(s.point()), s.value())).collect(Collectors.joining(", "))
         : "";
-  }
-
-  private static String name(Pack pack, State state) {
-    return pack.points().stream().filter(p -> p.id().equals(state.point())).map(Point::name).findFirst().orElse(state.point().value());
   }
 
   private static MeasureView measure(Measure m) {

@@ -157,8 +157,8 @@ class PackController {
    *
    * @param since the earlier one
    * @param tail only what a tail can bring up
-   * @param seat only what touches a seat: left or right
-   * @param role only what touches the seats of a role: captain or first-officer
+   * @param seat only what touches a seat: left, right or engineer
+   * @param role only what touches the seats of a role: captain, first-officer or engineer
    */
   @GetMapping("/api/packs/{id}/{revision}/changes")
   ChangesView changes(
@@ -234,11 +234,11 @@ class PackController {
 
   private static Role role(String name) {
     return Stream.of(Role.values()).filter(r -> r.flies() && Doc.written(r).equals(name)).findFirst()
-        .orElseThrow(() -> Problem.bad("no-such-role", "'%s' is not a role that flies; known are: captain, first-officer.".formatted(name)));
+        .orElseThrow(() -> Problem.bad("no-such-role", "'%s' is not a role that flies; known are: captain, first-officer, engineer.".formatted(name)));
   }
 
   private static Seat seat(String name) {
     return Stream.of(Seat.values()).filter(s -> Doc.written(s).equals(name)).findFirst()
-        .orElseThrow(() -> Problem.bad("no-such-seat", "'%s' is not a seat; known are: left, right.".formatted(name)));
+        .orElseThrow(() -> Problem.bad("no-such-seat", "'%s' is not a seat; known are: left, right, engineer.".formatted(name)));
   }
 }

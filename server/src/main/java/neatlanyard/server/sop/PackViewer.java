@@ -10,6 +10,7 @@ import neatlanyard.core.proof.Finding;
 import neatlanyard.core.sop.Change;
 import neatlanyard.core.sop.Circumstance;
 import neatlanyard.core.sop.Condition.Weather.Sky;
+import neatlanyard.core.sop.DayFigure;
 import neatlanyard.core.sop.Matter;
 import neatlanyard.core.sop.Owner;
 import neatlanyard.core.sop.Pack;
@@ -87,7 +88,7 @@ class PackViewer {
   static Pack renamed(Pack p, String revision) {
     return new Pack(
         p.id(), revision, p.title(), p.type(), p.policy(), p.equipment(), p.subTypes(), p.tails(), p.quantities(), p.due(),
-        p.planform(), p.places(), p.points(), p.tags(), p.procedures(), p.flightControls(), p.waivers());
+        p.planform(), p.places(), p.points(), p.tags(), p.procedures(), p.takeoff(), p.flightControls(), p.waivers());
   }
 
   /** @param airfields the fleet's, for days to look at */
@@ -99,6 +100,7 @@ class PackViewer {
         choices(Stream.of(Circumstance.values()), c -> c.words(true)),
         choices(Stream.of(Sky.values()), Sky::words),
         choices(Stream.of(Unit.values()), u -> u.symbol().isEmpty() ? "number" : u.symbol()),
+        choices(Stream.of(DayFigure.values()), DayFigure::words),
         Stream.of(Matter.values())
             .map(m -> new MatterView(Doc.written(m), m.words(), choices(m.schools().stream(), s -> s.words()))).toList(),
         airfields.stream().map(a -> a.id().value()).toList());

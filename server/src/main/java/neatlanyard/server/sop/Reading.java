@@ -40,8 +40,9 @@ public class Reading {
   /** The seats a role may sit in. A captain may fly from the right, to train somebody. */
   public static Set<Seat> seats(Role role) {
     return switch (role) {
-      case CAPTAIN -> EnumSet.allOf(Seat.class);
+      case CAPTAIN -> Seat.pilots();
       case FIRST_OFFICER -> EnumSet.of(Seat.RIGHT);
+      case ENGINEER -> EnumSet.of(Seat.ENGINEER);
       default -> EnumSet.noneOf(Seat.class);
     };
   }

@@ -36,6 +36,7 @@ import neatlanyard.core.sop.Circumstance;
 import neatlanyard.core.sop.Day;
 import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.Procedure;
+import neatlanyard.core.sop.Stage;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.formats.record.EntryJson;
 import neatlanyard.formats.sop.PackReader;
@@ -54,6 +55,7 @@ public class InterleavingsTest {
   private static final FlightId ID = new FlightId("f1");
   private static final CrewId CAPTAIN = new CrewId("captain");
   private static final CrewId OFFICER = new CrewId("officer");
+  private static final CrewId ENGINEER = new CrewId("engineer");
   private static final Instant NOW = Instant.parse("2027-01-14T07:25:00Z");
   private static final Pack PACK = pack();
 
@@ -141,6 +143,7 @@ public class InterleavingsTest {
     final Kept log = new Kept();
     final List<Device> devices = new ArrayList<>();
     final List<StepId> steps;
+    final List<UUID> hung = new ArrayList<>();
     Instant at = NOW;
     final InstantSource clock = () -> at;
     DepartureDesk desk;
@@ -148,8 +151,8 @@ public class InterleavingsTest {
     Run(long seed) {
       random = new Random(seed);
       Flight flight = new Flight(
-          ID, "Flight 1", new TailId("TL-DVA"), new AirfieldId("QTRN"), new AirfieldId("QVSK"), NOW.plusSeconds(2_400),
-          List.of(new Rostered(CAPTAIN, Seat.LEFT, true, true), new Rostered(OFFICER, Seat.RIGHT, false, false)));
+          ID, "Flight 1", new TailId("TL-DVA"), new AirfieldId("QTRN"), new AirfieldId("QVSK"), NOW.plusSeconds(2_400), Optional.empty(),
+          List.of(new Rostered(CAPTAIN, Seat.LEFT, true, true), new Rostered(OFFICER, Seat.RIGHT, false, false), new Rostered(ENGINEER, Seat.ENGINEER, false, false)));
       Event opened = new Event.Opened(flight, PACK.tail(flight.tail()).orElseThrow(), PACK.id(), PACK.revision(), "", List.of());
       desk = DepartureDesk.open(ID, log, clock, InterleavingsTest::news, PACK, proposal(OFFICER, "d0", opened));
       Day day = new Day(
@@ -157,6 +160,7 @@ public class InterleavingsTest {
           false, true, Set.of(Circumstance.FIRST_FLIGHT));
       desk.take(proposal(CAPTAIN, "d0", new Event.SeatTaken(Seat.LEFT)));
       desk.take(proposal(OFFICER, "d0", new Event.SeatTaken(Seat.RIGHT)));
+      desk.take(proposal(ENGINEER, "d0", new Event.SeatTaken(Seat.ENGINEER)));
       desk.take(proposal(OFFICER, "d0", new Event.DaySet(day)));
       // Few steps, so that devices meet at them.
       steps = desk.state().card().orElseThrow().parts().stream()
@@ -165,7 +169,7 @@ public class InterleavingsTest {
       devices.add(new Device(CAPTAIN, "d1"));
       devices.add(new Device(OFFICER, "d2"));
       if (random.nextBoolean()) {
-        devices.add(new Device(OFFICER, "d3"));
+        devices.add(new Device(random.nextBoolean() ? OFFICER : ENGINEER, "d3"));
       }
     }
 
@@ -175,14 +179,23 @@ public class InterleavingsTest {
 
     Event anything() {
       StepId step = steps.get(random.nextInt(steps.size()));
-      return switch (random.nextInt(9)) {
+      return switch (random.nextInt(13)) {
         case 0 -> new Event.StepUndone(step);
         case 1 -> new Event.StepNotToday(step, "because");
         case 2 -> new Event.FindRaised(UUID.randomUUID(), step, "something", Find.What.DEFECT);
         case 3 -> new Event.Overridden(step, "because");
         case 4 -> random.nextBoolean() ? new Event.Interrupted() : new Event.WentOn();
+        case 5 -> new Event.ValueSaid(step, List.of("1003", "15", "one", "212").get(random.nextInt(4)));
+        case 6 -> new Event.StepLater(step, "because");
+        case 7 -> new Event.PanelHandedOver(PACK.step(step).orElseThrow().place(), Seat.values()[random.nextInt(3)]);
+        case 8 -> hung.isEmpty() || random.nextBoolean() ? new Event.TagHung(hang(), "because", Stage.TAXI, Optional.empty()) : new Event.TagTaken(hung.get(random.nextInt(hung.size())));
         default -> new Event.StepDone(step);
       };
+    }
+
+    private UUID hang() {
+      hung.add(UUID.randomUUID());
+      return hung.getLast();
     }
 
     void move() {

@@ -1,0 +1,84 @@
+package neatlanyard.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import java.util.List;
+import java.util.Map;
+import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.Test;
+
+/** The demo's larger type: its own times, its oxygen and its trim, on a flight the desk has brought in. */
+@SuppressWarnings("NullAway.Init") // The set-up fills the fields.
+public class SecondTypeTest extends AtTheDemo {
+  private Crew wren;
+  private Crew ida;
+
+  @BeforeMethod
+  void crew() {
+    wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.LIGHT);
+    ida = Crew.in(browser, app, "Ida Marsk", ColorScheme.DARK);
+    LargerType.open(browser, app, ida, wren, List.of("first-flight"));
+  }
+
+  private void at(Crew crew, String stage, String part) {
+    crew.page.navigate(app.url() + "/departures/larger?stage=" + stage);
+    crew.page.locator("main nav button").filter(new Locator.FilterOptions().setHasText(part)).first().click();
+    crew.page.locator("main h1").waitFor();
+  }
+
+  private static Locator times(Crew crew) {
+    return crew.page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Times that run"));
+  }
+
+  @Test
+  public void its_times_run_on_both_devices_and_keep_what_waits_closed() {
+    for (String step : new String[] {"pu-pumps", "pu-masters", "pu-inertial"}) {
+      LargerType.says(wren, "step-done", Map.of("step", step));
+    }
+    LargerType.says(wren, "measured", Map.of("step", "pu-battery", "value", 27));
+    LargerType.says(wren, "step-done", Map.of("step", "pu-ac"));
+    at(wren, "flows", "Overhead flow");
+    at(ida, "flows", "Tests");
+    assertThat(times(ida)).containsText("Inertial units: 30 s before they are switched on again");
+    assertThat(times(wren)).containsText("AC power: 4 min before the stall-warning test");
+    ida.lookAhead("Stall warning, left");
+    assertThat(ida.page.getByText("Wait: AC power, 4 min before the stall-warning test")).isVisible();
+    wren.lookAhead("Window and probe heat");
+    wren.key("Space");
+    assertThat(times(ida)).containsText("Window and probe heat: 10 min before take-off");
+    at(wren, "line-up", "On the runway");
+    wren.lookAhead("Window and probe heat");
+    assertThat(wren.page.getByText("Wait: Window and probe heat, 10 min before take-off")).isVisible();
+  }
+
+  @Test
+  public void oxygen_is_judged_by_the_pressure_before_and_trim_by_the_centre_of_gravity() {
+    LargerType.says(wren, "measured", Map.of("step", "sr-oxygen-pressure", "value", 1_850));
+    at(ida, "flows", "Left flow");
+    ida.lookAhead("Oxygen, left mask");
+    ida.key("Space");
+    ida.lookAhead("Oxygen pressure, left mask flowing");
+    assertThat(ida.page.getByText("Wait: Oxygen, left mask, 5 s before the pressure is read")).isVisible();
+    assertThat(ida.page.getByText("Wait: Oxygen, left mask, 5 s before the pressure is read")).not().isVisible();
+    ida.enter("1600");
+    assertThat(ida.page.getByText("It sags by 250 psi, 100 psi is the most: the bottle valve is not fully open.").first()).isVisible();
+    assertThat(ida.tag("Find without a decision")).isVisible();
+    ida.lookAhead("Oxygen pressure, left mask flowing");
+    ida.enter("1800");
+    assertThat(ida.tag("Find without a decision")).not().isVisible();
+    LargerType.says(wren, "measured", Map.of("step", "fi-centre", "value", 25));
+    ida.page.navigate(app.url() + "/departures/larger?stage=figures");
+    ida.page.locator("main h1").waitFor();
+    ida.lookAhead("Pitch trim");
+    ida.enter("6");
+    assertThat(ida.page.getByText("6 is outside the green band, 3 to 5 today.").first()).isVisible();
+    assertThat(ida.tag("Find without a decision")).isVisible();
+    ida.lookAhead("Pitch trim");
+    ida.enter("4");
+    assertThat(ida.tag("Find without a decision")).not().isVisible();
+  }
+}

@@ -1,0 +1,173 @@
+package neatlanyard.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.TreeMap;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+import org.springframework.test.context.testng.AbstractTestNGSpringContextTests;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * A device without a network works out for itself what its own words make of steps and tags. Here one seat says many
+ * things in random order, and what the server makes of each is written to a file that the interface's tests replay
+ * (ui/src/departure/unsent.test.ts). When the rules or the demo's pack changed, run with -Dlanyard.refresh.
+ */
+@SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
+public class UnsentTest extends AbstractTestNGSpringContextTests {
+  private static final JsonMapper JSON = new JsonMapper();
+  private static final int EVENTS = 300;
+  private static final List<String> KINDS =
+      List.of("step-done", "step-done", "step-done", "step-done", "step-undone", "step-undone", "step-later", "step-not-today", "find-raised");
+
+  private static final String[] TAG = {"key", "title", "detail", "by", "stage", "due", "go", "steps", "mayStay", "outside", "hand", "open", "all"};
+
+  @LocalServerPort private int port;
+
+  @DynamicPropertySource
+  static void settings(DynamicPropertyRegistry registry) throws IOException {
+    Given.demo(registry, true);
+  }
+
+  /** How a step stands, in short. */
+  private static Map<String, List<String>> standing(JsonNode progress) {
+    Map<String, List<String>> steps = new TreeMap<>();
+    progress.path("steps").forEachEntry((id, s) ->
+        steps.put(id, s.path("settled").asBoolean() ? List.of("settled") : s.path("owes").valueStream().map(JsonNode::asString).toList()));
+    return steps;
+  }
+
+  /** The tags steps hang, by their keys; how late they are goes by the clock, and the words for what closes them are the server's. */
+  private static Map<String, Object> hanging(JsonNode progress) {
+    Map<String, Object> tags = new TreeMap<>();
+    progress.path("tags").valueStream().filter(t -> !t.path("open").isEmpty()).forEach(t -> tags.put(t.path("key").asString(), some(t, TAG)));
+    return tags;
+  }
+
+  /** What hangs now otherwise than before; null where it hangs no more. */
+  private static Map<String, @Nullable Object> moved(Map<String, Object> before, Map<String, Object> after) {
+    Map<String, @Nullable Object> moved = new TreeMap<>();
+    before.keySet().stream().filter(k -> !after.containsKey(k)).forEach(k -> moved.put(k, null));
+    after.forEach((k, t) -> {
+      if (!t.equals(before.get(k))) {
+        moved.put(k, t);
+      }
+    });
+    return moved;
+  }
+
+  private static Map<String, Object> changed(Map<String, List<String>> before, Map<String, List<String>> after, List<JsonNode> items) {
+    Map<String, Object> changes = new TreeMap<>();
+    items.forEach(i -> {
+      String id = i.path("id").asString();
+      if (!after.getOrDefault(id, List.of("open")).equals(before.getOrDefault(id, List.of("open")))) {
+        changes.put(id, after.getOrDefault(id, i.path("seats").valueStream().map(JsonNode::asString).toList()));
+      }
+    });
+    return changes;
+  }
+
+  private record Word(String kind, Map<String, Object> body) {}
+
+  /** One thing said at random: most often of a step that opens or closes something. */
+  private static Word word(Random random, List<JsonNode> items) {
+    List<JsonNode> hooked = items.stream().filter(i -> !i.path("opens").isEmpty() || !i.path("closes").isEmpty()).toList();
+    List<JsonNode> among = random.nextInt(3) > 0 ? hooked : items;
+    String kind = KINDS.get(random.nextInt(KINDS.size()));
+    Map<String, Object> body = new TreeMap<>(Map.of("step", among.get(random.nextInt(among.size())).path("id").asString()));
+    switch (kind) {
+      case "find-raised" -> body.putAll(Map.of("find", new UUID(0, random.nextLong()).toString(), "note", "a nick"));
+      case "step-later", "step-not-today" -> body.put("reason", "loaders");
+      default -> {}
+    }
+    return new Word(kind, body);
+  }
+
+  private static boolean said(Http who, Word word) {
+    return who.event(word.kind, JSON.writeValueAsString(word.body)).status() == 200;
+  }
+
+  private static JsonNode progress(Http who) {
+    return who.get("/api/departures/today-14").json().path("progress");
+  }
+
+  @Test
+  public void what_one_seat_says_makes_of_steps_and_tags_what_is_written() throws IOException {
+    Http wren = Http.in(port, "adeyo", "north-slip-24");
+    Http ida = Http.in(port, "marsk", "bare-cord-11");
+    wren.post("/api/departures/today-14/open", "{}");
+    wren.event("seat-taken", "{\"seat\":\"right\"}");
+    ida.event("seat-taken", "{\"seat\":\"left\"}");
+    wren.event("day-set", "{\"report\":\"METAR QTRN 140720Z 24012KT 9000 -SN FEW012 BKN025 M02/M04 Q1003\",\"simulated\":true,\"circumstances\":[]}");
+    JsonNode card = wren.get("/api/departures/today-14").json().path("card");
+    List<JsonNode> parts = card.path("parts").valueStream().filter(p -> !p.path("kind").asString().equals("checklist")).toList();
+    List<JsonNode> all = parts.stream().flatMap(p -> p.path("items").valueStream()).toList();
+    List<JsonNode> plain = all.stream().filter(i -> !i.has("measure") && i.path("seats").valueStream().anyMatch(s -> s.asString().equals("right"))).toList();
+    Random random = new Random(8);
+    for (int n = 0; n < EVENTS / 2; n++) {
+      said(random.nextBoolean() ? wren : ida, word(random, plain));
+    }
+    JsonNode told = progress(wren);
+    List<String> lines = new ArrayList<>();
+    JsonNode before = told;
+    for (int n = 0; n < EVENTS; n++) {
+      Word word = word(random, plain);
+      if (said(wren, word)) {
+        JsonNode after = progress(wren);
+        lines.add(JSON.writeValueAsString(new TreeMap<>(Map.of(
+            "kind", word.kind, "body", word.body, "steps", changed(standing(before), standing(after), all), "tags", moved(hanging(before), hanging(after))))));
+        before = after;
+      }
+    }
+    assertThat(lines).hasSizeGreaterThan(EVENTS / 2);
+    String now = "{\"card\":%s,\n\"told\":%s,\n\"said\":[\n%s\n]}\n".formatted(JSON.writeValueAsString(brief(card, parts)),
+        JSON.writeValueAsString(brief(told)), String.join(",\n", lines));
+    Path kept = Given.ROOT.resolve("ui/src/departure/unsent.cases.json");
+    if (System.getProperty("lanyard.refresh") != null) {
+      Files.writeString(kept, now);
+    }
+    assertThat(now).isEqualToIgnoringNewLines(Files.readString(kept));
+  }
+
+  private static Map<String, Object> some(JsonNode of, String... keys) {
+    Map<String, Object> some = new LinkedHashMap<>();
+    List.of(keys).forEach(k -> some.put(k, of.path(k)));
+    return some;
+  }
+
+  /** As much of the card as the device goes by. */
+  private static Map<String, Object> brief(JsonNode card, List<JsonNode> parts) {
+    List<Map<String, Object>> some = parts.stream().map(p -> {
+      Map<String, Object> part = some(p, "kind", "stage");
+      part.put("items", p.path("items").valueStream().map(i -> some(i, "id", "seats", "any", "opens", "closes")).toList());
+      return part;
+    }).toList();
+    return new TreeMap<>(Map.of("tags", card.path("tags"), "parts", some));
+  }
+
+  /** As much of what it was told. No times: they are other ones each time. */
+  private static Map<String, Object> brief(JsonNode told) {
+    Map<String, Object> steps = new TreeMap<>();
+    told.path("steps").forEachEntry((id, s) -> {
+      Map<String, Object> step = some(s, "status", "settled", "owes", "again", "disagreed");
+      step.put("marks", s.path("marks").valueStream().map(m -> some(m, "outcome", "by", "seat", "number")).toList());
+      steps.put(id, step);
+    });
+    List<Map<String, Object>> tags = told.path("tags").valueStream().map(t -> some(t, TAG)).toList();
+    return new TreeMap<>(Map.of("number", told.path("number"), "steps", steps, "tags", tags));
+  }
+}

@@ -1,0 +1,36 @@
+import { Slot } from '../app/Slot'
+import type { Live } from '../departure/useDeparture'
+import { ReadAircraft } from './ReadAircraft'
+import classes from './Takeoff.module.css'
+
+/** Where it is looked at: while there is time to mend it, and on the runway. */
+const STAGES = ['before-takeoff', 'line-up']
+
+/** The take-off configuration: what is not as wanted a line each, with who says so, and the rest in one. */
+export const Takeoff = ({ live, stage }: { live: Live; stage: string }) => {
+  const { takeoff } = live.view.progress
+  if (takeoff.length === 0 || !STAGES.includes(stage)) return null
+  const off = takeoff.filter((t) => !t.so)
+  return (
+    <details className={classes.takeoff} open={off.length > 0} data-off={off.length > 0 || undefined}>
+      <summary>Take-off configuration: {off.length === 0 ? 'as wanted' : `${off.length} of ${takeoff.length} not as wanted`}</summary>
+      <ul>
+        {off.map((t) => (
+          <li key={t.name} data-off>
+            <Slot status="open" /> {t.words}
+          </li>
+        ))}
+        {off.length < takeoff.length && (
+          <li>
+            <Slot status="done" />
+            {takeoff
+              .filter((t) => t.so)
+              .map((t) => `${t.name.toLowerCase()} ${t.wanted}`)
+              .join(', ')}
+          </li>
+        )}
+      </ul>
+      <ReadAircraft live={live} first="as-said" />
+    </details>
+  )
+}

@@ -1,0 +1,102 @@
+import { Checkbox } from '@mantine/core'
+import type { EditorView } from '../api.gen'
+import { Drop } from './Drop'
+import { number, points, type PackDoc, type StepDoc, type ValueDoc } from './packDoc'
+import classes from './StepForm.module.css'
+
+interface AnswerRowsProps {
+  doc: PackDoc
+  editor: EditorView
+  step: StepDoc
+  disabled: boolean
+  onChange: (change: Partial<StepDoc>) => void
+}
+
+/** How a step is answered where a press is not enough: with a value of today, or part by part. */
+export const AnswerRows = ({ doc, editor, step, disabled, onChange }: AnswerRowsProps) => (
+  <>
+    <ValueRow doc={doc} editor={editor} step={step} disabled={disabled} onChange={onChange} />
+    <CourseRow step={step} disabled={disabled} onChange={onChange} />
+    <Checkbox
+      label="It is the lights test: what it does not light is listed" checked={step['tests-lights'] ?? false} disabled={disabled}
+      onChange={(e) => onChange({ 'tests-lights': e.currentTarget.checked })}
+    />
+  </>
+)
+
+/** The sources of a value as one choice: a figure of the flight, a control's position, or whose turn it is. */
+const sourceOf = (v: ValueDoc | undefined): string => (!v ? '' : v.turn ? 'turn' : v.position ? `position/${v.position}` : `of/${v.of}`)
+
+const withSource = (source: string, back: boolean | undefined): ValueDoc | undefined => {
+  const [kind, name = ''] = source.split('/')
+  const rest = back ? { back } : {}
+  if (kind === 'turn') return { turn: true, ...rest }
+  if (kind === 'position') return { position: name, ...rest }
+  return kind === 'of' ? { of: name, ...rest } : undefined
+}
+
+const ValueRow = ({ doc, editor, step, disabled, onChange }: AnswerRowsProps) => {
+  const value = step.value
+  const set = (next: ValueDoc | undefined) => onChange({ value: next } as Partial<StepDoc>)
+  const held = points(doc).filter((p) => [step.sets, step.expects, step.verifies].some((s) => s !== undefined && p.id in s))
+  return (
+    <div className={classes.line}>
+      <span>Value of today</span>
+      <select aria-label="Value of today" value={sourceOf(value)} disabled={disabled} onChange={(e) => set(withSource(e.currentTarget.value, value?.back))}>
+        <option value="">none</option>
+        {editor.figures.map((f) => (
+          <option key={f.id} value={`of/${f.id}`}>
+            {f.words}
+          </option>
+        ))}
+        {held.map((p) => (
+          <option key={p.id} value={`position/${p.id}`}>
+            position of {p.name}
+          </option>
+        ))}
+        {step.alternates && <option value="turn">whose turn it is</option>}
+      </select>
+      {value?.of && (
+        <>
+          and
+          <input
+            aria-label="Added to it" size={6} placeholder="0" value={value.plus ?? ''} disabled={disabled}
+            onChange={(e) => {
+              const { plus: _, ...rest } = value
+              set(e.currentTarget.value === '' ? rest : { ...rest, plus: number(e.currentTarget.value) })
+            }}
+          />
+        </>
+      )}
+      {value && (
+        <Checkbox
+          label="asked back" checked={value.back ?? false} disabled={disabled}
+          onChange={(e) => {
+            const { back: _, ...rest } = value
+            set(e.currentTarget.checked ? { ...rest, back: true } : rest)
+          }}
+        />
+      )}
+    </div>
+  )
+}
+
+const CourseRow = ({ step, disabled, onChange }: Pick<AnswerRowsProps, 'step' | 'disabled' | 'onChange'>) => {
+  const beats = step.course ?? []
+  const put = (n: number, change: Partial<(typeof beats)[number]>) => onChange({ course: beats.map((b, i) => (i === n ? { ...b, ...change } : b)) })
+  return (
+    <div className={classes.line}>
+      <span>Test in parts</span>
+      {beats.map((b, n) => (
+        <span key={n} className={classes.chip}>
+          <input aria-label={`Part ${n + 1}, press`} placeholder="press" size={14} value={b.act} disabled={disabled} onChange={(e) => put(n, { act: e.currentTarget.value })} />
+          <input aria-label={`Part ${n + 1}, see`} placeholder="see" size={14} value={b.see} disabled={disabled} onChange={(e) => put(n, { see: e.currentTarget.value })} />
+          <Drop what={`part ${n + 1}`} disabled={disabled} onDrop={() => onChange({ course: beats.filter((_, i) => i !== n) })} />
+        </span>
+      ))}
+      <button type="button" className={classes.add} disabled={disabled} aria-label="Add a part" onClick={() => onChange({ course: [...beats, { act: '', see: '' }] })}>
+        +
+      </button>
+    </div>
+  )
+}
