@@ -104,6 +104,7 @@ public class ChecklistTest extends AtTheDemo {
     wren.key("j");
     assertThat(wren.page.getByText("Were you called away?")).not().isVisible();
     wren.page.clock().fastForward(4 * 60_000);
+    assertThat(wren.page.getByText("Were you called away?")).isVisible();
     wren.key("y");
     assertThat(wren.page.getByText("Called away at")).isVisible();
     assertThat(wren.heading("Technical log")).isVisible();
