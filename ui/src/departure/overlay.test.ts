@@ -9,6 +9,7 @@ const view = {
   card: { tags: [], parts: [{ items: [item('a', ['right']), item('b', ['left', 'right']), item('c', ['left', 'right'], true)] }] },
   progress: {
     number: 7, seats: [{ seat: 'left' }, { seat: 'right' }], waits: [{ step: 'a' }, { step: '', tag: 't' }], tags: [{ key: 'by-hand/t', hand: 't', open: [] }, { key: 'find/f', hand: '', open: [] }],
+    allowed: { a: { least: 80.7, words: '80.7 psi or more' }, c: { words: 'no value' } },
     gates: { c: [{ before: 'a', words: '' }], b: [{ before: 'a', words: '', until: '2027-01-14T07:33:00Z' }] },
     steps: { b: { status: 'part', settled: false, owes: ['right'], disagreed: false, marks: [{ outcome: 'done', by: 'Marsk', seat: 'left', at: '', number: 3, words: '' }] } },
   },
@@ -24,6 +25,13 @@ describe('what is kept here and not yet sent', () => {
     expect(steps(event('step-done', { step: 'c' }), event('step-undone', { step: 'c' })).c).toMatchObject({ owes: ['left', 'right'] })
     expect(steps(event('step-later', { step: 'a', reason: 'loaders' })).a).toMatchObject({ status: 'later', settled: false })
     expect(steps(event('step-later', { step: 'a', reason: 'loaders' }), event('measured', { step: 'a', value: 4.2 })).a?.marks).toHaveLength(1)
+  })
+  it('is a find where a value is not what was told to be right today, until a better one is read', () => {
+    const read = (value: number, step = 'a') => event('measured', { step, value })
+    expect(steps(read(80.6)).a).toMatchObject({ settled: true, marks: [{ outcome: 'find' }], reading: { level: 'out', words: '80.6; 80.7 psi or more is right today.' } })
+    expect(steps(read(80.6), read(80.7)).a).toMatchObject({ settled: true, marks: [{ outcome: 'done' }], reading: undefined })
+    expect(steps(read(1, 'c')).c?.marks[0]?.outcome).toBe('find')
+    expect(steps(read(-5, 'b')).b?.marks.at(-1)?.outcome).toBe('done')
   })
   it('keeps what the other seat said, and is whole only when both have', () => {
     expect(steps(event('step-done', { step: 'b' })).b).toMatchObject({ settled: true, marks: [{ by: 'Marsk' }, { by: 'Adeyo' }] })

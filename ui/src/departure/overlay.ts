@@ -1,9 +1,22 @@
-import type { DepartureView, ItemView, MarkView, Progress, StepView } from '../api.gen'
+import type { AllowedView, DepartureView, ItemView, MarkView, Progress, ReadingView, StepView } from '../api.gen'
 import { serverNow } from '../app/clock'
 import { cordAfter } from './cord'
 import type { Outgoing, Taken } from './outbox'
 
 type Said = Pick<Outgoing, 'kind' | 'body'> & Partial<Pick<Outgoing, 'deviceAt'>>
+
+/** A value the server told not to be right now, before it was read; where it tells nothing, any may be. */
+export const notAllowed = (allowed: AllowedView | undefined, value: number): boolean =>
+  allowed !== undefined && (value < (allowed.least ?? -Infinity) || value > (allowed.most ?? Infinity) || (allowed.least === undefined && allowed.most === undefined))
+
+/** What a value out of limits means, until the server has judged it. */
+const outOf = (item: ItemView, allowed: AllowedView, value: number): ReadingView => {
+  const shown = `${value} ${item.measure?.unit ?? ''}`.trim()
+  return {
+    value, shown, level: 'out', words: `${shown}; ${allowed.words} is right today.`, arithmetic: ['Against the other readings it is judged once the server has it.'],
+    source: 'What is right today, as the server told it last',
+  }
+}
 
 /** What a person's unsent words make of a step, until the server says how it stands. */
 const OUTCOMES: Record<string, { outcome: string; words: (body: Record<string, unknown>) => string }> = {
@@ -69,8 +82,11 @@ export const withUnsent = (view: DepartureView, waiting: readonly Outgoing[], ta
     const others = before.marks.filter((m) => !own(m))
     const says = OUTCOMES[e.kind]
     if (says) {
-      const mark = { outcome: says.outcome, by: who.name, seat: who.seat, at: e.deviceAt ?? '', number, words: says.words(e.body) }
-      steps[item.id] = standing(item, { ...before, again: '' }, [...others, mark], who.seat)
+      const allowed = view.progress.allowed[item.id]
+      const value = Number(e.body.value)
+      const out = e.kind === 'measured' && allowed && notAllowed(allowed, value) ? outOf(item, allowed, value) : undefined
+      const mark = { outcome: out ? 'find' : says.outcome, by: who.name, seat: who.seat, at: e.deviceAt ?? '', number, words: out?.words ?? says.words(e.body) }
+      steps[item.id] = { ...standing(item, { ...before, again: '' }, [...others, mark], who.seat), reading: out }
     } else if (e.kind === 'step-undone') {
       steps[item.id] = others.length > 0 ? standing(item, before, others, who.seat) : untouched(item)
     }

@@ -23,7 +23,7 @@ it('makes of steps and tags what the server makes of them, after each of many wo
     Object.assign(stands, said.steps)
     hangs = Object.fromEntries(Object.entries({ ...hangs, ...said.tags }).filter(([, t]) => t !== null))
     const { steps, tags } = withUnsent(view, waiting, [], { name: 'Adeyo', seat: 'right' })
-    const here = Object.fromEntries(Object.keys(stands).map((id) => [id, steps[id]?.settled ? ['settled'] : (steps[id]?.owes ?? seats.get(id)!)]))
+    const here = Object.fromEntries(Object.keys(stands).map((id) => [id, steps[id]?.settled ? [steps[id].marks.some((m) => m.outcome === 'find') ? 'find' : 'settled'] : (steps[id]?.owes ?? seats.get(id)!)]))
     expect(here, `steps after ${word}`).toEqual(stands)
     expect(asTold(tags.filter(ofSteps)), `tags after ${word}`).toEqual(hangs)
   })

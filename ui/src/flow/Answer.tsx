@@ -25,7 +25,14 @@ export const Answer = ({ live, item, label, disabled, main, onSay }: AnswerProps
   const draft = `${live.view.header.id}/${item.id}`
   const value = live.view.progress.values[item.id]
   const done = () => onSay(['step-done', {}])
-  if (item.measure) return <MeasureForm key={item.id} draft={`${draft}/value`} measure={item.measure} disabled={disabled} onValue={(read) => onSay(['measured', { value: read }])} />
+  if (item.measure) {
+    return (
+      <MeasureForm
+        key={item.id} draft={`${draft}/value`} measure={item.measure} allowed={live.view.progress.allowed[item.id]} disabled={disabled}
+        onValue={(read) => onSay(['measured', { value: read }])}
+      />
+    )
+  }
   if (value?.back) {
     return (
       <ValueForm

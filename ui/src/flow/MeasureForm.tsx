@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react'
-import type { MeasureView } from '../api.gen'
+import type { AllowedView, MeasureView } from '../api.gen'
 import { Action } from '../app/Action'
 import { numberOf } from '../app/number'
 import { useDraft } from '../app/useDraft'
@@ -9,14 +9,18 @@ interface MeasureFormProps {
   /** Where the digits are kept until they are sent. */
   draft: string
   measure: MeasureView
+  /** What is right now, as far as the rest is known. */
+  allowed: AllowedView | undefined
   disabled: boolean
   onValue: (value: number) => void
 }
 
 /** A value read and entered, with a point or a comma; the server holds it against its limits. */
-export const MeasureForm = ({ draft, measure, disabled, onValue }: MeasureFormProps) => {
+export const MeasureForm = ({ draft, measure, allowed, disabled, onValue }: MeasureFormProps) => {
   const [text, setText, dropText] = useDraft(draft)
   const [wrong, setWrong] = useState('')
+  // The pack's limits, where today makes no others.
+  const limits = !allowed || measure.none !== undefined || allowed.words === measure.limits ? measure.limits : `Today ${allowed.words}`
   const input = useRef<HTMLInputElement>(null)
   const enter = () => {
     if (document.activeElement !== input.current && text.trim() === '') {
@@ -42,14 +46,15 @@ export const MeasureForm = ({ draft, measure, disabled, onValue }: MeasureFormPr
       {/* The browser's own field: one comes and goes with each step of the walk, and a slow phone must show it at once. */}
       <label className={classes.field} data-wrong={wrong !== '' || undefined}>
         <input
-          ref={input} aria-label={`Value, ${measure.name}`} aria-invalid={wrong !== ''} aria-describedby={wrong ? 'value-wrong' : undefined} inputMode="decimal" autoComplete="off"
-          value={text} disabled={disabled} placeholder={measure.limits}
+          ref={input} aria-label={`Value, ${measure.name}`} aria-invalid={wrong !== ''} aria-describedby="value-limits value-wrong" inputMode="decimal" autoComplete="off"
+          value={text} disabled={disabled}
           onChange={(e) => {
             setText(e.currentTarget.value)
             setWrong('')
           }}
         />
         <span className={classes.unit}>{measure.unit}</span>
+        {limits && <span id="value-limits" className={classes.limits}>{limits}</span>}
         {wrong && (
           <b id="value-wrong" role="alert">
             {wrong}

@@ -10,7 +10,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.test.context.SpringBootTest;
@@ -34,6 +36,9 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
   private static final List<String> KINDS =
       List.of("step-done", "step-done", "step-done", "step-done", "step-undone", "step-undone", "step-later", "step-not-today", "find-raised");
 
+  /** Some of them right for each thing that is measured, some not. */
+  private static final double[] VALUES = {0, 1, 2, 5, 20, 25, 50, 90, 95, 120, 180, 200, 600, 650, 1_500, 2_000, 3_000};
+
   private static final String[] TAG = {"key", "title", "detail", "by", "stage", "due", "go", "steps", "mayStay", "outside", "hand", "open", "all"};
 
   @LocalServerPort private int port;
@@ -43,11 +48,15 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
     Given.demo(registry, true);
   }
 
+  private static boolean found(JsonNode step) {
+    return step.path("marks").valueStream().anyMatch(m -> m.path("outcome").asString().equals("find"));
+  }
+
   /** How a step stands, in short. */
   private static Map<String, List<String>> standing(JsonNode progress) {
     Map<String, List<String>> steps = new TreeMap<>();
     progress.path("steps").forEachEntry((id, s) ->
-        steps.put(id, s.path("settled").asBoolean() ? List.of("settled") : s.path("owes").valueStream().map(JsonNode::asString).toList()));
+        steps.put(id, s.path("settled").asBoolean() ? List.of(found(s) ? "find" : "settled") : s.path("owes").valueStream().map(JsonNode::asString).toList()));
     return steps;
   }
 
@@ -83,14 +92,18 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
 
   private record Word(String kind, Map<String, Object> body) {}
 
-  /** One thing said at random: most often of a step that opens or closes something. */
+  /** One thing said at random: most often of a step that opens or closes something, or that is read. */
   private static Word word(Random random, List<JsonNode> items) {
     List<JsonNode> hooked = items.stream().filter(i -> !i.path("opens").isEmpty() || !i.path("closes").isEmpty()).toList();
-    List<JsonNode> among = random.nextInt(3) > 0 ? hooked : items;
-    String kind = KINDS.get(random.nextInt(KINDS.size()));
-    Map<String, Object> body = new TreeMap<>(Map.of("step", among.get(random.nextInt(among.size())).path("id").asString()));
+    List<JsonNode> read = items.stream().filter(i -> i.has("measure")).toList();
+    List<JsonNode> among = List.of(hooked, hooked, read, items).get(random.nextInt(4));
+    JsonNode item = among.get(random.nextInt(among.size()));
+    String said = KINDS.get(random.nextInt(KINDS.size()));
+    String kind = said.equals("step-done") && item.has("measure") ? "measured" : said;
+    Map<String, Object> body = new TreeMap<>(Map.of("step", item.path("id").asString()));
     switch (kind) {
       case "find-raised" -> body.putAll(Map.of("find", new UUID(0, random.nextLong()).toString(), "note", "a nick"));
+      case "measured" -> body.put("value", VALUES[random.nextInt(VALUES.length)]);
       case "step-later", "step-not-today" -> body.put("reason", "loaders");
       default -> {}
     }
@@ -105,6 +118,13 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
     return who.get("/api/departures/today-14").json().path("progress");
   }
 
+  /** What others need first is done, so that most can be said. */
+  private static void opened(Http wren, Http ida) {
+    Set<String> first = new TreeSet<>();
+    progress(wren).path("gates").valueStream().flatMap(JsonNode::valueStream).forEach(g -> first.add(g.path("before").asString()));
+    first.forEach(step -> List.of(wren, ida).forEach(who -> said(who, new Word("step-done", Map.of("step", step)))));
+  }
+
   @Test
   public void what_one_seat_says_makes_of_steps_and_tags_what_is_written() throws IOException {
     Http wren = Http.in(port, "adeyo", "north-slip-24");
@@ -116,17 +136,21 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
     JsonNode card = wren.get("/api/departures/today-14").json().path("card");
     List<JsonNode> parts = card.path("parts").valueStream().filter(p -> !p.path("kind").asString().equals("checklist")).toList();
     List<JsonNode> all = parts.stream().flatMap(p -> p.path("items").valueStream()).toList();
-    List<JsonNode> plain = all.stream().filter(i -> !i.has("measure") && i.path("seats").valueStream().anyMatch(s -> s.asString().equals("right"))).toList();
+    List<JsonNode> own = all.stream().filter(i -> i.path("seats").valueStream().anyMatch(s -> s.asString().equals("right"))).toList();
     Random random = new Random(8);
+    opened(wren, ida);
     for (int n = 0; n < EVENTS / 2; n++) {
-      said(random.nextBoolean() ? wren : ida, word(random, plain));
+      said(random.nextBoolean() ? wren : ida, word(random, own));
     }
     JsonNode told = progress(wren);
     List<String> lines = new ArrayList<>();
     JsonNode before = told;
     for (int n = 0; n < EVENTS; n++) {
-      Word word = word(random, plain);
-      if (said(wren, word)) {
+      Word word = word(random, own);
+      // What is right for one reading may change with another; the device goes by what it was told.
+      String of = String.valueOf(word.body.get("step"));
+      boolean known = !word.kind.equals("measured") || before.path("allowed").path(of).equals(told.path("allowed").path(of));
+      if (known && said(wren, word)) {
         JsonNode after = progress(wren);
         lines.add(JSON.writeValueAsString(new TreeMap<>(Map.of(
             "kind", word.kind, "body", word.body, "steps", changed(standing(before), standing(after), all), "tags", moved(hanging(before), hanging(after))))));
@@ -168,6 +192,6 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
       steps.put(id, step);
     });
     List<Map<String, Object>> tags = told.path("tags").valueStream().map(t -> some(t, TAG)).toList();
-    return new TreeMap<>(Map.of("number", told.path("number"), "steps", steps, "tags", tags));
+    return new TreeMap<>(Map.of("number", told.path("number"), "steps", steps, "tags", tags, "allowed", told.path("allowed")));
   }
 }

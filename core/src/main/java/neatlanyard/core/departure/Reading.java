@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import neatlanyard.core.gauge.Allowed;
 import neatlanyard.core.gauge.Judged;
 import neatlanyard.core.gauge.Readings;
 import neatlanyard.core.sop.Measure;
@@ -21,6 +22,11 @@ public record Reading(Quantity quantity, double value, Judged judged) {
 
   static Judged judged(Departure d, Measure measure, double value) {
     return measure.judge(value, around(d, measure.quantity()));
+  }
+
+  /** The values of a measuring step that need no find, by all that is known now; empty for any other step. */
+  public static Optional<Allowed> allowed(Departure d, StepId step) {
+    return d.pack().step(step).flatMap(Step::measures).map(m -> m.allowed(around(d, m.quantity())));
   }
 
   private static Readings around(Departure d, Quantity quantity) {

@@ -20,11 +20,11 @@ public record Band(OptionalDouble least, OptionalDouble soonBelow, OptionalDoubl
   @Override
   public Judged judge(double value, String unit, Readings around) {
     String read = Gauge.words(value, unit);
-    if (least.isPresent() && value < least.getAsDouble()) {
-      return new Judged(Level.OUT, "%s is under the least, %s.".formatted(read, Gauge.words(least.getAsDouble(), unit)), List.of(), SOURCE);
+    if (allowed(around).under(value)) {
+      return new Judged(Level.OUT, "%s is under the least, %s.".formatted(read, Gauge.words(least.orElseThrow(), unit)), List.of(), SOURCE);
     }
-    if (most.isPresent() && value > most.getAsDouble()) {
-      return new Judged(Level.OUT, "%s is over the most, %s.".formatted(read, Gauge.words(most.getAsDouble(), unit)), List.of(), SOURCE);
+    if (allowed(around).over(value)) {
+      return new Judged(Level.OUT, "%s is over the most, %s.".formatted(read, Gauge.words(most.orElseThrow(), unit)), List.of(), SOURCE);
     }
     if (soonBelow.isPresent() && value < soonBelow.getAsDouble()) {
       return new Judged(Level.SOON, "%s is within limits, but under %s.".formatted(read, Gauge.words(soonBelow.getAsDouble(), unit)), List.of(), SOURCE);
@@ -33,5 +33,10 @@ public record Band(OptionalDouble least, OptionalDouble soonBelow, OptionalDoubl
       return new Judged(Level.SOON, "%s is within limits, but over %s.".formatted(read, Gauge.words(soonAbove.getAsDouble(), unit)), List.of(), SOURCE);
     }
     return new Judged(Level.AS_IT_SHOULD_BE, "%s is as it should be.".formatted(read), List.of(), SOURCE);
+  }
+
+  @Override
+  public Allowed allowed(Readings around) {
+    return Allowed.of(least, most);
   }
 }

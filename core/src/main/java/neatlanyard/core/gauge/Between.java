@@ -29,6 +29,11 @@ public record Between(Band band, String with, double mostApart, boolean slope) i
   }
 
   @Override
+  public Allowed allowed(Readings around) {
+    return slope ? band.allowed(around) : band.allowed(around).and(Allowed.near(around.other(with), mostApart));
+  }
+
+  @Override
   public List<String> comparesWith() {
     return List.of(with);
   }

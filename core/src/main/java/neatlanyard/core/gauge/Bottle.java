@@ -22,14 +22,20 @@ public record Bottle(double ratedC, double leastPsi, double soonPsi, double most
         Gauge.words(Gas.ATMOSPHERE_PSI, ""), Gauge.words(atRated, unit), Gauge.words(ratedC, "°C")));
     String read = "%s at %s is %s at %s".formatted(
         Gauge.words(value, unit), Gauge.words(now, "°C"), Gauge.words(atRated, unit), Gauge.words(ratedC, "°C"));
-    if (atRated < leastPsi) {
+    if (allowed(around).under(value)) {
       return new Judged(Level.OUT, "%s: under the least, %s.".formatted(read, Gauge.words(leastPsi, unit)), sum, SOURCE);
     }
-    if (atRated > mostPsi) {
+    if (allowed(around).over(value)) {
       return new Judged(Level.OUT, "%s: over the most, %s.".formatted(read, Gauge.words(mostPsi, unit)), sum, SOURCE);
     }
     return atRated < soonPsi
         ? new Judged(Level.SOON, "%s: within limits, but under %s.".formatted(read, Gauge.words(soonPsi, unit)), sum, SOURCE)
         : new Judged(Level.AS_IT_SHOULD_BE, "%s.".formatted(read), sum, SOURCE);
+  }
+
+  @Override
+  public Allowed allowed(Readings around) {
+    double now = around.outsideC().orElse(ratedC);
+    return new Allowed(Gas.gaugePsi(leastPsi, ratedC, now), Gas.gaugePsi(mostPsi, ratedC, now));
   }
 }

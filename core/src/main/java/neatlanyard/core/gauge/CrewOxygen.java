@@ -28,8 +28,8 @@ public record CrewOxygen(
 
   @Override
   public Judged judge(double value, String unit, Readings around) {
-    int users = Math.max(1, around.crew() + (int) Math.round(around.other(observers).orElse(0)));
-    double time = minutesTo.getOrDefault(around.to(), minutes);
+    int users = users(around);
+    double time = minutes(around);
     double need = needPsi(users, time);
     double now = around.outsideC().orElse(ratedC);
     double have = Gas.gaugePsi(value, now, ratedC);
@@ -42,12 +42,25 @@ public record CrewOxygen(
     String read = "%s at %s; %d people to %s need %s".formatted(
         Gauge.words(have, unit), Gauge.words(ratedC, "°C"), users, around.to().isEmpty() ? "the destination" : around.to(),
         Gauge.words(need, unit));
-    if (have < need) {
+    if (allowed(around).under(value)) {
       return new Judged(Level.OUT, "%s: not enough.".formatted(read), sum, SOURCE);
     }
     return have < need * SOON
         ? new Judged(Level.SOON, "%s: enough, with little over.".formatted(read), sum, SOURCE)
         : new Judged(Level.AS_IT_SHOULD_BE, "%s.".formatted(read), sum, SOURCE);
+  }
+
+  @Override
+  public Allowed allowed(Readings around) {
+    return Allowed.atLeast(Gas.gaugePsi(needPsi(users(around), minutes(around)), ratedC, around.outsideC().orElse(ratedC)));
+  }
+
+  private int users(Readings around) {
+    return Math.max(1, around.crew() + (int) Math.round(around.other(observers).orElse(0)));
+  }
+
+  private double minutes(Readings around) {
+    return minutesTo.getOrDefault(around.to(), minutes);
   }
 
   /** What the gauge must show at the rated temperature. */

@@ -15,6 +15,9 @@ public sealed interface Gauge permits Band, Between, Bottle, CrewOxygen, Missing
    */
   Judged judge(double value, String unit, Readings around);
 
+  /** The values for which {@link #judge} finds nothing on which somebody would have to decide. */
+  Allowed allowed(Readings around);
+
   /** The names of other quantities it compares with; what is not read leaves that comparison out. */
   default List<String> comparesWith() {
     return List.of();
@@ -38,7 +41,7 @@ public sealed interface Gauge permits Band, Between, Bottle, CrewOxygen, Missing
     double apart = Math.abs(value - other.getAsDouble());
     String sum = "%s and %s (%s): %s apart, at most %s".formatted(
         words(value, unit), words(other.getAsDouble(), unit), otherName, words(apart, unit), words(most, unit));
-    return apart > most
+    return !Allowed.near(other, most).holds(value)
         ? new Judged(Level.OUT, "%s: %s apart, %s is the most.".formatted(what, words(apart, unit), words(most, unit)), List.of(sum), source)
         : new Judged(Level.AS_IT_SHOULD_BE, "", List.of(sum), source);
   }

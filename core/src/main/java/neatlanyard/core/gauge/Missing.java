@@ -13,11 +13,16 @@ public record Missing(int allowed) implements Gauge {
 
   @Override
   public Judged judge(double value, String unit, Readings around) {
-    if (value <= 0) {
+    if (allowed(around).holds(value)) {
       return new Judged(Level.AS_IT_SHOULD_BE, "None missing.", List.of(), SOURCE);
     }
     return value <= allowed
         ? new Judged(Level.ENTRY, "%s missing; up to %d may be, with an entry.".formatted(Gauge.words(value, unit), allowed), List.of(), SOURCE)
         : new Judged(Level.OUT, "%s missing; %d is the most.".formatted(Gauge.words(value, unit), allowed), List.of(), SOURCE);
+  }
+
+  @Override
+  public Allowed allowed(Readings around) {
+    return new Allowed(Double.NEGATIVE_INFINITY, 0);
   }
 }

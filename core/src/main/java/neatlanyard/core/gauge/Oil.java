@@ -19,7 +19,7 @@ public record Oil(double least, double plenty, double mostAnHour) implements Gau
   public Judged judge(double value, String unit, Readings around) {
     List<String> sum = new ArrayList<>();
     String read = Gauge.words(value, unit);
-    Judged alone = value < least
+    Judged alone = allowed(around).under(value)
         ? new Judged(Level.OUT, "%s is under the least before start, %s.".formatted(read, Gauge.words(least, unit)), List.of(), SOURCE)
         : value < plenty
             ? new Judged(Level.SOON, "%s is enough to start; %s lasts the day.".formatted(read, Gauge.words(plenty, unit)), List.of(), SOURCE)
@@ -40,5 +40,10 @@ public record Oil(double least, double plenty, double mostAnHour) implements Gau
         ? new Judged(Level.SOON, "It used %.2f %s an hour, over %.2f: tell maintenance.".formatted(anHour, unit, mostAnHour), sum, SOURCE)
         : new Judged(Level.AS_IT_SHOULD_BE, "", sum, SOURCE);
     return alone.and(use);
+  }
+
+  @Override
+  public Allowed allowed(Readings around) {
+    return Allowed.atLeast(least);
   }
 }

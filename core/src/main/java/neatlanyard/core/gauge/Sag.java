@@ -20,13 +20,18 @@ public record Sag(String before, double most) implements Gauge {
     double was = around.other(before).getAsDouble();
     double sag = was - value;
     List<String> sum = List.of("%s − %s = %s".formatted(Gauge.words(was, unit), Gauge.words(value, unit), Gauge.words(sag, unit)));
-    return sag > most
+    return allowed(around).under(value)
         ? new Judged(
             Level.OUT,
             "It sags by %s, %s is the most: the bottle valve is not fully open. Open it and test again.".formatted(
                 Gauge.words(sag, unit), Gauge.words(most, unit)), sum, SOURCE)
         : new Judged(Level.AS_IT_SHOULD_BE, "It sags by %s; up to %s is right.".formatted(
             Gauge.words(Math.max(0, sag), unit), Gauge.words(most, unit)), sum, SOURCE);
+  }
+
+  @Override
+  public Allowed allowed(Readings around) {
+    return Allowed.atLeast(Allowed.near(around.other(before), most).least());
   }
 
   @Override

@@ -34,15 +34,32 @@ public record TrimBand(String cg, List<Row> rows) implements Gauge {
       return new Judged(Level.SOON, "The centre of gravity is not known, so nobody can say whether %s is in the band.".formatted(Gauge.words(value, unit)), List.of(), SOURCE);
     }
     double percent = at.getAsDouble();
-    if (percent < rows.getFirst().percent || percent > rows.getLast().percent) {
+    if (outside(percent)) {
       return new Judged(Level.OUT, "The centre of gravity, %s, is outside what the band is drawn for.".formatted(Gauge.words(percent, "%")), List.of(), SOURCE);
     }
     Row band = band(percent);
     String sum = "At %s the band is %s to %s".formatted(Gauge.words(percent, "%"), Gauge.words(band.least, unit), Gauge.words(band.most, unit));
-    return value < band.least || value > band.most
+    return !allowed(around).holds(value)
         ? new Judged(Level.OUT, "%s is outside the green band, %s to %s today.".formatted(
             Gauge.words(value, unit), Gauge.words(band.least, unit), Gauge.words(band.most, unit)), List.of(sum), SOURCE)
         : new Judged(Level.AS_IT_SHOULD_BE, "%s is in the green band for today's centre of gravity.".formatted(Gauge.words(value, unit)), List.of(sum), SOURCE);
+  }
+
+  @Override
+  public Allowed allowed(Readings around) {
+    if (around.other(cg).isEmpty()) {
+      return Allowed.ANY;
+    }
+    double percent = around.other(cg).getAsDouble();
+    if (outside(percent)) {
+      return Allowed.NONE;
+    }
+    Row band = band(percent);
+    return new Allowed(band.least, band.most);
+  }
+
+  private boolean outside(double percent) {
+    return percent < rows.getFirst().percent || percent > rows.getLast().percent;
   }
 
   private Row band(double percent) {

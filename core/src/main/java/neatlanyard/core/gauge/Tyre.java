@@ -33,8 +33,13 @@ public record Tyre(double ratedPsi, double ratedC, double soonPct, double outPct
         "read %s: %s of that".formatted(Gauge.words(value, unit), Gauge.words(100 * value / should, "%")));
     Judged alone = judged(pct, value, unit, should, sum);
     return alone.and(Gauge.apart(
-        value, with.isEmpty() ? OptionalDouble.empty() : around.other(with), with, ratedPsi * mostApartPct / 100, unit, SOURCE,
+        value, around.other(with), with, mostApart(), unit, SOURCE,
         "The two wheels of the leg do not carry alike"));
+  }
+
+  @Override
+  public Allowed allowed(Readings around) {
+    return Allowed.atLeast(least(should(around.outsideC().orElse(ratedC)))).and(Allowed.near(around.other(with), mostApart()));
   }
 
   /** What it should hold when the air, and the tyre, has this temperature. */
@@ -42,9 +47,17 @@ public record Tyre(double ratedPsi, double ratedC, double soonPct, double outPct
     return ratedPsi * (1 + (temperatureC - ratedC) / C_PER_PCT / 100);
   }
 
+  private double least(double should) {
+    return should * (1 - outPct / 100);
+  }
+
+  private double mostApart() {
+    return ratedPsi * mostApartPct / 100;
+  }
+
   private Judged judged(double pct, double value, String unit, double should, List<String> sum) {
     String read = "%s, %s is wanted at this temperature".formatted(Gauge.words(value, unit), Gauge.words(should, unit));
-    if (pct < -outPct) {
+    if (value < least(should)) {
       return new Judged(Level.OUT, "%s: more than %s under.".formatted(read, Gauge.words(outPct, "%")), sum, SOURCE);
     }
     if (pct < -soonPct) {

@@ -2,6 +2,8 @@ package neatlanyard.core.gauge;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import neatlanyard.core.gauge.Judged.Level;
 
 /**
@@ -21,14 +23,13 @@ public record Uplift(String before, String litres, String density, String ordere
     List<String> sum = new ArrayList<>();
     List<String> wrong = new ArrayList<>();
     String missing = "";
-    if (around.other(before).isPresent() && around.other(litres).isPresent() && around.other(density).isPresent()) {
-      double was = around.other(before).getAsDouble();
-      double pumped = around.other(litres).getAsDouble() * around.other(density).getAsDouble();
-      double apart = value - was - pumped;
+    OptionalDouble filled = filled(around);
+    if (filled.isPresent()) {
+      double apart = value - filled.getAsDouble();
       sum.add("%s + %s L × %.3f kg/L = %s; gauges %s: %s apart".formatted(
-          Gauge.words(was, unit), Gauge.words(around.other(litres).getAsDouble(), ""), around.other(density).getAsDouble(),
-          Gauge.words(was + pumped, unit), Gauge.words(value, unit), Gauge.words(apart, unit)));
-      if (Math.abs(apart) > mostApart) {
+          Gauge.words(around.other(before).orElseThrow(), unit), Gauge.words(around.other(litres).orElseThrow(), ""),
+          around.other(density).orElseThrow(), Gauge.words(filled.getAsDouble(), unit), Gauge.words(value, unit), Gauge.words(apart, unit)));
+      if (!Allowed.near(filled, mostApart).holds(value)) {
         wrong.add("the gauges and what was pumped are %s apart, %s is the most".formatted(
             Gauge.words(Math.abs(apart), unit), Gauge.words(mostApart, unit)));
       }
@@ -39,13 +40,26 @@ public record Uplift(String before, String litres, String density, String ordere
       double order = around.other(ordered).getAsDouble();
       sum.add("ordered %s, on the gauges %s: %s".formatted(
           Gauge.words(order, unit), Gauge.words(value, unit), Gauge.words(value - order, unit)));
-      if (value < order - mostApart) {
+      if (Allowed.near(around.other(ordered), mostApart).under(value)) {
         wrong.add("%s less than ordered".formatted(Gauge.words(order - value, unit)));
       }
     }
     return wrong.isEmpty()
         ? new Judged(Level.AS_IT_SHOULD_BE, "%s on the gauges agrees.%s".formatted(Gauge.words(value, unit), missing), sum, SOURCE)
         : new Judged(Level.OUT, "%s on the gauges: %s.".formatted(Gauge.words(value, unit), String.join("; ", wrong)), sum, SOURCE);
+  }
+
+  @Override
+  public Allowed allowed(Readings around) {
+    return Allowed.atLeast(Allowed.near(around.other(ordered), mostApart).least()).and(Allowed.near(filled(around), mostApart));
+  }
+
+  /** What the tanks hold by what was there and what was pumped; empty where one of the three is not known. */
+  private OptionalDouble filled(Readings around) {
+    boolean known = Stream.of(before, litres, density).allMatch(q -> around.other(q).isPresent());
+    return known
+        ? OptionalDouble.of(around.other(before).orElseThrow() + around.other(litres).orElseThrow() * around.other(density).orElseThrow())
+        : OptionalDouble.empty();
   }
 
   @Override

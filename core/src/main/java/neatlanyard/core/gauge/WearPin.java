@@ -21,7 +21,7 @@ public record WearPin(double limitMm, int soonLandings, double newPinMm) impleme
   @Override
   public Judged judge(double value, String unit, Readings around) {
     String read = "%s stands out".formatted(Gauge.words(value, unit));
-    if (value <= limitMm) {
+    if (allowed(around).under(value)) {
       return new Judged(Level.OUT, "%s, at or under the limit, %s: the brake is worn out.".formatted(read, Gauge.words(limitMm, unit)), List.of(), SOURCE);
     }
     Optional<Wear> wear = wear(value, around);
@@ -41,6 +41,11 @@ public record WearPin(double limitMm, int soonLandings, double newPinMm) impleme
     return w.prudent() < soonLandings
         ? new Judged(Level.SOON, left + ": tell maintenance when.", sum, SOURCE)
         : new Judged(Level.AS_IT_SHOULD_BE, left + ".", sum, SOURCE);
+  }
+
+  @Override
+  public Allowed allowed(Readings around) {
+    return Allowed.atLeast(Math.nextUp(limitMm));
   }
 
   /** The wear by the past readings and this one. */

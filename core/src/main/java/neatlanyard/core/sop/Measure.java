@@ -3,8 +3,10 @@ package neatlanyard.core.sop;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import neatlanyard.core.gauge.Allowed;
 import neatlanyard.core.gauge.Judged;
 import neatlanyard.core.gauge.Readings;
+import neatlanyard.core.units.Unit;
 
 /**
  * What a step measures, and the limits within which it is as it should be.
@@ -13,15 +15,26 @@ import neatlanyard.core.gauge.Readings;
  * @param most in the quantity's unit; empty where there is no upper limit
  */
 public record Measure(Quantity quantity, OptionalDouble least, OptionalDouble most) {
+  private static final double ROUNDING = 1e-6;
+
   /** Why a value is not within the limits, in words; empty when it is. */
   public Optional<String> against(double value) {
-    if (least.isPresent() && value < least.getAsDouble()) {
-      return Optional.of("%s is under the least, %s".formatted(quantity.unit().words(value), quantity.unit().words(least.getAsDouble())));
+    if (limits().under(value)) {
+      return Optional.of("%s is under the least, %s".formatted(quantity.unit().words(value), quantity.unit().words(least.orElseThrow())));
     }
-    if (most.isPresent() && value > most.getAsDouble()) {
-      return Optional.of("%s is over the most, %s".formatted(quantity.unit().words(value), quantity.unit().words(most.getAsDouble())));
+    if (limits().over(value)) {
+      return Optional.of("%s is over the most, %s".formatted(quantity.unit().words(value), quantity.unit().words(most.orElseThrow())));
     }
     return Optional.empty();
+  }
+
+  private Allowed limits() {
+    return Allowed.of(least, most);
+  }
+
+  /** The values that need no find, as far as the rest is known: within these limits, and by its quantity's own rule. */
+  public Allowed allowed(Readings around) {
+    return quantity.gauge().map(g -> g.allowed(around)).orElse(Allowed.ANY).and(limits());
   }
 
   /** What a value means: against these limits, and as its quantity is judged. */
@@ -38,12 +51,38 @@ public record Measure(Quantity quantity, OptionalDouble least, OptionalDouble mo
 
   /** The limits in words, such as "1 000 psi or more". */
   public String words() {
-    if (least.isPresent() && most.isPresent()) {
-      return "%s to %s".formatted(quantity.unit().words(least.getAsDouble()), quantity.unit().words(most.getAsDouble()));
+    return words(limits());
+  }
+
+  /** Values that are allowed, in words; ends that are not the pack's own are rounded to what still is. Empty where every value is. */
+  public String words(Allowed allowed) {
+    boolean from = !Double.isInfinite(allowed.least());
+    boolean to = !Double.isInfinite(allowed.most());
+    if (allowed.least() > allowed.most()) {
+      return "no value";
     }
-    if (least.isPresent()) {
-      return "%s or more".formatted(quantity.unit().words(least.getAsDouble()));
+    if (from) {
+      double over = Math.nextDown(allowed.least());
+      boolean open = over * 10 == Math.rint(over * 10);
+      return to ? "%s to %s".formatted(least(allowed), most(allowed)) : open ? "over " + quantity.unit().words(over) : least(allowed) + " or more";
     }
-    return most.isPresent() ? "%s or less".formatted(quantity.unit().words(most.getAsDouble())) : "";
+    return !to ? "" : allowed.most() == 0 ? "none" : most(allowed) + " or less";
+  }
+
+  private String least(Allowed allowed) {
+    double steps = steps(allowed.least());
+    boolean own = least.isPresent() && least.getAsDouble() == allowed.least();
+    return quantity.unit().words(own ? allowed.least() : Math.ceil(allowed.least() * steps - ROUNDING) / steps);
+  }
+
+  private String most(Allowed allowed) {
+    double steps = steps(allowed.most());
+    boolean own = most.isPresent() && most.getAsDouble() == allowed.most();
+    return quantity.unit().words(own ? allowed.most() : Math.floor(allowed.most() * steps + ROUNDING) / steps);
+  }
+
+  /** A density is read to a thousandth, all else to a tenth. */
+  private static double steps(double value) {
+    return Math.abs(value) < 1 ? 1_000 : 10;
   }
 }

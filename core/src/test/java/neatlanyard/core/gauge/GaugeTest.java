@@ -4,12 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import neatlanyard.core.gauge.Judged.Level;
 import neatlanyard.core.gauge.Readings.Past;
 import neatlanyard.core.trend.Schedule;
@@ -164,6 +166,40 @@ public class GaugeTest {
       Judged judged = gauge.judge(value * 1e4 - 4e5, "psi", around);
       assertThat(judged.words()).isNotBlank();
       assertThat(judged.source()).isNotBlank();
+    }
+  }
+
+  @DataProvider
+  static Object[][] allGauges() {
+    OptionalDouble none = OptionalDouble.empty();
+    Band band = new Band(OptionalDouble.of(20), none, none, OptionalDouble.of(70));
+    Object[][] more = {
+      {band}, {new Between(band, "other", 9, true)}, {new Missing(2)}, {new Uplift("other", "litres", "density", "ordered", 10)},
+      {new TrimBand("other", List.of(new TrimBand.Row(10, 20, 30), new TrimBand.Row(60, 40, 55)))}};
+    return Stream.of(gauges(), more).flatMap(Stream::of).toArray(Object[][]::new);
+  }
+
+  /** Property: what is allowed is told before anybody reads, and it is just what needs no find. */
+  @Test(dataProvider = "allGauges")
+  public void what_is_allowed_is_what_needs_no_find(Gauge gauge) {
+    Random random = new Random(21);
+    for (int i = 0; i < 500; i++) {
+      Map<String, Double> others = new HashMap<>();
+      Stream.of("other", "x", "litres", "density", "ordered").filter(q -> random.nextInt(4) > 0)
+          .forEach(q -> others.put(q, q.equals("density") ? 0.8 : (double) random.nextInt(90)));
+      Readings around = at(random.nextInt(70) - 30, others);
+      double value = random.nextInt(900) / 10.0;
+      assertThat(gauge.allowed(around).holds(value)).as("%s with %s", value, around).isEqualTo(!level(gauge, value, around).find());
+    }
+  }
+
+  @Test
+  public void tenths_that_are_as_far_apart_as_they_may_be_are_not_too_far() {
+    Between struts = new Between(new Band(OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty()), "left", 0.2, false);
+    for (int tenths = 0; tenths < 300; tenths++) {
+      Readings around = at(15, Map.of("left", tenths / 10.0));
+      assertThat(level(struts, (tenths + 2) / 10.0, around)).isEqualTo(Level.AS_IT_SHOULD_BE);
+      assertThat(level(struts, (tenths + 3) / 10.0, around)).isEqualTo(Level.OUT);
     }
   }
 

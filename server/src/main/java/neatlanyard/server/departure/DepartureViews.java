@@ -77,13 +77,14 @@ public final class DepartureViews {
    * @param gates what keeps open steps closed, by step
    * @param waits the times that run now
    * @param values what today gives the steps that want a value, by step
+   * @param allowed what the steps that measure may read and need no find, by step, as far as the rest is known now
    * @param takeoff the take-off configuration, a line a control
    * @param aircraft what the aircraft's own data said last
    */
   public record Progress(
       long number, long cardKey, List<BeadView> beads, Map<String, StepView> steps, Map<String, PartProgress> parts,
       List<TagView> tags, List<TagView> inTheWay, List<SeatView> seats, List<FindView> finds, TechView tech,
-      Map<String, List<GateView>> gates, List<WaitView> waits, Map<String, ValueView> values, List<TakeoffView> takeoff, Optional<AircraftView> aircraft,
+      Map<String, List<GateView>> gates, List<WaitView> waits, Map<String, ValueView> values, Map<String, AllowedView> allowed, List<TakeoffView> takeoff, Optional<AircraftView> aircraft,
       Optional<ControlsView> controls, Optional<TiedOffView> tiedOff) {}
 
   /** What keeps a step closed. @param before the step that comes first @param until when the wait is over; empty where it is a step */
@@ -99,6 +100,9 @@ public final class DepartureViews {
    * @param back whether it is asked back
    */
   public record ValueView(String shown, String from, List<String> accepted, List<String> choices, boolean back) {}
+
+  /** @param least and most, in the quantity's unit, both allowed; empty where there is no such end, both where no value is right @param words of both, with the unit */
+  public record AllowedView(Optional<Double> least, Optional<Double> most, String words) {}
 
   /** @param so whether it is as wanted */
   public record TakeoffView(String name, String wanted, String words, boolean so) {}

@@ -32,6 +32,7 @@ import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.fleet.Rostered;
 import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.gauge.Allowed;
 import neatlanyard.core.lanyard.Tag;
 import neatlanyard.core.sop.Card.Item;
 import neatlanyard.core.sop.Card.Part;
@@ -44,6 +45,7 @@ import neatlanyard.core.sop.TagKind;
 import neatlanyard.formats.text.Doc;
 import neatlanyard.server.controls.JudgementWords;
 import neatlanyard.server.departure.DepartureViews.AircraftView;
+import neatlanyard.server.departure.DepartureViews.AllowedView;
 import neatlanyard.server.departure.DepartureViews.BeadView;
 import neatlanyard.server.departure.DepartureViews.CaseView;
 import neatlanyard.server.departure.DepartureViews.ControlsView;
@@ -100,6 +102,7 @@ class ProgressViewer {
         gates(d, statuses, tags),
         waits(d),
         values(d),
+        allowed(d),
         Takeoff.of(d).stream().map(c -> new TakeoffView(c.name(), c.wanted().value(), c.words(), c.so())).toList(),
         aircraft(d),
         d.controls().map(c -> controls(d, c)),
@@ -208,6 +211,18 @@ class ProgressViewer {
       }
     });
     return values;
+  }
+
+  private static Map<String, AllowedView> allowed(Departure d) {
+    Map<String, AllowedView> allowed = new LinkedHashMap<>();
+    parts(d).flatMap(p -> p.items().stream()).map(Item::step).forEach(s -> s.measures().ifPresent(m -> Reading.allowed(d, s.id())
+        .filter(a -> !a.equals(Allowed.ANY))
+        .ifPresent(a -> allowed.put(s.id().value(), new AllowedView(end(a.least()), end(a.most()), m.words(a))))));
+    return allowed;
+  }
+
+  private static Optional<Double> end(double end) {
+    return Optional.of(end).filter(Double::isFinite);
   }
 
   private static Optional<AircraftView> aircraft(Departure d) {
