@@ -53,11 +53,20 @@ const hanging = (card: CardView, steps: Steps): Map<string, Hanging> => {
   return all
 }
 
+/** What is told changes only when the server tells; presses come far more often. */
+const asTold = new WeakMap<Steps, Map<string, Hanging>>()
+
+const hangingAsTold = (card: CardView, told: Steps): Map<string, Hanging> => {
+  const known = asTold.get(told) ?? hanging(card, told)
+  asTold.set(told, known)
+  return known
+}
+
 const closes = (item: ItemView, tag: string, open: string[]): boolean => item.closes.some((h) => h.tag === tag && h.items.some((i) => open.includes(i)))
 
 /** What closes it is the server's to say in words, once it is told. */
 const tagOf = (card: CardView, key: string, h: Hanging, before: TagView | undefined): TagView[] => {
-  const kind = card.tags.find((k) => k.id === key)
+  const kind = card.tags.find((k) => k.id === key && k.hangsOn === 'step')
   if (!kind) return []
   // In the order of what is open: the first is where one goes to close it.
   const closers = new Map(h.open.flatMap((o) => card.parts.flatMap((p) => p.items.filter((i) => closes(i, key, [o])).map((i) => [i.id, p.stage] as const))))
@@ -94,7 +103,7 @@ const same = (a: Hanging | undefined, b: Hanging | undefined): boolean => a?.fir
  * @param told how the steps stand by the server @param said how they stand with what was said here
  */
 export const cordAfter = (card: CardView, tags: TagView[], told: Steps, said: Steps): { tags: TagView[]; steps: Steps } => {
-  const before = hanging(card, told)
+  const before = hangingAsTold(card, told)
   const now = hanging(card, said)
   const touched = [...new Set([...before.keys(), ...now.keys()])].filter((k) => !same(before.get(k), now.get(k)))
   if (touched.length === 0) return { tags, steps: said }

@@ -6,9 +6,9 @@ import { withUnsent } from './overlay'
 
 const item = (id: string, seats: string[], any = false) => ({ id, seats, any, opens: [], closes: [] }) as unknown as ItemView
 const view = {
-  card: { tags: [], parts: [{ items: [item('a', ['right']), item('b', ['left', 'right']), item('c', ['left', 'right'], true)] }] },
+  card: { tags: [], parts: [{ kind: 'walkaround', stage: 'walkaround', items: [item('a', ['right']), item('b', ['left', 'right']), item('c', ['left', 'right'], true)] }] },
   progress: {
-    number: 7, seats: [{ seat: 'left' }, { seat: 'right' }], waits: [{ step: 'a' }, { step: '', tag: 't' }], tags: [{ key: 'by-hand/t', hand: 't', open: [] }, { key: 'find/f', hand: '', open: [] }],
+    number: 7, beads: [], finds: [], seats: [{ seat: 'left' }, { seat: 'right' }], waits: [{ step: 'a' }, { step: '', tag: 't' }], tags: [{ key: 'by-hand/t', hand: 't', open: [] }, { key: 'find/f', hand: '', open: [] }],
     allowed: { a: { least: 80.7, words: '80.7 psi or more' }, c: { words: 'no value' } },
     gates: { c: [{ before: 'a', words: '' }], b: [{ before: 'a', words: '', until: '2027-01-14T07:33:00Z' }] },
     steps: { b: { status: 'part', settled: false, owes: ['right'], disagreed: false, marks: [{ outcome: 'done', by: 'Marsk', seat: 'left', at: '', number: 3, words: '' }] } },
@@ -28,7 +28,7 @@ describe('what is kept here and not yet sent', () => {
   })
   it('is a find where a value is not what was told to be right today, until a better one is read', () => {
     const read = (value: number, step = 'a') => event('measured', { step, value })
-    expect(steps(read(80.6)).a).toMatchObject({ settled: true, marks: [{ outcome: 'find' }], reading: { level: 'out', words: '80.6; 80.7 psi or more is right today.' } })
+    expect(steps(read(80.6)).a).toMatchObject({ settled: true, marks: [{ outcome: 'find' }], reading: { level: 'out', words: 'Read 80.6; right today: 80.7 psi or more.' } })
     expect(steps(read(80.6), read(80.7)).a).toMatchObject({ settled: true, marks: [{ outcome: 'done' }], reading: undefined })
     expect(steps(read(1, 'c')).c?.marks[0]?.outcome).toBe('find')
     expect(steps(read(-5, 'b')).b?.marks.at(-1)?.outcome).toBe('done')
@@ -64,7 +64,7 @@ describe('what is kept here and not yet sent', () => {
     now.mockRestore()
   })
   it('passes over what the server tells of already, and steps that are not on the card', () => {
-    const taken = [{ kind: 'step-done', body: { step: 'a' }, number: 7 }]
+    const taken = [{ id: 'x', kind: 'step-done', body: { step: 'a' }, number: 7 }]
     expect(withUnsent(view, [], taken, WREN).steps.a).toBeUndefined()
     expect(steps(event('step-done', { step: 'gone' })).gone).toBeUndefined()
   })

@@ -1,9 +1,10 @@
 import type { AllowedView, DepartureView, ItemView, MarkView, Progress, ReadingView, StepView } from '../api.gen'
 import { serverNow } from '../app/clock'
 import { cordAfter } from './cord'
+import { looseEndsAfter, type SaidHere } from './looseEnds'
 import type { Outgoing, Taken } from './outbox'
 
-type Said = Pick<Outgoing, 'kind' | 'body'> & Partial<Pick<Outgoing, 'deviceAt'>>
+type Said = Pick<Outgoing, 'id' | 'kind' | 'body'> & Partial<Pick<Outgoing, 'deviceAt'>>
 
 /** A value the server told not to be right now, before it was read; where it tells nothing, any may be. */
 export const notAllowed = (allowed: AllowedView | undefined, value: number): boolean =>
@@ -13,7 +14,7 @@ export const notAllowed = (allowed: AllowedView | undefined, value: number): boo
 const outOf = (item: ItemView, allowed: AllowedView, value: number): ReadingView => {
   const shown = `${value} ${item.measure?.unit ?? ''}`.trim()
   return {
-    value, shown, level: 'out', words: `${shown}; ${allowed.words} is right today.`, arithmetic: ['Against the other readings it is judged once the server has it.'],
+    value, shown, level: 'out', words: `Read ${shown}; right today: ${allowed.words}.`, arithmetic: ['Against the other readings it is judged once the server has it.'],
     source: 'What is right today, as the server told it last',
   }
 }
@@ -66,6 +67,7 @@ export const withUnsent = (view: DepartureView, waiting: readonly Outgoing[], ta
   let { seats, waits, gates, tags } = view.progress
   // In the order of the log, after all that is told: by the clock alone two presses may stand the wrong way round.
   let number = view.progress.number
+  const here: SaidHere = { by: who.name, steps: new Set(), reread: new Set(), raised: [] }
   for (const e of said) {
     number++
     if (e.kind === 'interrupted') seats = seats.map((x) => (x.seat === who.seat ? { ...x, away: e.deviceAt ?? new Date(serverNow()).toISOString() } : x))
@@ -81,15 +83,25 @@ export const withUnsent = (view: DepartureView, waiting: readonly Outgoing[], ta
     const before = steps[item.id] ?? untouched(item)
     const others = before.marks.filter((m) => !own(m))
     const says = OUTCOMES[e.kind]
+    const at = e.deviceAt ?? new Date(serverNow()).toISOString()
+    here.steps.add(item.id)
+    if (e.kind === 'measured' || e.kind === 'step-undone') {
+      here.reread.add(item.id)
+      here.raised = here.raised.filter((f) => !f.measured || f.step !== item.id)
+    }
     if (says) {
       const allowed = view.progress.allowed[item.id]
       const value = Number(e.body.value)
       const out = e.kind === 'measured' && allowed && notAllowed(allowed, value) ? outOf(item, allowed, value) : undefined
       const mark = { outcome: out ? 'find' : says.outcome, by: who.name, seat: who.seat, at: e.deviceAt ?? '', number, words: out?.words ?? says.words(e.body) }
-      steps[item.id] = { ...standing(item, { ...before, again: '' }, [...others, mark], who.seat), reading: out }
+      // Whoever says something of it has looked at what was put aside.
+      steps[item.id] = { ...standing(item, { ...before, again: '' }, [...others.filter((m) => m.outcome !== 'later'), mark], who.seat), reading: out }
+      if (out) here.raised.push({ id: e.id, step: item.id, note: `${item.measure?.name}: ${out.words}`, at, measured: true })
+      else if (e.kind === 'find-raised') here.raised.push({ id: String(e.body.find), step: item.id, note: String(e.body.note), at, measured: false })
     } else if (e.kind === 'step-undone') {
       steps[item.id] = others.length > 0 ? standing(item, before, others, who.seat) : untouched(item)
     }
   }
-  return { ...view.progress, seats, waits, gates, ...cordAfter(view.card, tags, view.progress.steps, steps) }
+  const after = cordAfter(view.card, tags, view.progress.steps, steps)
+  return { ...view.progress, seats, waits, gates, steps: after.steps, tags: looseEndsAfter(view, after.tags, after.steps, here) }
 }

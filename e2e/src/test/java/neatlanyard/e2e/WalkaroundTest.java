@@ -133,9 +133,16 @@ public class WalkaroundTest extends AtTheDemo {
     walkTo("Right main gear");
     wren.key("z");
     wren.press("Space");
+    wren.key("a");
+    wren.page.keyboard().type("chock in the way");
+    wren.key("Control+Enter");
+    wren.pressUntil("ArrowUp", "Position light, right", 40);
+    wren.enter("1");
+    assertThat(wren.page.locator("main").getByText("Read 1; right today: none.").first()).isVisible();
     wren.page.locator("nav summary").click();
     List<String> here = wren.page.locator("nav details button span:first-child").allTextContents();
-    assertThat(here).anyMatch(t -> t.endsWith("covers and plugs still on")).anyMatch(t -> t.endsWith("gear pins still in"));
+    assertThat(here).contains("Look again", "Find without a decision")
+        .anyMatch(t -> t.endsWith("covers and plugs still on")).anyMatch(t -> t.endsWith("gear pins still in"));
     wren.page.context().setOffline(false);
     assertThat(wren.page.getByText("Not connected")).not().isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions().setTimeout(PATIENCE_MS));
     wren.page.waitForCondition(() -> told().equals(Set.copyOf(here)), new Page.WaitForConditionOptions().setTimeout(PATIENCE_MS));

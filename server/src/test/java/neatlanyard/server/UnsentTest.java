@@ -14,6 +14,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
@@ -60,10 +61,25 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
     return steps;
   }
 
-  /** The tags steps hang, by their keys; how late they are goes by the clock, and the words for what closes them are the server's. */
+  /**
+   * The tags that hang from what is said of steps, by their keys. How late they are goes by the clock; the words for what
+   * closes them, and those of a reading's judgement, are the server's; so is the view where finds are decided.
+   */
   private static Map<String, Object> hanging(JsonNode progress) {
+    Set<String> measured = progress.path("finds").valueStream().filter(f -> f.path("measured").asBoolean()).map(f -> "find/" + f.path("id").asString())
+        .collect(Collectors.toSet());
     Map<String, Object> tags = new TreeMap<>();
-    progress.path("tags").valueStream().filter(t -> !t.path("open").isEmpty()).forEach(t -> tags.put(t.path("key").asString(), some(t, TAG)));
+    progress.path("tags").valueStream().filter(t -> !t.path("open").isEmpty() || t.path("key").asString().matches("(find|look-again)/.*")).forEach(t -> {
+      Map<String, Object> tag = some(t, TAG);
+      String key = t.path("key").asString();
+      if (measured.contains(key)) {
+        tag.remove("detail");
+      }
+      if (key.startsWith("find/")) {
+        tag.remove("go");
+      }
+      tags.put(key, tag);
+    });
     return tags;
   }
 
@@ -90,7 +106,7 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
     return changes;
   }
 
-  private record Word(String kind, Map<String, Object> body) {}
+  private record Word(UUID id, String kind, Map<String, Object> body) {}
 
   /** One thing said at random: most often of a step that opens or closes something, or that is read. */
   private static Word word(Random random, List<JsonNode> items) {
@@ -107,11 +123,16 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
       case "step-later", "step-not-today" -> body.put("reason", "loaders");
       default -> {}
     }
-    return new Word(kind, body);
+    return new Word(uuid7(random), kind, body);
+  }
+
+  /** The same ones each time. */
+  private static UUID uuid7(Random random) {
+    return new UUID(random.nextLong() & ~0xF000L | 0x7000L, random.nextLong() & ~(3L << 62) | 1L << 63);
   }
 
   private static boolean said(Http who, Word word) {
-    return who.event(word.kind, JSON.writeValueAsString(word.body)).status() == 200;
+    return who.event(word.id, word.kind, JSON.writeValueAsString(word.body)).status() == 200;
   }
 
   private static JsonNode progress(Http who) {
@@ -122,7 +143,7 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
   private static void opened(Http wren, Http ida) {
     Set<String> first = new TreeSet<>();
     progress(wren).path("gates").valueStream().flatMap(JsonNode::valueStream).forEach(g -> first.add(g.path("before").asString()));
-    first.forEach(step -> List.of(wren, ida).forEach(who -> said(who, new Word("step-done", Map.of("step", step)))));
+    first.forEach(step -> List.of(wren, ida).forEach(who -> said(who, new Word(Http.uuid7(), "step-done", Map.of("step", step)))));
   }
 
   @Test
@@ -153,7 +174,7 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
       if (known && said(wren, word)) {
         JsonNode after = progress(wren);
         lines.add(JSON.writeValueAsString(new TreeMap<>(Map.of(
-            "kind", word.kind, "body", word.body, "steps", changed(standing(before), standing(after), all), "tags", moved(hanging(before), hanging(after))))));
+            "id", word.id, "kind", word.kind, "body", word.body, "steps", changed(standing(before), standing(after), all), "tags", moved(hanging(before), hanging(after))))));
         before = after;
       }
     }
@@ -177,7 +198,7 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
   private static Map<String, Object> brief(JsonNode card, List<JsonNode> parts) {
     List<Map<String, Object>> some = parts.stream().map(p -> {
       Map<String, Object> part = some(p, "kind", "stage");
-      part.put("items", p.path("items").valueStream().map(i -> some(i, "id", "seats", "any", "opens", "closes")).toList());
+      part.put("items", p.path("items").valueStream().map(i -> some(i, "id", "challenge", "seats", "any", "opens", "closes")).toList());
       return part;
     }).toList();
     return new TreeMap<>(Map.of("tags", card.path("tags"), "parts", some));
@@ -192,6 +213,8 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
       steps.put(id, step);
     });
     List<Map<String, Object>> tags = told.path("tags").valueStream().map(t -> some(t, TAG)).toList();
-    return new TreeMap<>(Map.of("number", told.path("number"), "steps", steps, "tags", tags, "allowed", told.path("allowed")));
+    return new TreeMap<>(Map.of("number", told.path("number"), "steps", steps, "tags", tags, "allowed", told.path("allowed"),
+        "beads", told.path("beads").valueStream().map(b -> some(b, "stage", "title", "state")).toList(),
+        "finds", told.path("finds").valueStream().map(f -> some(f, "id", "step", "measured", "verdict")).toList()));
   }
 }

@@ -17,6 +17,8 @@ import neatlanyard.core.units.Unit;
 public record Measure(Quantity quantity, OptionalDouble least, OptionalDouble most) {
   private static final double ROUNDING = 1e-6;
 
+  private static final String OVER = "over ";
+
   /** Why a value is not within the limits, in words; empty when it is. */
   public Optional<String> against(double value) {
     if (limits().under(value)) {
@@ -61,15 +63,22 @@ public record Measure(Quantity quantity, OptionalDouble least, OptionalDouble mo
     if (allowed.least() > allowed.most()) {
       return "no value";
     }
-    if (from) {
-      double over = Math.nextDown(allowed.least());
-      boolean open = over * 10 == Math.rint(over * 10);
-      return to ? "%s to %s".formatted(least(allowed), most(allowed)) : open ? "over " + quantity.unit().words(over) : least(allowed) + " or more";
+    if (allowed.most() == 0 && allowed.least() <= 0) {
+      return "none";
     }
-    return !to ? "" : allowed.most() == 0 ? "none" : most(allowed) + " or less";
+    if (from && to) {
+      return "%s to %s".formatted(least(allowed), most(allowed));
+    }
+    boolean open = from && least(allowed).startsWith(OVER);
+    return from ? least(allowed) + (open ? "" : " or more") : to ? most(allowed) + " or less" : "";
   }
 
   private String least(Allowed allowed) {
+    // An end that is not allowed itself, such as a wear pin's limit.
+    double end = Math.nextDown(allowed.least());
+    if (end * 10 == Math.rint(end * 10)) {
+      return OVER + quantity.unit().words(end);
+    }
     double steps = steps(allowed.least());
     boolean own = least.isPresent() && least.getAsDouble() == allowed.least();
     return quantity.unit().words(own ? allowed.least() : Math.ceil(allowed.least() * steps - ROUNDING) / steps);

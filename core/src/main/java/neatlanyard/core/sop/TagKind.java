@@ -14,33 +14,44 @@ public record TagKind(TagId id, String title, Trigger hangsOn, Stage due, boolea
   /** What makes a tag of a kind hang. */
   public enum Trigger {
     /** A step opens it and a step closes it. */
-    STEP,
+    STEP("Nothing on today's card closes it; the commander gives a reason."),
     /** A find hangs it, the commander's verdict takes it off. */
-    FIND,
+    FIND("The commander decides on it."),
     /** A verdict that the aircraft may not go; a new verdict takes it off. */
-    STANDING_VERDICT,
+    STANDING_VERDICT("Maintenance mends it, and the commander decides again."),
     /** Two people said different things of one step. */
-    DISAGREEMENT,
+    DISAGREEMENT("Both look again and say the same, or the commander decides on the find."),
     /** A checklist was stopped; resuming it takes it off. */
-    STOPPED_CHECKLIST,
+    STOPPED_CHECKLIST("Resume it."),
     /** The last control check did not pass; one that passes takes it off. */
-    CONTROLS,
+    CONTROLS("A control check that passes."),
     /** A step was put aside to be looked at again; doing it takes it off. */
-    LOOK_AGAIN,
+    LOOK_AGAIN("Look at it again and say how it is."),
     /** A deferred defect bars the flight today; maintenance takes it off. */
-    DEFERRAL,
+    DEFERRAL("Maintenance clears or extends it, or the flight is made when its terms hold."),
     /** The technical log read is of another tail; reading the right one takes it off. */
-    OTHER_LOG,
+    OTHER_LOG("Read the registration on the right log."),
     /** A step has begun a wait that nobody has seen over. */
-    WAIT,
+    WAIT("The time runs out and somebody says so, or what waited for it is done."),
     /** A step was done past what keeps it closed, which is still not so. */
-    OVERRIDE,
+    OVERRIDE("What was passed is done after all, or the commander gives a reason."),
     /** Somebody hung it by hand, with words of their own. */
-    BY_HAND,
+    BY_HAND("Somebody takes it off."),
     /** Somebody was called away; going on takes it off. */
-    INTERRUPTED,
+    INTERRUPTED("Whoever was called away goes on."),
     /** Steps of a procedure are still open when the crew wants to tie off. */
-    UNFINISHED
+    UNFINISHED("Do the open steps, or say of each why not today.");
+
+    private final String closes;
+
+    Trigger(String closes) {
+      this.closes = closes;
+    }
+
+    /** What takes such a tag off, in words; of one that a step opened, where no step closes it. */
+    public String closes() {
+      return closes;
+    }
   }
 
   /** Whether a tag of this trigger can never stay, whatever a pack says. */

@@ -43,6 +43,8 @@ public class MeasureTest {
     assertThat(measure(Unit.KG_PER_LITRE, OptionalDouble.of(0.775), OptionalDouble.of(0.84)).words()).isEqualTo("0.775 kg/L to 0.84 kg/L");
     assertThat(measure(Unit.COUNT, NONE, NONE).words()).isEmpty();
     assertThat(words(measure(Unit.MM, NONE, NONE, new WearPin(2, 50, 8)), 0, Map.of())).isEqualTo("over 2 mm");
+    assertThat(words(measure(Unit.MM, OptionalDouble.of(0), OptionalDouble.of(60), new WearPin(0, 50, 8)), 0, Map.of())).isEqualTo("over 0 mm to 60 mm");
+    assertThat(words(measure(Unit.COUNT, OptionalDouble.of(0), OptionalDouble.of(2), new Missing(1)), 0, Map.of())).isEqualTo("none");
     assertThat(words(measure(Unit.COUNT, NONE, NONE, new Missing(1)), 0, Map.of())).isEqualTo("none");
     assertThat(measure(Unit.MM, NONE, NONE).words(Allowed.NONE)).isEqualTo("no value");
   }

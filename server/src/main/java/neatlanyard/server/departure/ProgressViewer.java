@@ -296,24 +296,9 @@ class ProgressViewer {
   }
 
   private static String closes(Tag t, List<Item> closers) {
-    return switch (t.kind().hangsOn()) {
-      case STEP -> closers.isEmpty()
-          ? "Nothing on today's card closes it; the commander gives a reason."
-          : closers.stream().map(i -> "%s: %s".formatted(i.step().challenge(), i.step().response())).collect(Collectors.joining("; "));
-      case FIND -> "The commander decides on it.";
-      case STANDING_VERDICT -> "Maintenance mends it, and the commander decides again.";
-      case LOOK_AGAIN -> "Look at it again and say how it is.";
-      case DEFERRAL -> "Maintenance clears or extends it, or the flight is made when its terms hold.";
-      case OTHER_LOG -> "Read the registration on the right log.";
-      case DISAGREEMENT -> "Both look again and say the same, or the commander decides on the find.";
-      case STOPPED_CHECKLIST -> "Resume it.";
-      case CONTROLS -> "A control check that passes.";
-      case WAIT -> "The time runs out and somebody says so, or what waited for it is done.";
-      case OVERRIDE -> "What was passed is done after all, or the commander gives a reason.";
-      case BY_HAND -> "Somebody takes it off.";
-      case INTERRUPTED -> "Whoever was called away goes on.";
-      case UNFINISHED -> "Do the open steps, or say of each why not today.";
-    };
+    return t.kind().hangsOn() == TagKind.Trigger.STEP && !closers.isEmpty()
+        ? closers.stream().map(i -> "%s: %s".formatted(i.step().challenge(), i.step().response())).collect(Collectors.joining("; "))
+        : t.kind().hangsOn().closes();
   }
 
   private static List<SeatView> seats(Departure d, Map<StepId, Status> statuses, Stage current) {

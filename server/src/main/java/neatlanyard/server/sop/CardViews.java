@@ -1,8 +1,10 @@
 package neatlanyard.server.sop;
 
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import neatlanyard.core.departure.Gates;
@@ -26,6 +28,8 @@ import neatlanyard.formats.text.Doc;
 
 /** What the interface is told of a card, and how it is told. */
 public final class CardViews {
+  private static final Set<TagKind.Trigger> SAID_OF_STEPS = EnumSet.of(TagKind.Trigger.STEP, TagKind.Trigger.LOOK_AGAIN, TagKind.Trigger.FIND);
+
   private CardViews() {}
 
   /** @param byPanel whether its panels can be handed to another seat */
@@ -51,8 +55,15 @@ public final class CardViews {
   /** What a step hangs on the cord or takes off it. */
   public record HookView(String tag, List<String> items) {}
 
-  /** A kind of tag that steps open and close. @param title with {open} and {all} for the counts @param due the stage's title */
-  public record TagKindView(String id, String title, String stage, String due, boolean mayStay) {}
+  /**
+   * A kind of tag that a device can hang by itself, as what hangs it is said there.
+   *
+   * @param title with {open} and {all} for the counts, {what} for what it is about
+   * @param hangsOn step, look-again or find
+   * @param due the stage's title
+   * @param closes what takes it off, in words
+   */
+  public record TagKindView(String id, String title, String hangsOn, String stage, String due, String closes, boolean mayStay) {}
 
   public record BeatView(String act, String see) {}
 
@@ -110,8 +121,9 @@ public final class CardViews {
   }
 
   public static List<TagKindView> tags(Pack pack) {
-    return pack.tagKinds().stream().filter(k -> k.hangsOn() == TagKind.Trigger.STEP)
-        .map(k -> new TagKindView(k.id().value(), k.title(), Doc.written(k.due()), k.due().title(), k.mayStay())).toList();
+    return pack.tagKinds().stream().filter(k -> SAID_OF_STEPS.contains(k.hangsOn()))
+        .map(k -> new TagKindView(
+            k.id().value(), k.title(), Doc.written(k.hangsOn()), Doc.written(k.due()), k.due().title(), k.hangsOn().closes(), k.mayStay())).toList();
   }
 
   private static String foundAs(Pack pack, Card.Item i) {
