@@ -15,8 +15,12 @@ const MINUTE_MS = 60_000
 /** What this seat did last: the one both are sure of, and two before. */
 const SHOWN = 3
 
-const lastDone = ({ view, seat }: Live) =>
-  lastSaid((view.card?.parts ?? []).flatMap((p) => p.items.map((item) => ({ id: item.id, item, stage: p.stage }))), view.progress.steps, seat, (m) => m.outcome === 'done').slice(0, SHOWN)
+const lastDone = ({ view, seat }: Live) => {
+  const { steps } = view.progress
+  // Of a step that the other seat still has to answer, nobody can say that both are sure.
+  const sure = (view.card?.parts ?? []).flatMap((p) => p.items.filter((i) => steps[i.id]?.settled).map((item) => ({ id: item.id, item, stage: p.stage })))
+  return lastSaid(sure, steps, seat, (m) => m.outcome === 'done').slice(0, SHOWN)
+}
 
 /** Who is called away comes back to where both were sure, one step back. */
 export const Away = ({ live, onBack }: { live: Live; onBack: (stage: string, step: string) => void }) => {

@@ -27,6 +27,7 @@ export interface Refused {
 /** An event the server has taken, as the entry of that number. */
 export interface Taken {
   id: string
+  deviceAt: string
   kind: string
   body: Record<string, unknown>
   number: number
@@ -54,7 +55,7 @@ export const reduceOutbox = (s: OutboxState, e: OutboxEvent): OutboxState => {
       return { ...s, waiting: [...s.waiting, ...e.events] }
     case 'accepted': {
       const event = s.waiting.find((w) => w.id === e.id)
-      const taken = event ? [...s.taken, { id: e.id, kind: event.kind, body: event.body, number: e.number }].slice(-MOST_TAKEN) : s.taken
+      const taken = event ? [...s.taken, { id: e.id, deviceAt: event.deviceAt, kind: event.kind, body: event.body, number: e.number }].slice(-MOST_TAKEN) : s.taken
       return { ...s, taken, waiting: s.waiting.filter((w) => w.id !== e.id) }
     }
     case 'refused': {

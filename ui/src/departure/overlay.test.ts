@@ -4,13 +4,16 @@ import { closedBy } from '../flow/gates'
 import type { Outgoing } from './outbox'
 import { withUnsent } from './overlay'
 
-const item = (id: string, seats: string[], any = false) => ({ id, seats, any, opens: [], closes: [] }) as unknown as ItemView
+const item = (id: string, seats: string[], more: object = {}) =>
+  ({ id, challenge: id, seats, any: false, opens: [], closes: [], needs: [], afterWait: [], ...more }) as unknown as ItemView
 const view = {
-  card: { tags: [], parts: [{ kind: 'walkaround', stage: 'walkaround', items: [item('a', ['right']), item('b', ['left', 'right']), item('c', ['left', 'right'], true)] }] },
+  card: { tags: [], parts: [{ kind: 'walkaround', stage: 'walkaround', items: [
+    item('a', ['right'], { waits: { seconds: 180, words: '3 min' } }), item('b', ['left', 'right'], { afterWait: ['a'] }), item('c', ['left', 'right'], { any: true, needs: ['a'] }),
+  ] }] },
   progress: {
-    number: 7, beads: [], finds: [], seats: [{ seat: 'left' }, { seat: 'right' }], waits: [{ step: 'a' }, { step: '', tag: 't' }], tags: [{ key: 'by-hand/t', hand: 't', open: [] }, { key: 'find/f', hand: '', open: [] }],
+    number: 7, beads: [], finds: [], passed: [], seats: [{ seat: 'left' }, { seat: 'right' }], waits: [{ step: 'a', tag: '' }, { step: '', tag: 't' }], tags: [{ key: 'by-hand/t', hand: 't', open: [] }, { key: 'find/f', hand: '', open: [] }],
     allowed: { a: { least: 80.7, words: '80.7 psi or more' }, c: { words: 'no value' } },
-    gates: { c: [{ before: 'a', words: '' }], b: [{ before: 'a', words: '', until: '2027-01-14T07:33:00Z' }] },
+    gates: { c: [{ before: 'a', words: '', waits: false }], b: [{ before: 'a', words: '', waits: true }] },
     steps: { b: { status: 'part', settled: false, owes: ['right'], disagreed: false, marks: [{ outcome: 'done', by: 'Marsk', seat: 'left', at: '', number: 3, words: '' }] } },
   },
 } as unknown as DepartureView
@@ -57,14 +60,18 @@ describe('what is kept here and not yet sent', () => {
     const said = withUnsent(view, [event('step-done', { step: 'a' })], [], WREN)
     expect(closedBy(before, 'c')).toHaveLength(1)
     expect(closedBy(before, 'c', new Set(['a']))).toHaveLength(0)
+    expect(closedBy(before, 'b', new Set(['a']))).toHaveLength(1)
     expect(closedBy(said, 'c')).toHaveLength(0)
     expect(closedBy(said, 'b')).toHaveLength(1)
+    expect(said.waits).toContainEqual({ step: 'a', tag: '', words: 'a: 3 min', since: '2027-01-14T07:30:00Z', until: '2027-01-14T07:33:00.000Z' })
+    const back = withUnsent(view, [event('step-done', { step: 'a' }), event('step-undone', { step: 'a' })], [], WREN)
+    expect([back.waits, closedBy(back, 'c').length]).toEqual([[{ step: '', tag: 't' }], 1])
     now.mockReturnValue(Date.parse('2027-01-14T07:33:00Z'))
     expect(closedBy(said, 'b')).toHaveLength(0)
     now.mockRestore()
   })
   it('passes over what the server tells of already, and steps that are not on the card', () => {
-    const taken = [{ id: 'x', kind: 'step-done', body: { step: 'a' }, number: 7 }]
+    const taken = [{ id: 'x', deviceAt: '', kind: 'step-done', body: { step: 'a' }, number: 7 }]
     expect(withUnsent(view, [], taken, WREN).steps.a).toBeUndefined()
     expect(steps(event('step-done', { step: 'gone' })).gone).toBeUndefined()
   })

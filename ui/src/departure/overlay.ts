@@ -1,17 +1,16 @@
 import type { AllowedView, DepartureView, ItemView, MarkView, Progress, ReadingView, StepView } from '../api.gen'
-import { serverNow } from '../app/clock'
 import { cordAfter } from './cord'
 import { looseEndsAfter, type SaidHere } from './looseEnds'
 import type { Outgoing, Taken } from './outbox'
+import { gatesAfter, type SaidOfTimes, waitsAfter } from './waits'
 
-type Said = Pick<Outgoing, 'id' | 'kind' | 'body'> & Partial<Pick<Outgoing, 'deviceAt'>>
+type Said = Pick<Outgoing, 'id' | 'deviceAt' | 'kind' | 'body'>
 
-/** A value the server told not to be right now, before it was read; where it tells nothing, any may be. */
-export const notAllowed = (allowed: AllowedView | undefined, value: number): boolean =>
-  allowed !== undefined && (value < (allowed.least ?? -Infinity) || value > (allowed.most ?? Infinity) || (allowed.least === undefined && allowed.most === undefined))
-
-/** What a value out of limits means, until the server has judged it. */
-const outOf = (item: ItemView, allowed: AllowedView, value: number): ReadingView => {
+/** What a value means that the server told not to be right now, before it was read; nothing where it may be right. */
+const outOf = (item: ItemView, allowed: AllowedView | undefined, value: number): ReadingView | undefined => {
+  if (!allowed) return undefined
+  const none = allowed.least === undefined && allowed.most === undefined
+  if (!none && value >= (allowed.least ?? -Infinity) && value <= (allowed.most ?? Infinity)) return undefined
   const shown = `${value} ${item.measure?.unit ?? ''}`.trim()
   return {
     value, shown, level: 'out', words: `Read ${shown}; right today: ${allowed.words}.`, arithmetic: ['Against the other readings it is judged once the server has it.'],
@@ -64,16 +63,16 @@ export const withUnsent = (view: DepartureView, waiting: readonly Outgoing[], ta
   const items = new Map(view.card.parts.flatMap((p) => p.items).map((i) => [i.id, i]))
   const steps = { ...view.progress.steps }
   const own = (m: MarkView) => m.by === who.name && m.seat === who.seat
-  let { seats, waits, gates, tags } = view.progress
+  let { seats, waits, tags } = view.progress
   // In the order of the log, after all that is told: by the clock alone two presses may stand the wrong way round.
   let number = view.progress.number
-  const here: SaidHere = { by: who.name, steps: new Set(), reread: new Set(), raised: [] }
+  const here: SaidHere & SaidOfTimes = { by: who.name, steps: new Set(), reread: new Set(), raised: [], passed: new Set(view.progress.passed), seen: new Map() }
   for (const e of said) {
     number++
-    if (e.kind === 'interrupted') seats = seats.map((x) => (x.seat === who.seat ? { ...x, away: e.deviceAt ?? new Date(serverNow()).toISOString() } : x))
+    if (e.kind === 'interrupted') seats = seats.map((x) => (x.seat === who.seat ? { ...x, away: e.deviceAt } : x))
     else if (e.kind === 'went-on') seats = seats.map((x) => (x.seat === who.seat ? { ...x, away: undefined } : x))
-    else if (e.kind === 'wait-seen') waits = waits.filter((w) => w.step !== e.body.step)
-    else if (e.kind === 'overridden') gates = { ...gates, [String(e.body.step)]: [] }
+    else if (e.kind === 'wait-seen') here.seen.set(String(e.body.step), number)
+    else if (e.kind === 'overridden') here.passed.add(String(e.body.step))
     else if (e.kind === 'tag-taken') {
       tags = tags.filter((t) => t.hand !== e.body.tag)
       waits = waits.filter((w) => w.tag !== e.body.tag)
@@ -83,25 +82,26 @@ export const withUnsent = (view: DepartureView, waiting: readonly Outgoing[], ta
     const before = steps[item.id] ?? untouched(item)
     const others = before.marks.filter((m) => !own(m))
     const says = OUTCOMES[e.kind]
-    const at = e.deviceAt ?? new Date(serverNow()).toISOString()
-    here.steps.add(item.id)
+    if (says || e.kind === 'step-undone') here.steps.add(item.id)
+    if (e.kind === 'step-undone') here.passed.delete(item.id)
     if (e.kind === 'measured' || e.kind === 'step-undone') {
       here.reread.add(item.id)
       here.raised = here.raised.filter((f) => !f.measured || f.step !== item.id)
     }
     if (says) {
-      const allowed = view.progress.allowed[item.id]
-      const value = Number(e.body.value)
-      const out = e.kind === 'measured' && allowed && notAllowed(allowed, value) ? outOf(item, allowed, value) : undefined
-      const mark = { outcome: out ? 'find' : says.outcome, by: who.name, seat: who.seat, at: e.deviceAt ?? '', number, words: out?.words ?? says.words(e.body) }
+      const out = e.kind === 'measured' ? outOf(item, view.progress.allowed[item.id], Number(e.body.value)) : undefined
+      const mark = { outcome: out ? 'find' : says.outcome, by: who.name, seat: who.seat, at: e.deviceAt, number, words: out?.words ?? says.words(e.body) }
       // Whoever says something of it has looked at what was put aside.
       steps[item.id] = { ...standing(item, { ...before, again: '' }, [...others.filter((m) => m.outcome !== 'later'), mark], who.seat), reading: out }
-      if (out) here.raised.push({ id: e.id, step: item.id, note: `${item.measure?.name}: ${out.words}`, at, measured: true })
-      else if (e.kind === 'find-raised') here.raised.push({ id: String(e.body.find), step: item.id, note: String(e.body.note), at, measured: false })
+      if (out) here.raised.push({ id: e.id, step: item.id, note: `${item.measure?.name}: ${out.words}`, at: e.deviceAt, measured: true })
+      else if (e.kind === 'find-raised') here.raised.push({ id: String(e.body.find), step: item.id, note: String(e.body.note), at: e.deviceAt, measured: false })
     } else if (e.kind === 'step-undone') {
-      steps[item.id] = others.length > 0 ? standing(item, before, others, who.seat) : untouched(item)
+      steps[item.id] = others.length > 0 ? { ...standing(item, before, others, who.seat), reading: undefined } : untouched(item)
     }
   }
   const after = cordAfter(view.card, tags, view.progress.steps, steps)
-  return { ...view.progress, seats, waits, gates, steps: after.steps, tags: looseEndsAfter(view, after.tags, after.steps, here) }
+  waits = waitsAfter(view.card, waits, steps, here)
+  return {
+    ...view.progress, seats, waits, gates: gatesAfter(view.card, view.progress.gates, steps, here), steps: after.steps, tags: looseEndsAfter(view, after.tags, after.steps, waits, here),
+  }
 }

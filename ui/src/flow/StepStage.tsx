@@ -77,7 +77,7 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
             </p>
             <h1 className={classes.challenge}>{item.challenge}</h1>
             <p className={classes.response}>{item.response}</p>
-            {item.waits && <p className={classes.aside2}>Then a wait of {item.waits}.</p>}
+            {item.waits && <p className={classes.aside2}>Then a wait of {item.waits.words}.</p>}
             {value && (
               <p className={classes.value}>
                 <b>{value.shown}</b> {value.from}

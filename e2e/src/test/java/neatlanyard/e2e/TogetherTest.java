@@ -1,6 +1,8 @@
 package neatlanyard.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -47,6 +49,28 @@ public class TogetherTest extends AtTheDemo {
     assertThat(wren.page.locator("main").getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Done space"))).isDisabled();
     wren.page.reload();
     assertThat(wren.page.locator("main").getByText("APU: 3 min before bleed air is taken")).isVisible();
+  }
+
+  @Test
+  public void a_time_begun_without_a_network_counts_from_the_press() {
+    wren.stage("Flows");
+    wren.lookAhead("Window heat");
+    wren.page.context().setOffline(true);
+    wren.key("Space");
+    assertThat(wren.page.locator("main").getByText("Window heat: 10 min before take-off")).isVisible();
+    assertThat(wren.tag("Window heat: 10 min before take-off")).isVisible();
+    assertThat(ida.page.getByText("Window heat: 10 min before take-off")).hasCount(0);
+    wren.page.context().setOffline(false);
+    assertThat(ida.page.locator("main").getByText("Window heat: 10 min before take-off")).isVisible();
+    // The same on both, however late one of them heard of it.
+    String until = "() => document.querySelector('ul[aria-label=\"Times that run\"] b').textContent";
+    assertThat(seconds(ida.page.evaluate(until))).isCloseTo(seconds(wren.page.evaluate(until)), within(2));
+  }
+
+  /** Of a time such as 9:41. */
+  private static int seconds(Object shown) {
+    String[] parts = shown.toString().split(":");
+    return 60 * Integer.parseInt(parts[0]) + Integer.parseInt(parts[1]);
   }
 
   @Test

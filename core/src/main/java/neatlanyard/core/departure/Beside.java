@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import neatlanyard.core.departure.Departure.Said;
 import neatlanyard.core.fleet.CrewId;
@@ -93,6 +94,11 @@ public final class Beside {
 
   private static <E extends Event> Said<E> said(E event, Entry entry) {
     return new Said<>(event, entry.by(), entry.happened(), entry.number());
+  }
+
+  /** The steps that somebody has given words to go past what keeps them closed. */
+  public Set<StepId> passed() {
+    return Set.copyOf(overrides.keySet());
   }
 
   /** What was said to go past the gates of a step; empty where nobody did. */

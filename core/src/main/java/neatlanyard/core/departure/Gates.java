@@ -23,17 +23,19 @@ public final class Gates {
    *
    * @param words such as "Before it comes Fire warning: bell, lights"
    * @param before the step that must be done first, or whose wait must pass; empty where it is no step of the card
+   * @param waits whether the wait that this step begins must pass too
    * @param until when the wait is over; empty where it is no wait
    */
-  public record Gate(String words, Optional<Item> before, Optional<Instant> until) {
-    static Gate first(Item before) {
-      return new Gate("Before it comes %s: %s.".formatted(before.step().challenge(), before.step().response()), Optional.of(before), Optional.empty());
+  public record Gate(String words, Optional<Item> before, boolean waits, Optional<Instant> until) {
+    static Gate first(Item before, boolean waits) {
+      String words = "Before it comes %s: %s.".formatted(before.step().challenge(), before.step().response());
+      return new Gate(words, Optional.of(before), waits, Optional.empty());
     }
 
     static Gate wait(Waiting w) {
       Step step = w.item().step();
       String words = "Wait: %s, %s".formatted(step.challenge(), step.waits().orElseThrow().words());
-      return new Gate(words, Optional.of(w.item()), Optional.of(w.until()));
+      return new Gate(words, Optional.of(w.item()), true, Optional.of(w.until()));
     }
   }
 
@@ -69,10 +71,10 @@ public final class Gates {
     Stream<Late> late = tags.stream()
         .filter(t -> t.due().compareTo(stage) < 0)
         .map(t -> new Late(new Gate("Before it must be gone: %s.".formatted(t.words()),
-            t.closedBy().stream().flatMap(s -> d.card().flatMap(c -> c.item(s)).stream()).findFirst(), Optional.empty()), t.sinceNumber()));
+            t.closedBy().stream().flatMap(s -> d.card().flatMap(c -> c.item(s)).stream()).findFirst(), false, Optional.empty()), t.sinceNumber()));
     Stream<Late> configuration = stage != Stage.LINE_UP ? Stream.empty() : Takeoff.of(d).stream()
         .filter(c -> !c.so())
-        .map(c -> new Late(new Gate("Take-off configuration. %s.".formatted(c.words()), Optional.empty(), Optional.empty()),
+        .map(c -> new Late(new Gate("Take-off configuration. %s.".formatted(c.words()), Optional.empty(), false, Optional.empty()),
             c.told().map(Positions.Told::number).orElse(0L)));
     return Stream.concat(late, configuration);
   }
@@ -93,14 +95,14 @@ public final class Gates {
   public static List<Gate> of(Departure d, Item item) {
     Stream<Gate> needs = item.step().needs().stream().flatMap(n -> d.card().flatMap(c -> c.item(n)).stream())
         .filter(n -> d.said(n) != Status.DONE)
-        .map(Gate::first);
+        .map(n -> Gate.first(n, false));
     Stream<Gate> waits = item.step().afterWait().stream().flatMap(n -> d.card().flatMap(c -> c.item(n)).stream())
         .flatMap(n -> wait(d, n).map(Gate::wait).or(() -> undone(d, n)).stream());
     return Stream.concat(needs, waits).toList();
   }
 
   private static Optional<Gate> undone(Departure d, Item item) {
-    return d.said(item).settled() ? Optional.empty() : Optional.of(Gate.first(item));
+    return d.said(item).settled() ? Optional.empty() : Optional.of(Gate.first(item, item.step().waits().isPresent()));
   }
 
   /** The wait that a step has begun; empty when it has not, or when nothing waits for it. */

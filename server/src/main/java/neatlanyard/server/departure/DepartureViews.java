@@ -75,6 +75,7 @@ public final class DepartureViews {
    * @param number of its last log entry
    * @param cardKey see {@link CardView#key}
    * @param gates what keeps open steps closed, by step
+   * @param passed the steps that somebody has given words to go past that
    * @param waits the times that run now
    * @param values what today gives the steps that want a value, by step
    * @param allowed what the steps that measure may read and need no find, by step, as far as the rest is known now
@@ -84,11 +85,18 @@ public final class DepartureViews {
   public record Progress(
       long number, long cardKey, List<BeadView> beads, Map<String, StepView> steps, Map<String, PartProgress> parts,
       List<TagView> tags, List<TagView> inTheWay, List<SeatView> seats, List<FindView> finds, TechView tech,
-      Map<String, List<GateView>> gates, List<WaitView> waits, Map<String, ValueView> values, Map<String, AllowedView> allowed, List<TakeoffView> takeoff, Optional<AircraftView> aircraft,
+      Map<String, List<GateView>> gates, List<String> passed, List<WaitView> waits, Map<String, ValueView> values, Map<String, AllowedView> allowed, List<TakeoffView> takeoff, Optional<AircraftView> aircraft,
       Optional<ControlsView> controls, Optional<TiedOffView> tiedOff) {}
 
-  /** What keeps a step closed. @param before the step that comes first @param until when the wait is over; empty where it is a step */
-  public record GateView(String words, String before, Optional<Instant> until) {}
+  /**
+   * What keeps a step closed.
+   *
+   * @param before the step that comes first
+   * @param waits whether the wait that step begins must pass too
+   * @param ofStage whether it closes all of the stage
+   * @param until when the wait is over; empty where it has not begun
+   */
+  public record GateView(String words, String before, boolean waits, boolean ofStage, Optional<Instant> until) {}
 
   /**
    * A value of today.

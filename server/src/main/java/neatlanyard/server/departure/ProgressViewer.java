@@ -100,6 +100,7 @@ class ProgressViewer {
         d.finds().stream().map(f -> find(d, f)).toList(),
         tech(d),
         gates(d, statuses, tags),
+        d.beside().passed().stream().map(StepId::value).sorted().toList(),
         waits(d),
         values(d),
         allowed(d),
@@ -184,12 +185,16 @@ class ProgressViewer {
         .filter(i -> !statuses.getOrDefault(i.step().id(), Status.OPEN).settled() && d.beside().override(i.step().id()).isEmpty())
         .forEach(i -> {
           List<Gates.Gate> ofStage = ofStages.computeIfAbsent(i.procedure().stage(), stage -> Gates.ofStage(d, stage, tags));
-          List<Gates.Gate> closed = Gates.all(d, i, ofStage);
+          List<GateView> closed = Stream.concat(Gates.of(d, i).stream().map(g -> gate(g, false)), ofStage.stream().map(g -> gate(g, true))).toList();
           if (!closed.isEmpty()) {
-            gates.put(i.step().id().value(), closed.stream().map(g -> new GateView(g.words(), g.before().map(b -> b.step().id().value()).orElse(""), g.until())).toList());
+            gates.put(i.step().id().value(), closed);
           }
         });
     return gates;
+  }
+
+  private static GateView gate(Gates.Gate g, boolean ofStage) {
+    return new GateView(g.words(), g.before().map(b -> b.step().id().value()).orElse(""), g.waits(), ofStage, g.until());
   }
 
   private static List<WaitView> waits(Departure d) {

@@ -22,13 +22,12 @@ import neatlanyard.core.sop.Step;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.sop.TagId;
 import neatlanyard.core.sop.TagKind;
-import neatlanyard.core.sop.Wait;
 import neatlanyard.core.walkaround.SecondSide;
 import neatlanyard.formats.text.Doc;
 
 /** What the interface is told of a card, and how it is told. */
 public final class CardViews {
-  private static final Set<TagKind.Trigger> SAID_OF_STEPS = EnumSet.of(TagKind.Trigger.STEP, TagKind.Trigger.LOOK_AGAIN, TagKind.Trigger.FIND);
+  private static final Set<TagKind.Trigger> SAID_OF_STEPS = EnumSet.of(TagKind.Trigger.STEP, TagKind.Trigger.LOOK_AGAIN, TagKind.Trigger.FIND, TagKind.Trigger.WAIT);
 
   private CardViews() {}
 
@@ -40,7 +39,8 @@ public final class CardViews {
    *
    * @param any whether one of the seats is enough
    * @param measure what is read and entered
-   * @param waits a time that must pass after it, in words; empty where there is none
+   * @param waits a time that must pass after it
+   * @param needs the steps that must be done first @param afterWait those whose wait must have passed
    * @param course a test in its parts
    * @param notLit what the lights test does not cover, at the step that makes it
    * @param pressTest lights that must be out and that the lights test does not cover: dark may mean a dead bulb
@@ -49,8 +49,11 @@ public final class CardViews {
    */
   public record ItemView(
       String id, String challenge, String response, String caution, String place, List<String> seats, boolean any, String added,
-      boolean critical, boolean alerted, boolean belowLine, String waits, Optional<MeasureView> measure, List<BeatView> course, List<String> notLit, List<String> pressTest,
+      boolean critical, boolean alerted, boolean belowLine, Optional<WaitForView> waits, List<String> needs, List<String> afterWait, Optional<MeasureView> measure, List<BeatView> course, List<String> notLit, List<String> pressTest,
       String foundAs, String differs, List<HookView> opens, List<HookView> closes) {}
+
+  /** @param words such as "2 min before bleed air is taken" */
+  public record WaitForView(long seconds, String words) {}
 
   /** What a step hangs on the cord or takes off it. */
   public record HookView(String tag, List<String> items) {}
@@ -59,7 +62,7 @@ public final class CardViews {
    * A kind of tag that a device can hang by itself, as what hangs it is said there.
    *
    * @param title with {open} and {all} for the counts, {what} for what it is about
-   * @param hangsOn step, look-again or find
+   * @param hangsOn step, look-again, find or wait
    * @param due the stage's title
    * @param closes what takes it off, in words
    */
@@ -109,11 +112,16 @@ public final class CardViews {
     return new ItemView(
         i.step().id().value(), i.step().challenge(), i.step().response(), i.step().caution(), i.step().place().value(),
         i.seats().stream().sorted().map(Doc::written).toList(), i.any(), i.added(), i.step().critical(), i.step().alerted(),
-        i.step().belowLine(), i.step().waits().map(Wait::words).orElse(""),
+        i.step().belowLine(), i.step().waits().map(w -> new WaitForView(w.time().toSeconds(), w.words())),
+        ids(i.step().needs()), ids(i.step().afterWait()),
         i.step().measures().map(CardViews::measure), i.step().course().stream().map(b -> new BeatView(b.act(), b.see())).toList(),
         i.step().testsLights() ? pack.points().stream().filter(p -> !p.lightsTested()).map(Point::name).toList() : List.of(),
         i.step().expects().stream().flatMap(s -> pack.point(s.point()).stream()).filter(p -> !p.lightsTested()).map(Point::name).toList(),
         foundAs(pack, i), differs, hooks(i.step().opens()), hooks(i.step().closes()));
+  }
+
+  private static List<String> ids(List<StepId> steps) {
+    return steps.stream().map(StepId::value).toList();
   }
 
   private static List<HookView> hooks(List<Step.Hook> hooks) {

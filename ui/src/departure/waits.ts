@@ -1,0 +1,93 @@
+import type { CardView, GateView, ItemView, MarkView, StepView, WaitView } from '../api.gen'
+
+type Steps = Record<string, StepView>
+
+/** What was said here of times and closed steps since the server told last. */
+export interface SaidOfTimes {
+  /** Steps of which anything was said. */
+  steps: Set<string>
+  /** Steps that somebody has given words to go past what keeps them closed. */
+  passed: Set<string>
+  /** Times seen over, by their step: the place in the log of that word. */
+  seen: Map<string, number>
+}
+
+const itemsOf = (card: CardView): ItemView[] => card.parts.flatMap((p) => p.items)
+
+const last = (step: StepView | undefined): MarkView | undefined =>
+  step?.marks.reduce<MarkView | undefined>((a, b) => (a && a.number > b.number ? a : b), undefined)
+
+/** Whether all who must have said that it is done. */
+const done = (item: ItemView, step: StepView | undefined): boolean => {
+  const marks = step?.marks ?? []
+  const seats = marks.map((m) => m.seat)
+  return marks.length > 0 && marks.every((m) => m.outcome === 'done') && (item.any || item.seats.every((s) => seats.includes(s)))
+}
+
+const settled = (item: ItemView, step: StepView | undefined): boolean =>
+  done(item, step) || (step?.marks ?? []).some((m) => m.outcome === 'find' || m.outcome === 'not-today')
+
+/** The time that a step has begun, where it has. */
+const begun = (item: ItemView, steps: Steps): WaitView | undefined => {
+  const mark = last(steps[item.id])
+  if (!item.waits || !mark || !done(item, steps[item.id])) return undefined
+  const until = new Date(Date.parse(mark.at) + item.waits.seconds * 1000).toISOString()
+  return { step: item.id, tag: '', words: `${item.challenge}: ${item.waits.words}`, since: mark.at, until }
+}
+
+/** The steps that a time is for. */
+export const waitedFor = (card: CardView, step: string): ItemView[] => itemsOf(card).filter((i) => i.afterWait.includes(step))
+
+/** Whether all that waited for it was done since, without going past it. */
+const used = (card: CardView, step: string, steps: Steps, said: SaidOfTimes): boolean => {
+  const since = last(steps[step])?.number ?? 0
+  const after = waitedFor(card, step)
+  return after.length > 0 && after.every((i) => settled(i, steps[i.id]) && (last(steps[i.id])?.number ?? 0) > since && !said.passed.has(i.id))
+}
+
+/**
+ * The times that run, with those that steps have begun here: a time counts from the press, not from when the server hears of
+ * it. The core's rule (Departure.waits), written again for a device that nobody answers.
+ */
+export const waitsAfter = (card: CardView, told: WaitView[], steps: Steps, said: SaidOfTimes): WaitView[] => {
+  const ofSteps = itemsOf(card).flatMap((item) => {
+    const wait = said.steps.has(item.id) ? begun(item, steps) : told.find((w) => w.step === item.id)
+    const seen = (said.seen.get(item.id) ?? -1) > (last(steps[item.id])?.number ?? 0)
+    return wait && !seen && !used(card, item.id, steps, said) ? [wait] : []
+  })
+  return [...ofSteps, ...told.filter((w) => w.tag !== '')]
+}
+
+const first = (item: ItemView, waits: boolean): GateView => ({ words: `Before it comes ${item.challenge}: ${item.response}.`, before: item.id, waits, ofStage: false })
+
+/** What keeps steps closed, where it rests on what was said here. The core's rule (Gates.of), written again. */
+export const gatesAfter = (card: CardView, told: Record<string, GateView[]>, steps: Steps, said: SaidOfTimes): Record<string, GateView[]> => {
+  const items = new Map(itemsOf(card).map((i) => [i.id, i]))
+  // What closes a stage is told with each of its open steps.
+  const ofStage = (id: string): GateView[] => {
+    const stage = card.parts.find((p) => p.items.some((i) => i.id === id))?.stage
+    const others = card.parts.filter((p) => p.stage === stage).flatMap((p) => p.items)
+    return (others.map((i) => told[i.id]).find((g) => g?.some((x) => x.ofStage)) ?? []).filter((g) => g.ofStage)
+  }
+  const gates = { ...told }
+  for (const item of items.values()) {
+    // Of a step that is taken back the server has told nothing: while it was done, nothing kept it closed.
+    const here = (ids: string[]): ItemView[] => ids.filter((id) => said.steps.has(id) || said.steps.has(item.id)).flatMap((id) => items.get(id) ?? [])
+    const needs = here(item.needs)
+    const waits = here(item.afterWait)
+    if (said.passed.has(item.id)) gates[item.id] = []
+    else if (needs.length + waits.length > 0) {
+      const again = new Set([...needs, ...waits].map((i) => i.id))
+      gates[item.id] = [
+        ...(told[item.id] ?? ofStage(item.id)).filter((g) => g.ofStage || !again.has(g.before)),
+        ...needs.filter((i) => !done(i, steps[i.id])).map((i) => first(i, false)),
+        ...waits.flatMap((i) => {
+          const wait = begun(i, steps)
+          if (wait) return [{ words: `Wait: ${i.challenge}, ${i.waits!.words}`, before: i.id, waits: true, ofStage: false, until: wait.until }]
+          return settled(i, steps[i.id]) ? [] : [first(i, i.waits !== undefined)]
+        }),
+      ]
+    }
+  }
+  return gates
+}
