@@ -61,10 +61,10 @@ export const looseEndsAfter = (view: DepartureView, tags: TagView[], after: Reco
   const items = new Map(card.parts.flatMap((p) => p.items).map((i) => [i.id, i]))
   const aside = [...said.steps].flatMap((id) => {
     const mark = after[id]?.status === 'later' ? after[id].marks.find((m) => m.outcome === 'later') : undefined
-    const part = card.parts.find((p) => p.items.some((i) => i.id === id))
+    if (!mark) return []
     // What a checklist holds is due with it.
-    const due = part?.kind === 'checklist' ? part.stage : undefined
-    return mark ? hung(view, 'look-again', id, id, { detail: `${items.get(id)?.challenge}, ${mark.words}`, by: mark.by, since: mark.at }, due) : []
+    const due = card.parts.find((p) => p.kind === 'checklist' && p.items.some((i) => i.id === id))?.stage
+    return hung(view, 'look-again', id, id, { detail: `${items.get(id)?.challenge}, ${mark.words}`, by: mark.by, since: mark.at }, due)
   })
   const running = waits.filter((w) => said.steps.has(w.step)).flatMap((w) => {
     const by = after[w.step]?.marks.find((m) => m.at === w.since)?.by ?? said.by

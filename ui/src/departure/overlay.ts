@@ -56,52 +56,88 @@ const standing = (item: ItemView, before: StepView, marks: MarkView[], seat: str
 /** A step nobody has said anything of: all its seats owe it. */
 const untouched = (item: ItemView): StepView => ({ status: 'open', settled: false, owes: item.seats, again: '', disagreed: false, marks: [] })
 
-/** The progress with what this person has said and the server has not told of yet: it counts as said, and shows as kept here. */
-export const withUnsent = (view: DepartureView, waiting: readonly Outgoing[], taken: readonly Taken[], who: { name: string; seat: string }): Progress => {
-  const said: Said[] = [...taken.filter((t) => t.number > view.progress.number), ...waiting]
-  if (said.length === 0 || !view.card) return view.progress
-  const items = new Map(view.card.parts.flatMap((p) => p.items).map((i) => [i.id, i]))
-  const steps = { ...view.progress.steps }
-  const own = (m: MarkView) => m.by === who.name && m.seat === who.seat
-  let { seats, waits, tags } = view.progress
-  // In the order of the log, after all that is told: by the clock alone two presses may stand the wrong way round.
-  let number = view.progress.number
-  const here: SaidHere & SaidOfTimes = { by: who.name, steps: new Set(), reread: new Set(), raised: [], passed: new Set(view.progress.passed), seen: new Map() }
-  for (const e of said) {
-    number++
-    if (e.kind === 'interrupted') seats = seats.map((x) => (x.seat === who.seat ? { ...x, away: e.deviceAt } : x))
-    else if (e.kind === 'went-on') seats = seats.map((x) => (x.seat === who.seat ? { ...x, away: undefined } : x))
-    else if (e.kind === 'wait-seen') here.seen.set(String(e.body.step), number)
-    else if (e.kind === 'overridden') here.passed.add(String(e.body.step))
-    else if (e.kind === 'tag-taken') {
-      tags = tags.filter((t) => t.hand !== e.body.tag)
-      waits = waits.filter((w) => w.tag !== e.body.tag)
-    }
-    const item = items.get(String(e.body.step))
-    if (!item) continue
-    const before = steps[item.id] ?? untouched(item)
-    const others = before.marks.filter((m) => !own(m))
-    const says = OUTCOMES[e.kind]
-    if (says || e.kind === 'step-undone') here.steps.add(item.id)
-    if (e.kind === 'step-undone') here.passed.delete(item.id)
-    if (e.kind === 'measured' || e.kind === 'step-undone') {
-      here.reread.add(item.id)
-      here.raised = here.raised.filter((f) => !f.measured || f.step !== item.id)
-    }
-    if (says) {
-      const out = e.kind === 'measured' ? outOf(item, view.progress.allowed[item.id], Number(e.body.value)) : undefined
-      const mark = { outcome: out ? 'find' : says.outcome, by: who.name, seat: who.seat, at: e.deviceAt, number, words: out?.words ?? says.words(e.body) }
-      // Whoever says something of it has looked at what was put aside.
-      steps[item.id] = { ...standing(item, { ...before, again: '' }, [...others.filter((m) => m.outcome !== 'later'), mark], who.seat), reading: out }
-      if (out) here.raised.push({ id: e.id, step: item.id, note: `${item.measure?.name}: ${out.words}`, at: e.deviceAt, measured: true })
-      else if (e.kind === 'find-raised') here.raised.push({ id: String(e.body.find), step: item.id, note: String(e.body.note), at: e.deviceAt, measured: false })
-    } else if (e.kind === 'step-undone') {
-      steps[item.id] = others.length > 0 ? { ...standing(item, before, others, who.seat), reading: undefined } : untouched(item)
-    }
+interface Who {
+  name: string
+  seat: string
+}
+
+/** What unsent words come to. */
+interface SoFar extends Pick<Progress, 'steps' | 'seats' | 'waits' | 'tags'> {
+  /** The words, in order. */
+  said: Said[]
+  who: Who
+  /** Of the last word, in the order of the log, after all that is told: by the clock alone two presses may stand the wrong way round. */
+  number: number
+  here: SaidHere & SaidOfTimes
+}
+
+/** A word of nothing but the person, a time or a tag. */
+const beside = (s: SoFar, e: Said): void => {
+  if (e.kind === 'interrupted') s.seats = s.seats.map((x) => (x.seat === s.who.seat ? { ...x, away: e.deviceAt } : x))
+  else if (e.kind === 'went-on') s.seats = s.seats.map((x) => (x.seat === s.who.seat ? { ...x, away: undefined } : x))
+  else if (e.kind === 'wait-seen') s.here.seen.set(String(e.body.step), s.number)
+  else if (e.kind === 'overridden') s.here.passed.add(String(e.body.step))
+  else if (e.kind === 'tag-taken') {
+    s.tags = s.tags.filter((t) => t.hand !== e.body.tag)
+    s.waits = s.waits.filter((w) => w.tag !== e.body.tag)
   }
-  const after = cordAfter(view.card, tags, view.progress.steps, steps)
-  waits = waitsAfter(view.card, waits, steps, here)
+}
+
+/** A word of a step. */
+const ofStep = (s: SoFar, e: Said, item: ItemView, allowed: AllowedView | undefined): void => {
+  const says = OUTCOMES[e.kind]
+  if (!says && e.kind !== 'step-undone') return
+  const { here, who } = s
+  const before = s.steps[item.id] ?? untouched(item)
+  const others = before.marks.filter((m) => m.by !== who.name || m.seat !== who.seat)
+  here.steps.add(item.id)
+  if (e.kind === 'measured' || e.kind === 'step-undone') {
+    here.reread.add(item.id)
+    here.raised = here.raised.filter((f) => !f.measured || f.step !== item.id)
+  }
+  if (!says) {
+    here.passed.delete(item.id)
+    s.steps[item.id] = others.length > 0 ? { ...standing(item, before, others, who.seat), reading: undefined } : untouched(item)
+    return
+  }
+  const out = e.kind === 'measured' ? outOf(item, allowed, Number(e.body.value)) : undefined
+  const mark = { outcome: out ? 'find' : says.outcome, by: who.name, seat: who.seat, at: e.deviceAt, number: s.number, words: out?.words ?? says.words(e.body) }
+  // Whoever says something of it has looked at what was put aside.
+  s.steps[item.id] = { ...standing(item, { ...before, again: '' }, [...others.filter((m) => m.outcome !== 'later'), mark], who.seat), reading: out }
+  if (out) here.raised.push({ id: e.id, step: item.id, note: `${item.measure?.name}: ${out.words}`, at: e.deviceAt, measured: true })
+  else if (e.kind === 'find-raised') here.raised.push({ id: String(e.body.find), step: item.id, note: String(e.body.note), at: e.deviceAt, measured: false })
+}
+
+/** What came out last for what the server told last: most often one word more is said since. */
+const lastFor = new WeakMap<Progress, SoFar>()
+
+const begin = ({ progress }: DepartureView, said: Said[], who: Who): SoFar => {
+  const last = lastFor.get(progress)
+  if (last && last.who.name === who.name && last.who.seat === who.seat && last.said.every((e, i) => e === said[i])) return last
+  const { number, steps, seats, waits, tags } = progress
+  const here = { by: who.name, steps: new Set<string>(), reread: new Set<string>(), raised: [], passed: new Set(progress.passed), seen: new Map() }
+  return { said: [], who, number, steps: { ...steps }, seats, waits, tags, here }
+}
+
+/** The progress with what this person has said and the server has not told of yet: it counts as said, and shows as kept here. */
+export const withUnsent = (view: DepartureView, waiting: readonly Outgoing[], taken: readonly Taken[], who: Who): Progress => {
+  const { card, progress } = view
+  const said: Said[] = [...taken.filter((t) => t.number > progress.number), ...waiting]
+  if (said.length === 0 || !card) return progress
+  const soFar = begin(view, said, who)
+  const items = new Map(card.parts.flatMap((p) => p.items).map((i) => [i.id, i]))
+  for (const e of said.slice(soFar.said.length)) {
+    soFar.number++
+    beside(soFar, e)
+    const item = items.get(String(e.body.step))
+    if (item) ofStep(soFar, e, item, progress.allowed[item.id])
+  }
+  lastFor.set(progress, { ...soFar, said })
+  // What is shown is not what the next word is worked into.
+  const steps = { ...soFar.steps }
+  const after = cordAfter(card, soFar.tags, progress.steps, steps)
+  const waits = waitsAfter(card, soFar.waits, steps, soFar.here)
   return {
-    ...view.progress, seats, waits, gates: gatesAfter(view.card, view.progress.gates, steps, here), steps: after.steps, tags: looseEndsAfter(view, after.tags, after.steps, waits, here),
+    ...progress, seats: soFar.seats, waits, gates: gatesAfter(card, progress.gates, steps, soFar.here), steps: after.steps, tags: looseEndsAfter(view, after.tags, after.steps, waits, soFar.here),
   }
 }
