@@ -1,4 +1,5 @@
-import type { AllowedView, DepartureView, ItemView, MarkView, Progress, ReadingView, StepView } from '../api.gen'
+import { replaceEqualDeep } from '@tanstack/react-query'
+import type { AllowedView, DepartureView, ItemView, MarkView, Progress, ReadingView, StepView, TagView } from '../api.gen'
 import { cordAfter } from './cord'
 import { looseEndsAfter, type SaidHere } from './looseEnds'
 import type { Outgoing, Taken } from './outbox'
@@ -69,6 +70,8 @@ interface SoFar extends Pick<Progress, 'steps' | 'seats' | 'waits' | 'tags'> {
   /** Of the last word, in the order of the log, after all that is told: by the clock alone two presses may stand the wrong way round. */
   number: number
   here: SaidHere & SaidOfTimes
+  /** The tags that hang with all of it. */
+  hang: TagView[]
 }
 
 /** A word of nothing but the person, a time or a tag. */
@@ -116,7 +119,7 @@ const begin = ({ progress }: DepartureView, said: Said[], who: Who): SoFar => {
   if (last && last.who.name === who.name && last.who.seat === who.seat && last.said.every((e, i) => e === said[i])) return last
   const { number, steps, seats, waits, tags } = progress
   const here = { by: who.name, steps: new Set<string>(), reread: new Set<string>(), raised: [], passed: new Set(progress.passed), seen: new Map() }
-  return { said: [], who, number, steps: { ...steps }, seats, waits, tags, here }
+  return { said: [], who, number, steps: { ...steps }, seats, waits, tags, here, hang: tags }
 }
 
 /** The progress with what this person has said and the server has not told of yet: it counts as said, and shows as kept here. */
@@ -132,12 +135,12 @@ export const withUnsent = (view: DepartureView, waiting: readonly Outgoing[], ta
     const item = items.get(String(e.body.step))
     if (item) ofStep(soFar, e, item, progress.allowed[item.id])
   }
-  lastFor.set(progress, { ...soFar, said })
   // What is shown is not what the next word is worked into.
   const steps = { ...soFar.steps }
   const after = cordAfter(card, soFar.tags, progress.steps, steps)
   const waits = waitsAfter(card, soFar.waits, steps, soFar.here)
-  return {
-    ...progress, seats: soFar.seats, waits, gates: gatesAfter(card, progress.gates, steps, soFar.here), steps: after.steps, tags: looseEndsAfter(view, after.tags, after.steps, waits, soFar.here),
-  }
+  // The same cord, where the word moved nothing on it, need not be drawn again.
+  const hang = replaceEqualDeep(soFar.hang, looseEndsAfter(view, after.tags, after.steps, waits, soFar.here))
+  lastFor.set(progress, { ...soFar, said, hang })
+  return { ...progress, seats: soFar.seats, waits, gates: gatesAfter(card, progress.gates, steps, soFar.here), steps: after.steps, tags: hang }
 }
