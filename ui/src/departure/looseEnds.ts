@@ -53,10 +53,10 @@ const stageWaiting = ({ card, progress }: DepartureView, step: string): string |
  */
 export const looseEndsAfter = (view: DepartureView, tags: TagView[], after: Record<string, StepView>, waits: WaitView[], said: SaidHere): TagView[] => {
   const { card, progress } = view
-  if (said.steps.size === 0 || !card) return tags
+  const over = progress.waits.filter((w) => !waits.some((x) => x.step === w.step)).map((w) => w.step)
+  if ((said.steps.size === 0 && over.length === 0) || !card) return tags
   const keys = (hangsOn: string, subjects: string[]) => card.tags.filter((k) => k.hangsOn === hangsOn).flatMap((k) => subjects.map((s) => `${k.id}/${s}`))
   const settled = progress.finds.filter((f) => f.measured && f.verdict === '' && said.reread.has(f.step)).map((f) => f.id)
-  const over = progress.waits.filter((w) => !waits.some((x) => x.step === w.step)).map((w) => w.step)
   const gone = new Set([...keys('look-again', [...said.steps]), ...keys('find', settled), ...keys('wait', [...said.steps, ...over])])
   const items = new Map(card.parts.flatMap((p) => p.items).map((i) => [i.id, i]))
   const aside = [...said.steps].flatMap((id) => {

@@ -54,6 +54,11 @@ describe('what is kept here and not yet sent', () => {
     expect([taken.tags.map((t) => t.key), taken.waits.map((w) => w.step)]).toEqual([['find/f'], ['a']])
     expect(closedBy(after(event('overridden', { step: 'c' })), 'c')).toEqual([])
   })
+  it('takes off the tag of a time that was seen over', () => {
+    const kind = { id: 'wait', hangsOn: 'wait', title: '{what}' }
+    const hanging = { ...view, card: { ...view.card, tags: [kind] }, progress: { ...view.progress, tags: [{ key: 'wait/a' }, { key: 'find/f' }] } } as unknown as DepartureView
+    expect(withUnsent(hanging, [event('wait-seen', { step: 'a' })], [], WREN).tags).toEqual([{ key: 'find/f' }])
+  })
   it('opens what needed a step once that is said here, alone or with it; a time only when it is over', () => {
     const now = vi.spyOn(Date, 'now').mockReturnValue(Date.parse('2027-01-14T07:32:59Z'))
     const before = withUnsent(view, [], [], WREN)
