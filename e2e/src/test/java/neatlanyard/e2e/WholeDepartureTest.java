@@ -51,7 +51,7 @@ public class WholeDepartureTest extends AtTheDemo {
   private static void powerUp(Crew wren) {
     wren.stage("Safe, then power");
     wren.pressUntil("Space", "Battery", 13);
-    assertThat(wren.page.getByPlaceholder("22 V to 30 V")).isVisible();
+    assertThat(wren.page.locator("main form").getByText("22 V to 30 V")).isVisible();
     wren.enter("12");
     assertThat(wren.page.getByText("12 V is under the least, 22 V.").first()).isVisible();
     assertThat(wren.tag("Find without a decision")).isVisible();
