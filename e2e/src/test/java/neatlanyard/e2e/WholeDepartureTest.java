@@ -27,7 +27,7 @@ public class WholeDepartureTest extends AtTheDemo {
     Crew ida = Crew.in(browser, app, "Ida Marsk", ColorScheme.DARK);
     wren.picture("departures");
     day(wren, ida);
-    powerUp(wren);
+    powerUp(wren, ida);
     walkaround(wren, ida);
     flowsAtOnce(wren, ida);
     decideFind(wren, ida);
@@ -48,7 +48,7 @@ public class WholeDepartureTest extends AtTheDemo {
     wren.readable();
   }
 
-  private static void powerUp(Crew wren) {
+  private static void powerUp(Crew wren, Crew ida) {
     wren.stage("Safe, then power");
     wren.pressUntil("Space", "Battery", 13);
     assertThat(wren.page.locator("main form").getByText("22 V to 30 V")).isVisible();
@@ -57,8 +57,13 @@ public class WholeDepartureTest extends AtTheDemo {
     assertThat(wren.tag("Find without a decision")).isVisible();
     wren.page.locator("main li").getByText("Battery", new Locator.GetByTextOptions().setExact(true)).click();
     assertThat(wren.page.getByText("Out of limits")).isVisible();
+    assertThat(ida.tag("Find without a decision")).isVisible();
     wren.enter("25.4");
+    // Told by the server, not only shown where it was entered: the card is cut anew with it.
+    assertThat(ida.tag("Find without a decision")).not().isVisible();
     assertThat(wren.tag("Find without a decision")).not().isVisible();
+    wren.page.reload();
+    assertThat(wren.heading("Fire warning")).isVisible();
     wren.pressUntil("Space", "All 20 answered", 20);
     assertThat(wren.tag("APU running, packs off")).isVisible();
     assertThat(wren.tag("Hydraulic pumps on for the leak check")).isVisible();
