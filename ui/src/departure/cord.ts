@@ -1,5 +1,6 @@
 import type { CardView, ItemView, StepView, TagView } from '../api.gen'
 import { serverNow } from '../app/clock'
+import { itemsOf, lastMark } from './marks'
 
 type Steps = Record<string, StepView>
 
@@ -20,11 +21,9 @@ interface Hanging {
 }
 
 const deedOf = (step: StepView | undefined): Deed | undefined => {
-  const last = step?.marks.filter((m) => m.outcome === 'done' || m.outcome === 'find').reduce<StepView['marks'][number] | undefined>((a, b) => (a && a.number > b.number ? a : b), undefined)
+  const last = lastMark(step?.marks.filter((m) => m.outcome === 'done' || m.outcome === 'find'))
   return step && last && { by: last.by, at: last.at, number: last.number, stands: step.status !== 'part' && step.marks.every((m) => m.outcome === 'done') }
 }
-
-const itemsOf = (card: CardView): ItemView[] => card.parts.flatMap((p) => p.items)
 
 /**
  * What steps have opened and not closed, by the kind of tag. An item hangs from the last step that opened it until a step

@@ -1,4 +1,5 @@
 import type { DepartureView, StepView, TagView, WaitView } from '../api.gen'
+import { partOf } from './marks'
 import { waitedFor } from './waits'
 
 /** A find that hangs from words said here. */
@@ -22,11 +23,11 @@ export interface SaidHere {
 
 /** A tag of each kind that hangs on it: there is one, where a pack does not declare more. */
 const hung = ({ card, progress }: DepartureView, hangsOn: string, subject: string, step: string, what: { detail: string; by: string; since: string }, due?: string): TagView[] => {
-  const part = card?.parts.find((p) => p.items.some((i) => i.id === step))
+  const part = card && partOf(card, step)
   if (!part) return []
   const order = progress.beads.map((b) => b.stage)
   const current = progress.beads.findIndex((b) => b.state === 'current')
-  return card!.tags.filter((k) => k.hangsOn === hangsOn).map((k) => {
+  return card.tags.filter((k) => k.hangsOn === hangsOn).map((k) => {
     const stage = due ?? k.stage
     const inTitle = k.title.includes('{what}')
     return {
@@ -58,13 +59,13 @@ export const looseEndsAfter = (view: DepartureView, tags: TagView[], after: Reco
   const keys = (hangsOn: string, subjects: string[]) => card.tags.filter((k) => k.hangsOn === hangsOn).flatMap((k) => subjects.map((s) => `${k.id}/${s}`))
   const settled = progress.finds.filter((f) => f.measured && f.verdict === '' && said.reread.has(f.step)).map((f) => f.id)
   const gone = new Set([...keys('look-again', [...said.steps]), ...keys('find', settled), ...keys('wait', [...said.steps, ...over])])
-  const items = new Map(card.parts.flatMap((p) => p.items).map((i) => [i.id, i]))
   const aside = [...said.steps].flatMap((id) => {
     const mark = after[id]?.status === 'later' ? after[id].marks.find((m) => m.outcome === 'later') : undefined
     if (!mark) return []
     // What a checklist holds is due with it.
-    const due = card.parts.find((p) => p.kind === 'checklist' && p.items.some((i) => i.id === id))?.stage
-    return hung(view, 'look-again', id, id, { detail: `${items.get(id)?.challenge}, ${mark.words}`, by: mark.by, since: mark.at }, due)
+    const part = partOf(card, id)
+    const due = part?.kind === 'checklist' ? part.stage : undefined
+    return hung(view, 'look-again', id, id, { detail: `${part?.items.find((i) => i.id === id)?.challenge}, ${mark.words}`, by: mark.by, since: mark.at }, due)
   })
   const running = waits.filter((w) => said.steps.has(w.step)).flatMap((w) => {
     const by = after[w.step]?.marks.find((m) => m.at === w.since)?.by ?? said.by

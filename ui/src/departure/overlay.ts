@@ -2,6 +2,7 @@ import { replaceEqualDeep } from '@tanstack/react-query'
 import type { AllowedView, DepartureView, ItemView, MarkView, Progress, ReadingView, StepView, TagView } from '../api.gen'
 import { cordAfter } from './cord'
 import { looseEndsAfter, type SaidHere } from './looseEnds'
+import { itemsOf } from './marks'
 import type { Outgoing, Taken } from './outbox'
 import { gatesAfter, type SaidOfTimes, waitsAfter } from './waits'
 
@@ -128,7 +129,7 @@ export const withUnsent = (view: DepartureView, waiting: readonly Outgoing[], ta
   const said: Said[] = [...taken.filter((t) => t.number > progress.number), ...waiting]
   if (said.length === 0 || !card) return progress
   const soFar = begin(view, said, who)
-  const items = new Map(card.parts.flatMap((p) => p.items).map((i) => [i.id, i]))
+  const items = new Map(itemsOf(card).map((i) => [i.id, i]))
   for (const e of said.slice(soFar.said.length)) {
     soFar.number++
     beside(soFar, e)

@@ -11,6 +11,9 @@ interface Cases {
   said: (Pick<Outgoing, 'id' | 'deviceAt' | 'kind' | 'body'> & { steps: Record<string, string[]>; tags: object; closed: object; waits: object })[]
 }
 
+/** How long a slow machine may take. */
+const PATIENCE_MS = 60_000
+
 const WREN = { name: 'Adeyo', seat: 'right' }
 const cases = written as unknown as Cases
 
@@ -57,4 +60,4 @@ it('makes of steps and tags what the server makes of them, after each of many wo
     expect(closedOf(progress), `what is closed after ${word}`).toEqual(closed)
     expect(runningOf(progress), `times after ${word}`).toEqual(running)
   })
-})
+}, PATIENCE_MS)

@@ -1,4 +1,5 @@
-import type { CardView, GateView, ItemView, MarkView, StepView, WaitView } from '../api.gen'
+import type { CardView, GateView, ItemView, StepView, WaitView } from '../api.gen'
+import { itemsOf, lastMark, partOf } from './marks'
 
 type Steps = Record<string, StepView>
 
@@ -12,10 +13,7 @@ export interface SaidOfTimes {
   seen: Map<string, number>
 }
 
-const itemsOf = (card: CardView): ItemView[] => card.parts.flatMap((p) => p.items)
-
-const last = (step: StepView | undefined): MarkView | undefined =>
-  step?.marks.reduce<MarkView | undefined>((a, b) => (a && a.number > b.number ? a : b), undefined)
+const lastNumber = (step: StepView | undefined): number => lastMark(step?.marks)?.number ?? 0
 
 /** Whether all who must have said that it is done. */
 const done = (item: ItemView, step: StepView | undefined): boolean => {
@@ -29,7 +27,7 @@ const settled = (item: ItemView, step: StepView | undefined): boolean =>
 
 /** The time that a step has begun, where it has. */
 const begun = (item: ItemView, steps: Steps): WaitView | undefined => {
-  const mark = last(steps[item.id])
+  const mark = lastMark(steps[item.id]?.marks)
   if (!item.waits || !mark || !done(item, steps[item.id])) return undefined
   const until = new Date(Date.parse(mark.at) + item.waits.seconds * 1000).toISOString()
   return { step: item.id, tag: '', words: `${item.challenge}: ${item.waits.words}`, since: mark.at, until }
@@ -40,9 +38,9 @@ export const waitedFor = (card: CardView, step: string): ItemView[] => itemsOf(c
 
 /** Whether all that waited for it was done since, without going past it. */
 const used = (card: CardView, step: string, steps: Steps, said: SaidOfTimes): boolean => {
-  const since = last(steps[step])?.number ?? 0
+  const since = lastNumber(steps[step])
   const after = waitedFor(card, step)
-  return after.length > 0 && after.every((i) => settled(i, steps[i.id]) && (last(steps[i.id])?.number ?? 0) > since && !said.passed.has(i.id))
+  return after.length > 0 && after.every((i) => settled(i, steps[i.id]) && lastNumber(steps[i.id]) > since && !said.passed.has(i.id))
 }
 
 /**
@@ -52,7 +50,7 @@ const used = (card: CardView, step: string, steps: Steps, said: SaidOfTimes): bo
 export const waitsAfter = (card: CardView, told: WaitView[], steps: Steps, said: SaidOfTimes): WaitView[] => {
   const ofSteps = itemsOf(card).flatMap((item) => {
     const wait = said.steps.has(item.id) ? begun(item, steps) : told.find((w) => w.step === item.id)
-    const seen = (said.seen.get(item.id) ?? -1) > (last(steps[item.id])?.number ?? 0)
+    const seen = (said.seen.get(item.id) ?? -1) > lastNumber(steps[item.id])
     return wait && !seen && !used(card, item.id, steps, said) ? [wait] : []
   })
   return [...ofSteps, ...told.filter((w) => w.tag !== '')]
@@ -65,7 +63,7 @@ export const gatesAfter = (card: CardView, told: Record<string, GateView[]>, ste
   const items = new Map(itemsOf(card).map((i) => [i.id, i]))
   // What closes a stage is told with each of its open steps.
   const ofStage = (id: string): GateView[] => {
-    const stage = card.parts.find((p) => p.items.some((i) => i.id === id))?.stage
+    const stage = partOf(card, id)?.stage
     const others = card.parts.filter((p) => p.stage === stage).flatMap((p) => p.items)
     return (others.map((i) => told[i.id]).find((g) => g?.some((x) => x.ofStage)) ?? []).filter((g) => g.ofStage)
   }

@@ -46,7 +46,7 @@ export const MeasureForm = ({ draft, measure, allowed, disabled, onValue }: Meas
       {/* The browser's own field: one comes and goes with each step of the walk, and a slow phone must show it at once. */}
       <label className={classes.field} data-wrong={wrong !== '' || undefined}>
         <input
-          ref={input} aria-label={`Value, ${measure.name}`} aria-invalid={wrong !== ''} aria-describedby="value-limits value-wrong" inputMode="decimal" autoComplete="off"
+          ref={input} aria-label={`Value, ${measure.name}`} aria-invalid={wrong !== ''} aria-describedby={[limits && 'value-limits', wrong && 'value-wrong'].filter(Boolean).join(' ') || undefined} inputMode="decimal" autoComplete="off"
           value={text} disabled={disabled}
           onChange={(e) => {
             setText(e.currentTarget.value)

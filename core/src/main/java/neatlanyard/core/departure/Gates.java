@@ -24,18 +24,23 @@ public final class Gates {
    * @param words such as "Before it comes Fire warning: bell, lights"
    * @param before the step that must be done first, or whose wait must pass; empty where it is no step of the card
    * @param waits whether the wait that this step begins must pass too
+   * @param ofStage whether it closes all of the stage
    * @param until when the wait is over; empty where it is no wait
    */
-  public record Gate(String words, Optional<Item> before, boolean waits, Optional<Instant> until) {
+  public record Gate(String words, Optional<Item> before, boolean waits, boolean ofStage, Optional<Instant> until) {
     static Gate first(Item before, boolean waits) {
       String words = "Before it comes %s: %s.".formatted(before.step().challenge(), before.step().response());
-      return new Gate(words, Optional.of(before), waits, Optional.empty());
+      return new Gate(words, Optional.of(before), waits, false, Optional.empty());
     }
 
     static Gate wait(Waiting w) {
       Step step = w.item().step();
       String words = "Wait: %s, %s".formatted(step.challenge(), step.waits().orElseThrow().words());
-      return new Gate(words, Optional.of(w.item()), true, Optional.of(w.until()));
+      return new Gate(words, Optional.of(w.item()), true, false, Optional.of(w.until()));
+    }
+
+    static Gate ofStage(String words, Optional<Item> before) {
+      return new Gate(words, before, false, true, Optional.empty());
     }
   }
 
@@ -70,11 +75,11 @@ public final class Gates {
     }
     Stream<Late> late = tags.stream()
         .filter(t -> t.due().compareTo(stage) < 0)
-        .map(t -> new Late(new Gate("Before it must be gone: %s.".formatted(t.words()),
-            t.closedBy().stream().flatMap(s -> d.card().flatMap(c -> c.item(s)).stream()).findFirst(), false, Optional.empty()), t.sinceNumber()));
+        .map(t -> new Late(Gate.ofStage("Before it must be gone: %s.".formatted(t.words()),
+            t.closedBy().stream().flatMap(s -> d.card().flatMap(c -> c.item(s)).stream()).findFirst()), t.sinceNumber()));
     Stream<Late> configuration = stage != Stage.LINE_UP ? Stream.empty() : Takeoff.of(d).stream()
         .filter(c -> !c.so())
-        .map(c -> new Late(new Gate("Take-off configuration. %s.".formatted(c.words()), Optional.empty(), false, Optional.empty()),
+        .map(c -> new Late(Gate.ofStage("Take-off configuration. %s.".formatted(c.words()), Optional.empty()),
             c.told().map(Positions.Told::number).orElse(0L)));
     return Stream.concat(late, configuration);
   }

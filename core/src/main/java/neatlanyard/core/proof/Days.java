@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.fleet.Tail;
 import neatlanyard.core.sop.Condition;
@@ -23,7 +24,6 @@ import org.logicng.formulas.Literal;
 import org.logicng.formulas.Variable;
 import org.logicng.knowledgecompilation.bdds.BDD;
 import org.logicng.knowledgecompilation.bdds.BDDFactory;
-import org.logicng.knowledgecompilation.bdds.jbuddy.BDDKernel;
 
 /**
  * Every day a pack can meet, as a space of facts: which tail, who flies, and each fact that some condition asks of.
@@ -33,11 +33,11 @@ import org.logicng.knowledgecompilation.bdds.jbuddy.BDDKernel;
  * time, colder than −10 °C is also colder than 3 °C, snow is something falling, one airfield of departure.
  */
 final class Days {
-  private static final int NODES = 20_000;
   private static final String LEFT_FLIES = "the left seat flies";
 
   private final Policy policy;
-  private final BDDKernel kernel;
+  private final MeteredKernel kernel;
+  private final Budget.Meter meter;
   private final FormulaFactory formulas = new FormulaFactory();
   private final Map<String, BDD> facts = new LinkedHashMap<>();
   private final Map<String, Integer> order = new LinkedHashMap<>();
@@ -48,8 +48,10 @@ final class Days {
   private final DaySet all;
   private final DaySet leftFlies;
 
-  Days(Pack pack) {
+  /** @throws Budget.Spent if even what the facts say of each other takes too much */
+  Days(Pack pack, Budget budget) {
     policy = pack.policy();
+    meter = new Budget.Meter(budget);
     Set<Condition.Fact> asked = pack.facts();
     boolean byName = asked.stream().anyMatch(f -> f instanceof Condition.OnTail);
     for (Tail tail : pack.wholeTails()) {
@@ -63,12 +65,12 @@ final class Days {
     scales.forEach((name, limits) -> limits.keySet().forEach(limit -> names.add(new Scale(name, limit).fact())));
     names.add(LEFT_FLIES);
     asked.stream().filter(f -> plain(f)).map(Condition::words).distinct().forEach(names::add);
-    List<Variable> variables = names.stream().map(formulas::variable).toList();
-    kernel = new BDDKernel(formulas, variables, NODES, NODES);
-    variables.forEach(v -> {
-      facts.put(v.name(), BDDFactory.build(v, kernel));
-      order.put(v.name(), order.size());
-    });
+    Stream<Condition> conditions = pack.steps().map(Step::when);
+    List<Variable> variables = FactOrder.of(names, conditions, Days::variable).stream().map(formulas::variable).toList();
+    kernel = new MeteredKernel(formulas, variables, meter);
+    variables.forEach(v -> facts.put(v.name(), BDDFactory.build(v, kernel)));
+    // How a day is told does not follow the order in which it is decided.
+    names.forEach(n -> order.put(n, order.size()));
     nothing = BDDFactory.build(formulas.falsum(), kernel);
     asked.forEach(f -> opposites.put(f.words(), f.otherwise()));
     scales.forEach((name, limits) -> limits.forEach((limit, fact) -> words(new Scale(name, limit).fact(), fact)));
@@ -110,6 +112,22 @@ final class Days {
     String above = fact instanceof Condition.WindAbove ? fact.words() : fact.otherwise();
     opposites.put(variable, above);
     opposites.put("+" + variable, below);
+  }
+
+  /** The name of the variable a fact is decided by; that of no variable where the tails decide it. */
+  private static String variable(Condition.Fact f) {
+    return scale(f).map(Scale::fact).orElse(f.words());
+  }
+
+  /** A new question with a share of the budget of its own. */
+  void ask() {
+    meter.next();
+  }
+
+  /** A question was given up: whatever was begun is dropped. */
+  void giveUp() {
+    kernel.recover();
+    meter.next();
   }
 
   private BDD fact(String name) {
@@ -184,8 +202,8 @@ final class Days {
       case Condition.OfSubType s -> tails(t -> t.subType().filter(s.subType()::equals).isPresent());
       case Condition.OnTail t -> tails(x -> x.id().equals(t.tail()));
       case Condition.Follows f -> policy.follows(f.school()) ? nothing.negate() : nothing;
-      case Condition.WindAbove w -> fact(scale(w).orElseThrow().fact()).negate();
-      case Condition.Fact f -> fact(scale(f).map(Scale::fact).orElse(f.words()));
+      case Condition.WindAbove w -> fact(variable(w)).negate();
+      case Condition.Fact f -> fact(variable(f));
     };
   }
 

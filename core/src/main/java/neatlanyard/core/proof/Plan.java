@@ -46,19 +46,34 @@ final class Plan {
   private final Map<PointId, List<Placed>> verifying = new HashMap<>();
   private final Map<PlaceId, Place> places = new HashMap<>();
 
-  Plan(Pack pack) {
+  /** Steps on whose condition the budget was spent; nothing is asked of a plan that has any. */
+  final List<Placed> undecided = new ArrayList<>();
+
+  Plan(Pack pack, Budget budget) {
     this.pack = pack;
-    this.days = new Days(pack);
+    this.days = new Days(pack, budget);
     pack.places().forEach(p -> places.put(p.id(), p));
     List<Procedure> order = pack.procedures().stream().sorted(Comparator.comparing(Procedure::stage)).toList();
     for (Procedure procedure : order) {
       for (Step step : procedure.steps()) {
-        Placed placed = new Placed(procedure, step, steps.size(), days.when(step.when()));
+        Placed placed = place(procedure, step);
         steps.add(placed);
         byId.put(step.id(), placed);
         placed.makes().map(State::point).distinct().forEach(p -> touching.computeIfAbsent(p, x -> new ArrayList<>()).add(placed));
         step.verifies().stream().map(State::point).distinct().forEach(p -> verifying.computeIfAbsent(p, x -> new ArrayList<>()).add(placed));
       }
+    }
+  }
+
+  private Placed place(Procedure procedure, Step step) {
+    days.ask();
+    try {
+      return new Placed(procedure, step, steps.size(), days.when(step.when()));
+    } catch (Budget.Spent e) {
+      days.giveUp();
+      Placed placed = new Placed(procedure, step, steps.size(), days.none());
+      undecided.add(placed);
+      return placed;
     }
   }
 

@@ -28,6 +28,7 @@ public enum Rule {
   NO_COMPLETION_CALL(false, "No completion call", "The last item of a checklist states that it is complete.", Source.DEGANI),
   ALERTING_CATCHES_IT(false, "Alerting would catch it", "A checklist is not overloaded with items that another barrier catches.", Source.DEGANI),
   CAPITALS(false, "Capitals", "Lower case reads faster than capitals in a text of more than a few words.", "Degani, NASA CR-177605 (1992)"),
+  UNDECIDED(true, "Not decided", "Deciding conditions can take more work than anybody waits for; what is not decided is not passed.", Source.LOGIC),
   WAIVER_IDLE(false, "Waiver without a finding", "What it accepts is not found any more.", Source.LOGIC);
 
   private static final class Source {

@@ -17,8 +17,6 @@ import neatlanyard.core.units.Unit;
 public record Measure(Quantity quantity, OptionalDouble least, OptionalDouble most) {
   private static final double ROUNDING = 1e-6;
 
-  private static final String OVER = "over ";
-
   /** Why a value is not within the limits, in words; empty when it is. */
   public Optional<String> against(double value) {
     if (limits().under(value)) {
@@ -69,15 +67,21 @@ public record Measure(Quantity quantity, OptionalDouble least, OptionalDouble mo
     if (from && to) {
       return "%s to %s".formatted(least(allowed), most(allowed));
     }
-    boolean open = from && least(allowed).startsWith(OVER);
-    return from ? least(allowed) + (open ? "" : " or more") : to ? most(allowed) + " or less" : "";
+    if (from) {
+      return least(allowed) + (open(allowed) ? "" : " or more");
+    }
+    return to ? most(allowed) + " or less" : "";
+  }
+
+  /** Whether the lower end is not allowed itself, such as a wear pin's limit. */
+  private static boolean open(Allowed allowed) {
+    double end = Math.nextDown(allowed.least());
+    return end * 10 == Math.rint(end * 10);
   }
 
   private String least(Allowed allowed) {
-    // An end that is not allowed itself, such as a wear pin's limit.
-    double end = Math.nextDown(allowed.least());
-    if (end * 10 == Math.rint(end * 10)) {
-      return OVER + quantity.unit().words(end);
+    if (open(allowed)) {
+      return "over " + quantity.unit().words(Math.nextDown(allowed.least()));
     }
     double steps = steps(allowed.least());
     boolean own = least.isPresent() && least.getAsDouble() == allowed.least();

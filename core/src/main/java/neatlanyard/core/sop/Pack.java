@@ -84,7 +84,7 @@ public record Pack(
   }
 
   public Optional<Step> step(StepId id) {
-    return procedures.stream().flatMap(p -> p.steps().stream()).filter(s -> s.id().equals(id)).findFirst();
+    return steps().filter(s -> s.id().equals(id)).findFirst();
   }
 
   /** A tail with all it has fitted; empty when the pack does not cover it. */
@@ -103,9 +103,14 @@ public record Pack(
     return new Tail(t.id(), type, t.subType(), fitted);
   }
 
+  /** Every step, in the order of the pack. */
+  public Stream<Step> steps() {
+    return procedures.stream().flatMap(p -> p.steps().stream());
+  }
+
   /** Every fact that some condition asks of. */
   public Set<Condition.Fact> facts() {
-    return procedures.stream().flatMap(p -> p.steps().stream()).flatMap(s -> s.when().facts().stream())
+    return steps().flatMap(s -> s.when().facts().stream())
         .collect(Collectors.toCollection(LinkedHashSet::new));
   }
 

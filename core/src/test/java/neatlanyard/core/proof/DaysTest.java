@@ -64,7 +64,7 @@ public class DaysTest {
       Condition b = condition(random, 4);
       Pack pack = Packs.of(Packs.flow(
           Step.of("a", "overhead", "a", "seen", Owner.LEFT).when(a).build(), Step.of("b", "overhead", "b", "seen", Owner.LEFT).when(b).build()));
-      Days days = new Days(pack);
+      Days days = new Days(pack, Budget.FULL);
       List<Situation> every = everyDay(pack);
       boolean some = every.stream().anyMatch(d -> a.ask(Policy.DEFAULT, d).holds());
       // What a report can say is wider than these days only in rain, which no condition here tells from snow.
@@ -104,7 +104,7 @@ public class DaysTest {
     Condition falling = new Condition.Weather(Condition.Weather.Sky.PRECIPITATION);
     Pack pack = Packs.of(Packs.flow(Stream.of(three, ten, one, snow, falling, new Condition.Fitted(Packs.APU))
         .map(c -> Step.of("s" + Math.abs(c.hashCode()), "overhead", "s", "seen", Owner.LEFT).when(c).build()).toArray(Step[]::new)));
-    Days days = new Days(pack);
+    Days days = new Days(pack, Budget.FULL);
     assertThat(days.when(three).within(days.when(ten))).isTrue();
     assertThat(days.when(ten).within(days.when(three))).isFalse();
     assertThat(days.when(one).within(days.when(new Condition.Fitted(Packs.APU)))).as("the long sub-type has it").isTrue();

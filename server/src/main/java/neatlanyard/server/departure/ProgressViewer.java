@@ -185,16 +185,16 @@ class ProgressViewer {
         .filter(i -> !statuses.getOrDefault(i.step().id(), Status.OPEN).settled() && d.beside().override(i.step().id()).isEmpty())
         .forEach(i -> {
           List<Gates.Gate> ofStage = ofStages.computeIfAbsent(i.procedure().stage(), stage -> Gates.ofStage(d, stage, tags));
-          List<GateView> closed = Stream.concat(Gates.of(d, i).stream().map(g -> gate(g, false)), ofStage.stream().map(g -> gate(g, true))).toList();
+          List<Gates.Gate> closed = Gates.all(d, i, ofStage);
           if (!closed.isEmpty()) {
-            gates.put(i.step().id().value(), closed);
+            gates.put(i.step().id().value(), closed.stream().map(ProgressViewer::gate).toList());
           }
         });
     return gates;
   }
 
-  private static GateView gate(Gates.Gate g, boolean ofStage) {
-    return new GateView(g.words(), g.before().map(b -> b.step().id().value()).orElse(""), g.waits(), ofStage, g.until());
+  private static GateView gate(Gates.Gate g) {
+    return new GateView(g.words(), g.before().map(b -> b.step().id().value()).orElse(""), g.waits(), g.ofStage(), g.until());
   }
 
   private static List<WaitView> waits(Departure d) {
