@@ -12,7 +12,7 @@ import './app/theme.css'
 import { createTheme, MantineProvider } from '@mantine/core'
 import { QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query'
 import { createRootRoute, createRoute, createRouter, Navigate, Outlet, RouterProvider, useLocation } from '@tanstack/react-router'
-import { createContext, use } from 'react'
+import { createContext, use, useEffect } from 'react'
 import { createRoot } from 'react-dom/client'
 import type { About, Me } from './api.gen'
 import { Action } from './app/Action'
@@ -22,6 +22,7 @@ import { keepQueries } from './app/kept'
 import { ProblemNotice } from './app/Notice'
 import { DepartureList } from './departure/DepartureList'
 import { DepartureScreen } from './departure/DepartureScreen'
+import { AccessPage } from './fleet/AccessPage'
 import { Desk } from './fleet/Desk'
 import { Password } from './fleet/Password'
 import { PackPage } from './sop/PackPage'
@@ -30,6 +31,7 @@ import { ReadingPage } from './sop/ReadingPage'
 import { SignIn } from './fleet/SignIn'
 import { TailsPage } from './dispatch/TailsPage'
 import { TechLogPage } from './dispatch/TechLogPage'
+import { resumeWords } from './departure/outbox'
 import { resumePhotos } from './walkaround/photos'
 
 const MeContext = createContext<Me | undefined>(undefined)
@@ -70,19 +72,25 @@ const Gate = () => {
     )
   }
   if (session.data === null) return <SignIn onIn={enter} />
-  if (session.data.mustChange || at === '/password') {
+  return <In me={session.data} at={at} onChanged={enter} />
+}
+
+/** Somebody is signed in: what they said before is still on its way. */
+const In = ({ me, at, onChanged }: { me: Me; at: string; onChanged: (me: Me) => void }) => {
+  useEffect(() => void resumeWords(me.id), [me.id])
+  if (me.mustChange || at === '/password') {
     return (
       <Password
-        me={session.data}
-        onChanged={(me) => {
-          enter(me)
+        me={me}
+        onChanged={(changed) => {
+          onChanged(changed)
           window.location.assign('/')
         }}
       />
     )
   }
   return (
-    <MeContext value={session.data}>
+    <MeContext value={me}>
       <Outlet />
     </MeContext>
   )
@@ -102,6 +110,7 @@ const Broken = ({ error }: { error: unknown }) => (
 const root = createRootRoute({ component: Gate, notFoundComponent: () => <Navigate to="/" /> })
 const List = () => <DepartureList me={useMe()} />
 const One = () => <DepartureScreen me={useMe()} />
+const Accesses = () => <AccessPage me={useMe()} />
 const AtDesk = () => <Desk me={useMe()} />
 const Packs = () => <PacksPage me={useMe()} />
 const OnePack = () => <PackPage me={useMe()} />
@@ -119,6 +128,7 @@ const router = createRouter({
       validateSearch: (s: Record<string, unknown>): { stage?: string } => (typeof s.stage === 'string' ? { stage: s.stage } : {}),
     }),
     createRoute({ getParentRoute: () => root, path: '/desk', component: AtDesk }),
+    createRoute({ getParentRoute: () => root, path: '/access', component: Accesses }),
     createRoute({ getParentRoute: () => root, path: '/packs', component: Packs }),
     createRoute({
       getParentRoute: () => root,

@@ -34,10 +34,15 @@ export const TopBar = ({ me }: { me: Me }) => {
           Reading{owed.data && owed.data.length > 0 ? ` (${owed.data.length})` : ''}
         </Link>
       )}
-      {me.bringsIn && (
-        <Link to="/desk" className={classes.link}>
-          Desk
-        </Link>
+      {me.administers && (
+        <>
+          <Link to="/desk" className={classes.link}>
+            Desk
+          </Link>
+          <Link to="/access" className={classes.link}>
+            Access
+          </Link>
+        </>
       )}
       <span className={classes.me}>
         {me.name}, {me.role}

@@ -17,8 +17,23 @@ const cookie = (name: string): string =>
     .find((c) => c.startsWith(`${name}=`))
     ?.slice(name.length + 1) ?? ''
 
-/** Whether sending the same again could help: nobody there, signed out, or the server in trouble. */
-export const worthTryingAgain = (p: Problem): boolean => p.status === 0 || p.status === 401 || p.status === 429 || p.status >= 500
+/** Whether sending the same again could help: nobody there, signed out or without a token, too often, or the server in trouble. */
+export const worthTryingAgain = (p: Problem): boolean => p.status <= 0 || [401, 403, 408, 429].includes(p.status) || p.status >= 500
+
+const TOKEN = 'XSRF-TOKEN'
+
+/** The token against forged requests comes with any answer; without one every word would be refused. */
+const fetchToken = async (): Promise<void> => {
+  await fetch('/api/about').catch(() => undefined)
+}
+
+const BUSY_TRIES = 4
+
+/** How long to wait before asking again, where the server said it is busy; undefined where it did not. */
+const busyFor = (response: Response): number | undefined => {
+  const seconds = Number(response.headers.get('Retry-After'))
+  return response.status === 503 || response.status === 429 ? (seconds > 0 && seconds <= 3 ? seconds * 1000 : undefined) : undefined
+}
 
 const problemOf = async (response: Response): Promise<Problem> => {
   const body: Record<string, unknown> = await response.json().catch(() => ({}))
@@ -32,20 +47,40 @@ const problemOf = async (response: Response): Promise<Problem> => {
   )
 }
 
+const nobody = (): Problem => new Problem(0, 'no-answer', 'The server cannot be reached.', 'What you entered is kept here and sent when it answers.')
+
+const isProblem = (response: Response): boolean => response.headers.get('Content-Type')?.startsWith('application/problem+json') ?? false
+
 /** Asks the server; a string body goes as text, bytes as bytes, anything else as JSON. Throws `Problem`. */
 export const ask = async <T>(method: 'GET' | 'POST' | 'DELETE', path: string, body?: unknown): Promise<T> => {
-  const headers: Record<string, string> = { Accept: 'application/json' }
-  if (method !== 'GET') headers['X-XSRF-TOKEN'] = decodeURIComponent(cookie('XSRF-TOKEN'))
-  if (body !== undefined) headers['Content-Type'] = body instanceof ArrayBuffer ? 'application/octet-stream' : typeof body === 'string' ? 'text/plain' : 'application/json'
-  const init: RequestInit = { method, headers }
-  if (body !== undefined) init.body = typeof body === 'string' || body instanceof ArrayBuffer ? body : JSON.stringify(body)
-  let response: Response
-  try {
-    response = await fetch(path, init)
-  } catch {
-    throw new Problem(0, 'no-answer', 'The server cannot be reached.', 'What you entered is kept here and sent when it answers.')
+  const send = async (): Promise<Response> => {
+    const headers: Record<string, string> = { Accept: 'application/json' }
+    if (method !== 'GET') {
+      if (!cookie(TOKEN)) await fetchToken()
+      headers['X-XSRF-TOKEN'] = decodeURIComponent(cookie(TOKEN))
+    }
+    if (body !== undefined) headers['Content-Type'] = body instanceof ArrayBuffer ? 'application/octet-stream' : typeof body === 'string' ? 'text/plain' : 'application/json'
+    const init: RequestInit = { method, headers }
+    if (body !== undefined) init.body = typeof body === 'string' || body instanceof ArrayBuffer ? body : JSON.stringify(body)
+    try {
+      return await fetch(path, init)
+    } catch {
+      throw nobody()
+    }
+  }
+  let response = await send()
+  // Of another session, or of a server that was set up anew: fetched again once.
+  if (response.status === 403 && method !== 'GET' && !isProblem(response)) {
+    await fetchToken()
+    response = await send()
+  }
+  for (let n = 1, wait = busyFor(response); wait !== undefined && n < BUSY_TRIES; n++, wait = busyFor(response)) {
+    await new Promise((go) => setTimeout(go, wait))
+    response = await send()
   }
   if (!response.ok) throw await problemOf(response)
+  // A page where an answer was asked for comes from something in between, such as a network that wants a sign-in.
+  if (response.headers.get('Content-Type')?.startsWith('text/html')) throw nobody()
   const text = await response.text()
   return (text === '' ? undefined : JSON.parse(text)) as T
 }

@@ -56,4 +56,5 @@ const forgetOthers = async (): Promise<void> => {
 /** Forgets all of it, for the next person on a shared tablet. */
 export const forgetKept = async (): Promise<void> => {
   if (store) await clear(store).catch(() => undefined)
+  if ('caches' in window) await caches.delete('photos').catch(() => undefined)
 }

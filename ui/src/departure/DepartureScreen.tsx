@@ -85,6 +85,9 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
         {hanging && acting && <HangTag live={live} onDone={() => setHanging(false)} />}
         {held && <TakeTag live={live} tag={held} onDone={() => setHeld(undefined)} />}
         <LookAgain live={live} onTag={onTag} />
+        {(live.out.unkept ?? 0) > 0 && (
+          <ProblemNotice problem={new Problem(0, 'unkept', 'This browser keeps nothing: it is full, or private.', 'Stay on this page until what you said is sent, or go on with another device.')} />
+        )}
         <RefusedList outbox={live.outbox} refused={live.out.refused} />
         {!away && <Stage live={live} stage={shown} wanted={wanted} onGo={go} />}
       </main>

@@ -12,7 +12,7 @@ export const RefusedList = ({ outbox, refused }: { outbox: Outbox; refused: read
   if (!first && photo) {
     return (
       <ProblemNotice problem={new Problem(409, photo.problem.code, `Not taken: ${photo.label}. ${photo.problem.what}`, 'The find stands without it. Take the photo again if it matters.')}>
-        <div style={{ display: 'flex', marginTop: '0.5rem' }}>
+        <div style={{ display: 'flex', gap: '0.5rem', marginTop: '0.5rem' }}>
           <Action hotkey="x" onAct={() => dismissPhoto(photo.id)}>
             Read
           </Action>
@@ -24,9 +24,12 @@ export const RefusedList = ({ outbox, refused }: { outbox: Outbox; refused: read
   const more = refused.length > 1 ? ` ${refused.length - 1} more after this.` : ''
   return (
     <ProblemNotice problem={new Problem(409, first.code ?? 'refused', `Not taken: ${first.event.label}. ${first.what}`, first.tryThis + more, first.faults)}>
-      <div style={{ display: 'flex', marginTop: '0.5rem' }}>
+      <div style={{ display: 'flex', gap: '0.5rem', marginTop: '0.5rem' }}>
         <Action hotkey="x" onAct={() => outbox.dismiss(first.event.id)}>
           Read
+        </Action>
+        <Action hotkey="j" onAct={() => outbox.sayAgain(first)}>
+          Say it again
         </Action>
       </div>
     </ProblemNotice>

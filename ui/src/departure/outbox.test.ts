@@ -1,6 +1,6 @@
+import 'fake-indexeddb/auto'
 import { describe, expect, it } from 'vitest'
-import { Problem } from '../app/api'
-import { reduceOutbox, type Outgoing, type OutboxState } from './outbox'
+import { reduceOutbox, type OutboxEvent, type Outgoing, type OutboxState } from './outbox'
 
 const event = (id: string, kind = 'step-done'): Outgoing => ({ id, deviceAt: '2027-01-14T07:25:00Z', device: 'd', kind, body: { step: id }, label: id })
 const empty: OutboxState = { waiting: [], taken: [], refused: [] }
@@ -12,24 +12,35 @@ describe('the outbox', () => {
   })
 
   it('remembers what was taken until the stream tells of it', () => {
-    const s = reduceOutbox(put(put(empty, 'a'), 'b'), { type: 'accepted', id: 'a', number: 7 })
+    const s = reduceOutbox(put(put(empty, 'a'), 'b'), { type: 'accepted', event: event('a'), number: 7 })
     expect(s.waiting.map((w) => w.id)).toEqual(['b'])
     expect(s.taken).toMatchObject([{ id: 'a', kind: 'step-done', body: { step: 'a' }, number: 7 }])
-    expect(reduceOutbox(s, { type: 'accepted', id: 'a', number: 7 }).taken).toHaveLength(1)
+    expect(reduceOutbox(s, { type: 'accepted', event: event('a'), number: 7 }).taken).toHaveLength(1)
   })
 
   it('does not grow for ever', () => {
     let s = empty
-    for (let n = 0; n < 300; n++) s = reduceOutbox(put(s, `e${n}`), { type: 'accepted', id: `e${n}`, number: n })
+    for (let n = 0; n < 300; n++) s = reduceOutbox(put(s, `e${n}`), { type: 'accepted', event: event(`e${n}`), number: n })
     expect(s.taken.length).toBeLessThanOrEqual(100)
     expect(s.taken.at(-1)?.number).toBe(299)
   })
 
   it('holds a refusal with its reason until somebody has read it', () => {
-    const refused = reduceOutbox(put(empty, 'a'), { type: 'refused', id: 'a', problem: new Problem(409, 'needs', 'Before it comes the battery.', 'Do that first.') })
+    const refusal = { code: 'needs', what: 'Before it comes the battery.', tryThis: 'Do that first.', faults: [] }
+    const refused = reduceOutbox(put(empty, 'a'), { type: 'refused', event: event('a'), refusal })
     expect(refused.waiting).toEqual([])
     expect(refused.refused[0]).toMatchObject({ code: 'needs', what: 'Before it comes the battery.' })
-    expect(reduceOutbox(refused, { type: 'refused', id: 'gone', problem: new Problem(409, 'x', 'x', 'x') }).refused).toHaveLength(1)
     expect(reduceOutbox(refused, { type: 'dismissed', id: 'a' }).refused).toEqual([])
+  })
+
+  it('makes the same of each event when a tab hears of it twice', () => {
+    const told: OutboxEvent[] = [
+      { type: 'put', events: [event('a'), event('b')] },
+      { type: 'accepted', event: event('a'), number: 7 },
+      { type: 'refused', event: event('b'), refusal: { code: 'x', what: 'x', tryThis: 'x', faults: [] } },
+    ]
+    const once = told.reduce(reduceOutbox, empty)
+    expect(told.reduce(reduceOutbox, once)).toBe(once)
+    expect(told.flatMap((t) => [t, t]).reduce(reduceOutbox, empty)).toEqual(once)
   })
 })

@@ -1,9 +1,10 @@
 import { FileButton } from '@mantine/core'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import type { AccountView, BroughtIn, Me, OneTimePassword } from '../api.gen'
+import type { BroughtIn, DepartureLine, Me } from '../api.gen'
 import { ask, type Problem } from '../app/api'
 import { ProblemNotice } from '../app/Notice'
 import { TopBar } from '../app/TopBar'
+import { Given } from './Given'
 import classes from './Desk.module.css'
 
 const KINDS = [
@@ -11,19 +12,14 @@ const KINDS = [
   { path: '/api/flights', title: 'Flights', words: 'with their crews' },
 ]
 
-/** Bringing in one's own fleet and flights, and who may sign in. */
+/** Bringing in one's own fleet and flights. */
 export const Desk = ({ me }: { me: Me }) => {
   const client = useQueryClient()
-  const accounts = useQuery<AccountView[], Problem>({ queryKey: ['accounts'], queryFn: () => ask('GET', '/api/accounts'), enabled: me.administers })
   const bring = useMutation<BroughtIn & { title: string }, Problem, { path: string; title: string; file: File }>({
     mutationFn: async ({ path, title, file }) => ({ title, ...(await ask<BroughtIn>('POST', path, await file.text())) }),
     onSuccess: () => client.invalidateQueries(),
   })
-  const oneTime = useMutation<OneTimePassword, Problem, string>({
-    mutationFn: (id) => ask('POST', `/api/accounts/${id}/one-time-password`),
-    onSuccess: () => client.invalidateQueries({ queryKey: ['accounts'] }),
-  })
-  const given = [...(bring.data?.signIns ?? []), ...(oneTime.data ? [oneTime.data] : [])]
+  const given = bring.data?.signIns ?? []
   return (
     <>
       <TopBar me={me} />
@@ -48,50 +44,48 @@ export const Desk = ({ me }: { me: Me }) => {
             {bring.data.title} brought in. {bring.data.what}
           </p>
         )}
-        {given.length > 0 && (
-          <>
-            <h2>One-time passwords, shown once</h2>
-            <table>
-              <tbody>
-                {given.map((s) => (
-                  <tr key={s.who}>
-                    <td>{s.name}</td>
-                    <td>{s.who}</td>
-                    <td>
-                      <code>{s.password}</code>
-                    </td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          </>
-        )}
-        {me.administers && (
-          <>
-            <h2>Sign-ins</h2>
-            {oneTime.error && <ProblemNotice problem={oneTime.error} />}
-            <table>
-              <tbody>
-                {accounts.data?.map((a) => (
-                  <tr key={a.id}>
-                    <td>
-                      <b>{a.name}</b>
-                    </td>
-                    <td>{a.id}</td>
-                    <td>{a.role}</td>
-                    <td>{a.mustChange ? 'one-time password not used yet' : ''}</td>
-                    <td>
-                      <button type="button" className={classes.small} onClick={() => oneTime.mutate(a.id)}>
-                        New one-time password
-                      </button>
-                    </td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          </>
-        )}
+        <Given passwords={given} />
+        <Withdraw />
       </main>
+    </>
+  )
+}
+
+/** Flights that nobody has opened yet: brought in by mistake, they can go. */
+const Withdraw = () => {
+  const client = useQueryClient()
+  const flights = useQuery<DepartureLine[], Problem>({ queryKey: ['departures'], queryFn: () => ask('GET', '/api/departures') })
+  const withdraw = useMutation<void, Problem, string>({
+    mutationFn: (id) => ask('DELETE', `/api/flights/${id}`),
+    onSettled: () => client.invalidateQueries({ queryKey: ['departures'] }),
+  })
+  const unopened = (flights.data ?? []).filter((f) => !f.opened)
+  if (unopened.length === 0 && !withdraw.error) return null
+  return (
+    <>
+      <h2>Flights nobody has opened</h2>
+      {withdraw.error && <ProblemNotice problem={withdraw.error} />}
+      <table>
+        <tbody>
+          {unopened.map((f) => (
+            <tr key={f.id}>
+              <td>
+                <b>{f.number}</b>
+              </td>
+              <td>
+                {f.from.name} – {f.to.name}
+              </td>
+              <td>{f.tail}</td>
+              <td>{f.departs.slice(0, 16).replace('T', ' ')} UTC</td>
+              <td>
+                <button type="button" className={classes.small} onClick={() => withdraw.mutate(f.id)}>
+                  Withdraw
+                </button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
     </>
   )
 }

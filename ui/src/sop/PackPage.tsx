@@ -1,8 +1,8 @@
-import { TextInput } from '@mantine/core'
+import { FileButton, TextInput } from '@mantine/core'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { getRouteApi, useNavigate } from '@tanstack/react-router'
 import { useState } from 'react'
-import type { EditorView, Me, PackView, ReaderView, RevisionView } from '../api.gen'
+import type { BroughtIn, EditorView, Me, PackView, ReaderView, RevisionView } from '../api.gen'
 import { ask, type Problem } from '../app/api'
 import { Action } from '../app/Action'
 import { serverNow } from '../app/clock'
@@ -90,10 +90,10 @@ const Head = ({ me, revision: r, path, onChanged }: HeadProps) => {
   const [effective, setEffective] = useState(today)
   const [name, setName] = useState<string | undefined>(undefined)
   const [discarding, setDiscarding] = useState(false)
-  const check = useMutation<RevisionView, Problem>({ mutationFn: () => ask('POST', `${path}/check`, {}), onSuccess: onChanged })
-  const publish = useMutation<RevisionView, Problem>({ mutationFn: () => ask('POST', `${path}/publish`, { effective }), onSuccess: onChanged })
+  const check = useMutation<RevisionView, Problem>({ mutationFn: () => ask('POST', `${path}/check?edition=${r.edition}`, {}), onSuccess: onChanged })
+  const publish = useMutation<RevisionView, Problem>({ mutationFn: () => ask('POST', `${path}/publish?edition=${r.edition}`, { effective }), onSuccess: onChanged })
   const discard = useMutation<void, Problem>({
-    mutationFn: () => ask('DELETE', path),
+    mutationFn: () => ask('DELETE', `${path}?edition=${r.edition}`),
     onSuccess: () => {
       onChanged()
       void navigate({ to: '/packs' })
@@ -107,7 +107,11 @@ const Head = ({ me, revision: r, path, onChanged }: HeadProps) => {
       void navigate({ to: '/packs/$id/$revision', params: { id: made.id, revision: made.revision }, search: {} })
     },
   })
-  const problem = check.error ?? publish.error ?? discard.error ?? next.error
+  const over = useMutation<BroughtIn, Problem, File>({
+    mutationFn: async (file) => ask('POST', `/api/packs?over=${r.edition}`, await file.text()),
+    onSuccess: onChanged,
+  })
+  const problem = over.error ?? check.error ?? publish.error ?? discard.error ?? next.error
   const standards = me.draws
   return (
     <section className={classes.head} aria-label="The revision">
@@ -162,6 +166,15 @@ const Head = ({ me, revision: r, path, onChanged }: HeadProps) => {
         <a className={classes.small} href={`${path}/file`} download>
           Download
         </a>
+        {standards && !r.published && (
+          <FileButton accept=".yaml,.yml,.json" onChange={(file) => file && over.mutate(file)}>
+            {(props) => (
+              <button {...props} type="button" className={classes.small}>
+                Bring in a file over it
+              </button>
+            )}
+          </FileButton>
+        )}
         {standards && !r.published && (
           <button type="button" className={classes.small} onClick={() => (discarding ? discard.mutate() : setDiscarding(true))} onBlur={() => setDiscarding(false)}>
             {discarding ? 'Press again: the draft goes' : 'Discard'}

@@ -14,7 +14,7 @@ const server = { received: new Map<string, number>(), parts: [] as string[], say
 
 const answer = (status: number, body: object) => new Response(JSON.stringify(body), { status })
 
-vi.stubGlobal('document', { cookie: '' })
+vi.stubGlobal('document', { cookie: 'XSRF-TOKEN=t' })
 vi.stubGlobal('fetch', async (path: string, init: RequestInit) => {
   if (server.dropEvery && ++server.tries % server.dropEvery === 0) throw new TypeError('the link dropped')
   const id = /photos\/([a-z0-9]+)/.exec(path)![1]!
@@ -71,13 +71,18 @@ describe('photos on their way', () => {
     expect([...server.received.values()]).toEqual([150_000, 150_000, 150_000])
   })
 
-  it('that are refused are said and forgotten, and the next one goes', async () => {
-    const { sendPhotos, photoState } = await import('./photos')
+  it('that are refused stay until they are read, over a restart too, and the next one goes', async () => {
+    const { sendPhotos, photoState, dismissPhoto } = await import('./photos')
     photo('a')
     photo('b')
     server.says.set('a', { status: 422, code: 'not-a-picture' })
     await sendPhotos()
     expect(photoState().refused.map((r) => r.label)).toEqual(['photo a'])
+    expect(server.received.get('b')).toBe(150_000)
+    await sendPhotos()
+    expect([...db.keys()]).toEqual(['a'])
+    dismissPhoto('a')
+    expect(photoState().refused).toEqual([])
     expect(db.size).toBe(0)
   })
 

@@ -1,7 +1,8 @@
 import { createStore, del, get, keys, set } from 'idb-keyval'
 import { v7 } from 'uuid'
 import type { ReceivedView } from '../api.gen'
-import { ask, asProblem, worthTryingAgain, type Problem } from '../app/api'
+import { alone } from '../app/alone'
+import { ask, asProblem, worthTryingAgain } from '../app/api'
 
 /** A photo on its way: kept here until the server has the whole of it. */
 interface Kept {
@@ -10,12 +11,14 @@ interface Kept {
   sha256: string
   bytes: ArrayBuffer
   label: string
+  /** Why the server would not take it: it stays, without its bytes, until it is read. */
+  refused?: { code: string; what: string; tryThis: string }
 }
 
 export interface PhotoState {
   waiting: readonly string[]
   /** What the server would not take, to be read. */
-  refused: readonly { id: string; label: string; problem: Problem }[]
+  refused: readonly { id: string; label: string; problem: NonNullable<Kept['refused']> }[]
 }
 
 const LONGEST_SIDE = 1_600
@@ -76,7 +79,11 @@ export const takePhoto = async (departure: string, file: File, label: string): P
   }
   const id = v7()
   const kept: Kept = { id, departure, sha256: hex(await crypto.subtle.digest('SHA-256', bytes)), bytes, label }
-  await set(id, kept, store)
+  try {
+    await set(id, kept, store)
+  } catch {
+    throw new Error('This browser keeps nothing: it is full, or private. The find stands without the photo; make room, or take it with another device.')
+  }
   show(kept)
   become({ ...state, waiting: [...state.waiting, id] })
   void sendPhotos()
@@ -98,8 +105,11 @@ const sendOne = async (kept: Kept): Promise<void> => {
 
 /** The oldest that is here, of those that are not passed over. */
 const nextPhoto = async (passed: Set<string>): Promise<Kept | undefined> => {
-  const id = (await keys<string>(store)).sort().find((k) => !passed.has(k))
-  return id === undefined ? undefined : get<Kept>(id, store)
+  for (const id of (await keys<string>(store)).sort()) {
+    const kept = passed.has(id) ? undefined : await get<Kept>(id, store)
+    if (kept && !kept.refused) return kept
+  }
+  return undefined
 }
 
 /** Sends what is kept, one photo after another, also those taken meanwhile; each goes on from where the last part arrived. */
@@ -107,6 +117,11 @@ export const sendPhotos = async (): Promise<void> => {
   if (sending) return
   sending = true
   clearTimeout(timer)
+  await alone('photos', sendAll)
+  sending = false
+}
+
+const sendAll = async (): Promise<void> => {
   // Of another crew, taken on the same device: they wait until one of that crew is signed in again.
   const others = new Set<string>()
   try {
@@ -117,12 +132,15 @@ export const sendPhotos = async (): Promise<void> => {
         await sendOne(kept)
       } catch (thrown) {
         const problem = asProblem(thrown)
-        if (worthTryingAgain(problem) || problem.code === 'photo-hole') throw problem
         if (problem.code === 'not-rostered') {
           others.add(id)
           continue
         }
-        become({ ...state, refused: [...state.refused, { id, label, problem }] })
+        if (worthTryingAgain(problem) || problem.code === 'photo-hole') throw problem
+        const refused = { code: problem.code, what: problem.what, tryThis: problem.tryThis }
+        await set(id, { ...kept, bytes: new ArrayBuffer(0), refused }, store)
+        become({ waiting: state.waiting.filter((w) => w !== id), refused: [...state.refused, { id, label, problem: refused }] })
+        continue
       }
       await del(id, store)
       become({ ...state, waiting: state.waiting.filter((w) => w !== id) })
@@ -130,15 +148,21 @@ export const sendPhotos = async (): Promise<void> => {
   } catch {
     timer = setTimeout(() => void sendPhotos(), Math.min(15_000, 500 * 2 ** tries++))
   }
-  sending = false
 }
 
-export const dismissPhoto = (id: string): void => become({ ...state, refused: state.refused.filter((r) => r.id !== id) })
+export const dismissPhoto = (id: string): void => {
+  become({ ...state, refused: state.refused.filter((r) => r.id !== id) })
+  void del(id, store).catch(() => undefined)
+}
 
 /** After a restart: what is still here is still on its way. */
 export const resumePhotos = async (): Promise<void> => {
   try {
-    become({ ...state, waiting: await keys<string>(store) })
+    const kept = (await Promise.all((await keys<string>(store)).sort().map((id) => get<Kept>(id, store)))).filter((k) => k !== undefined)
+    become({
+      waiting: kept.filter((k) => !k.refused).map((k) => k.id),
+      refused: kept.flatMap(({ id, label, refused }) => (refused ? [{ id, label, problem: refused }] : [])),
+    })
     window.addEventListener('online', () => void sendPhotos())
     await sendPhotos()
   } catch {

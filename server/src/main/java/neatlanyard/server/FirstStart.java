@@ -24,6 +24,7 @@ import org.springframework.stereotype.Component;
 @Component
 class FirstStart implements SmartInitializingSingleton, ApplicationRunner {
   private static final CrewId DEMO = new CrewId("demo-loader");
+  private static final CrewId FIRST = new CrewId("administrator");
 
   private final Settings settings;
   private final Accounts accounts;
@@ -68,7 +69,7 @@ class FirstStart implements SmartInitializingSingleton, ApplicationRunner {
       says.append("Demo data is loaded. Sign in as:%n".formatted());
       demo.shown().forEach(s -> says.append("  %-6s %-16s %s, %s%n".formatted(s.who(), s.password(), s.name(), s.role())));
     } else if (accounts.all().isEmpty()) {
-      String password = signIns.oneTime(new CrewId("administrator"), "Administrator", Role.ADMINISTRATOR);
+      String password = signIns.oneTime(FIRST, FIRST, "Administrator", Role.ADMINISTRATOR);
       says.append("First start. Sign in as 'administrator' with the one-time password %s%n".formatted(password));
     }
     int port = server.getWebServer() == null ? 0 : server.getWebServer().getPort();
@@ -84,7 +85,7 @@ class FirstStart implements SmartInitializingSingleton, ApplicationRunner {
     }
     revisions.load(folder);
     if (flights.all().isEmpty()) {
-      fleet.bringInFlights(Files.readString(folder.resolve("flights.yaml")));
+      fleet.bringInFlights(Files.readString(folder.resolve("flights.yaml")), DEMO);
     }
     tech.load(folder, DEMO);
     demo.load();

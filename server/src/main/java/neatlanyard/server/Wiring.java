@@ -9,21 +9,26 @@ import neatlanyard.core.departure.DepartureLog;
 import neatlanyard.core.dispatch.DispatchLists;
 import neatlanyard.core.dispatch.ReadingHistory;
 import neatlanyard.core.dispatch.TechLogs;
+import neatlanyard.core.fleet.AccessLog;
 import neatlanyard.core.fleet.Accounts;
 import neatlanyard.core.fleet.FleetTexts;
 import neatlanyard.core.fleet.Flights;
+import neatlanyard.core.fleet.Sessions;
 import neatlanyard.core.sop.FeedbackAnswers;
 import neatlanyard.core.sop.Revisions;
 import neatlanyard.core.walkaround.Photos;
+import neatlanyard.server.fleet.KnownAccounts;
 import neatlanyard.store.db.Database;
 import neatlanyard.store.db.OwnSettings;
 import neatlanyard.store.departure.StoredDepartureLog;
 import neatlanyard.store.dispatch.StoredDispatchLists;
 import neatlanyard.store.dispatch.StoredReadingHistory;
 import neatlanyard.store.dispatch.StoredTechLogs;
+import neatlanyard.store.fleet.StoredAccessLog;
 import neatlanyard.store.fleet.StoredAccounts;
 import neatlanyard.store.fleet.StoredFleetTexts;
 import neatlanyard.store.fleet.StoredFlights;
+import neatlanyard.store.fleet.StoredSessions;
 import neatlanyard.store.sop.StoredFeedbackAnswers;
 import neatlanyard.store.sop.StoredRevisions;
 import neatlanyard.store.walkaround.StoredPhotos;
@@ -47,7 +52,17 @@ class Wiring {
 
   @Bean
   Accounts accounts(Database db) {
-    return new StoredAccounts(db);
+    return new KnownAccounts(new StoredAccounts(db));
+  }
+
+  @Bean
+  Sessions sessions(Database db) {
+    return new StoredSessions(db);
+  }
+
+  @Bean
+  AccessLog accessLog(Database db) {
+    return new StoredAccessLog(db);
   }
 
   @Bean
@@ -95,10 +110,10 @@ class Wiring {
     return new StoredPhotos(db);
   }
 
-  /** Signs the cookies that keep a crew signed in over a restart. */
+  /** Signs the cookies by which a device is known again. */
   @Bean
-  String rememberKey(Database db) {
-    return new OwnSettings(db).of("remember-key", () -> {
+  String deviceKey(Database db) {
+    return new OwnSettings(db).of("device-key", () -> {
       byte[] key = new byte[32];
       new SecureRandom().nextBytes(key);
       return HexFormat.of().formatHex(key);

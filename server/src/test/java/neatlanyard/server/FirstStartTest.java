@@ -38,7 +38,7 @@ public class FirstStartTest extends AbstractTestNGSpringContextTests {
 
   @Test
   public void a_one_time_password_opens_nothing_but_its_own_change() throws IOException {
-    String given = signIns.oneTime(new CrewId("administrator"), "Administrator", Role.ADMINISTRATOR);
+    String given = signIns.oneTime(new CrewId("administrator"), new CrewId("administrator"), "Administrator", Role.ADMINISTRATOR);
     Http admin = Http.in(port, "administrator", given);
     assertThat(admin.get("/api/session").json().path("mustChange").asBoolean()).isTrue();
     assertThat(admin.get("/api/departures").code()).isEqualTo("must-change");
@@ -85,9 +85,9 @@ public class FirstStartTest extends AbstractTestNGSpringContextTests {
     assertThat(admin.text("/api/packs", pack).code()).as("an administrator draws up no packs").isEqualTo("not-your-role");
     Http orrin = anew(admin, "orrin");
     assertThat(orrin.text("/api/packs", pack).status()).isEqualTo(200);
-    assertThat(anew(admin, "rand").post("/api/packs/dovrin-46/2026-11/check", "{}").status()).isEqualTo(200);
+    assertThat(anew(admin, "rand").post("/api/packs/dovrin-46/2026-11/check?edition=1", "{}").status()).isEqualTo(200);
     String today = "{\"effective\":\"%s\"}".formatted(TODAY);
-    assertThat(orrin.post("/api/packs/dovrin-46/2026-11/publish", today).json().path("state").asString()).isEqualTo("in force");
+    assertThat(orrin.post("/api/packs/dovrin-46/2026-11/publish?edition=1", today).json().path("state").asString()).isEqualTo("in force");
     String password = admin.post("/api/accounts/marsk/one-time-password", "{}").json().path("password").asString();
     Http ida = Http.in(port, "marsk", password);
     ida.post("/api/session/password", change(password, "bare-cord-11"));

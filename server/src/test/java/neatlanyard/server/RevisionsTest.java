@@ -58,18 +58,18 @@ public class RevisionsTest extends AbstractTestNGSpringContextTests {
 
   @Test
   public void changes_are_said_in_words_and_filtered_to_a_tail_and_a_seat() {
-    List<String> all = where(wren.get(DOVRIN + "2026-12/changes?since=2026-11").json());
+    List<String> all = where(rand.get(DOVRIN + "2026-12/changes?since=2026-11").json());
     assertThat(all).contains("Walkaround, Freight door", "Left flow, Steering disconnect", "Safety round, Ditching valve guard");
-    List<String> dva = where(wren.get(DOVRIN + "2026-12/changes?since=2026-11&tail=TL-DVA").json());
+    List<String> dva = where(rand.get(DOVRIN + "2026-12/changes?since=2026-11&tail=TL-DVA").json());
     assertThat(dva).doesNotContain("Walkaround, Freight door").contains("Left flow, Steering disconnect");
-    assertThat(where(wren.get(DOVRIN + "2026-12/changes?since=2026-11&seat=right").json()))
+    assertThat(where(rand.get(DOVRIN + "2026-12/changes?since=2026-11&seat=right").json()))
         .doesNotContain("Left flow, Steering disconnect").contains("Walkaround, Freight door");
-    assertThat(where(wren.get(DOVRIN + "2026-12/changes?since=2026-11&role=first-officer").json())).doesNotContain("Left flow, Steering disconnect");
-    assertThat(where(wren.get(DOVRIN + "2026-12/changes?since=2026-11&role=captain").json())).isEqualTo(all);
-    assertThat(wren.get(DOVRIN + "2026-12/changes?since=2026-11&role=training").code()).isEqualTo("no-such-role");
-    assertThat(where(wren.get(DOVRIN + "2026-11/changes?since=2026-11").json())).isEmpty();
-    assertThat(wren.get(DOVRIN + "2026-12/changes?since=nix").status()).isEqualTo(404);
-    assertThat(wren.get(DOVRIN + "2026-12/changes?since=2026-11&seat=middle").code()).isEqualTo("no-such-seat");
+    assertThat(where(rand.get(DOVRIN + "2026-12/changes?since=2026-11&role=first-officer").json())).doesNotContain("Left flow, Steering disconnect");
+    assertThat(where(rand.get(DOVRIN + "2026-12/changes?since=2026-11&role=captain").json())).isEqualTo(all);
+    assertThat(rand.get(DOVRIN + "2026-12/changes?since=2026-11&role=training").code()).isEqualTo("no-such-role");
+    assertThat(where(rand.get(DOVRIN + "2026-11/changes?since=2026-11").json())).isEmpty();
+    assertThat(rand.get(DOVRIN + "2026-12/changes?since=nix").status()).isEqualTo(404);
+    assertThat(rand.get(DOVRIN + "2026-12/changes?since=2026-11&seat=middle").code()).isEqualTo("no-such-seat");
   }
 
   private static List<String> where(JsonNode changes) {
@@ -93,9 +93,12 @@ public class RevisionsTest extends AbstractTestNGSpringContextTests {
     assertThat(orrin.text("/api/packs/reading", file).json().path("faults")).isEmpty();
     assertThat(orrin.post(DOVRIN + "2026-11/next", "{\"revision\":\"2027-trial\"}").code()).isEqualTo("revision-exists");
     assertThat(orrin.post(DOVRIN + "2026-11/next", "{\"revision\":\"../x\"}").code()).isEqualTo("bad-name");
-    assertThat(orrin.delete(DOVRIN + "2027-trial").status()).isEqualTo(200);
+    assertThat(orrin.delete(DOVRIN + "2027-trial?edition=1").code()).as("another edition was looked at").isEqualTo("edited-meanwhile");
+    assertThat(orrin.text("/api/packs", file.replace("stable within 50 s", "stable within 40 s")).code())
+        .as("bringing in does not save over a draft unseen").isEqualTo("edited-meanwhile");
+    assertThat(orrin.delete(DOVRIN + "2027-trial?edition=2").status()).isEqualTo(200);
     assertThat(orrin.get(DOVRIN + "2027-trial").status()).isEqualTo(404);
-    assertThat(orrin.delete(DOVRIN + "2026-11").code()).as("published").isEqualTo("published");
+    assertThat(orrin.delete(DOVRIN + "2026-11?edition=1").code()).as("published").isEqualTo("published");
   }
 
   @Test
@@ -107,7 +110,9 @@ public class RevisionsTest extends AbstractTestNGSpringContextTests {
     assertThat(findings.valueStream().map(f -> f.path("rule").asString())).contains("opened-never-closed");
     assertThat(wren.text("/api/packs/reading", document).code()).isEqualTo("not-your-role");
     assertThat(wren.get(DOVRIN + "2026-12/readers").code()).isEqualTo("not-your-role");
-    assertThat(wren.get(DOVRIN + "2026-12").json().path("check").path("findings")).isEmpty();
+    assertThat(wren.get(DOVRIN + "2026-12").code()).as("a draft is for those who draw up or check").isEqualTo("not-your-role");
+    assertThat(wren.get("/api/packs").json().valueStream().map(r -> r.path("life").asString())).containsOnly("published");
+    assertThat(rand.get(DOVRIN + "2026-12").json().path("check").path("findings")).isEmpty();
   }
 
   @Test
@@ -128,12 +133,12 @@ public class RevisionsTest extends AbstractTestNGSpringContextTests {
       "changes_are_said_in_words_and_filtered_to_a_tail_and_a_seat"})
   public void a_revision_is_checked_published_read_and_only_then_flown() {
     assertThat(wren.post("/api/departures/today-14/open", "{}").status()).as("opened on the revision before").isEqualTo(200);
-    assertThat(orrin.post(DOVRIN + "2026-12/publish", effective(0)).code()).isEqualTo("not-checked");
-    assertThat(orrin.post(DOVRIN + "2026-12/check", "{}").code()).isEqualTo("second-person");
-    assertThat(rand.post(DOVRIN + "2026-12/check", "{}").json().path("state").asString()).isEqualTo("checked");
-    assertThat(rand.post(DOVRIN + "2026-12/publish", effective(0)).code()).isEqualTo("not-your-role");
-    assertThat(orrin.post(DOVRIN + "2026-12/publish", effective(-1)).code()).isEqualTo("past");
-    assertThat(orrin.post(DOVRIN + "2026-12/publish", effective(0)).json().path("state").asString()).isEqualTo("in force");
+    assertThat(orrin.post(DOVRIN + "2026-12/publish?edition=1", effective(0)).code()).isEqualTo("not-checked");
+    assertThat(orrin.post(DOVRIN + "2026-12/check?edition=1", "{}").code()).isEqualTo("second-person");
+    assertThat(rand.post(DOVRIN + "2026-12/check?edition=1", "{}").json().path("state").asString()).isEqualTo("checked");
+    assertThat(rand.post(DOVRIN + "2026-12/publish?edition=1", effective(0)).code()).isEqualTo("not-your-role");
+    assertThat(orrin.post(DOVRIN + "2026-12/publish?edition=1", effective(-1)).code()).isEqualTo("past");
+    assertThat(orrin.post(DOVRIN + "2026-12/publish?edition=1", effective(0)).json().path("state").asString()).isEqualTo("in force");
     assertThat(state("2026-11")).isEqualTo("superseded");
     assertThat(wren.get("/api/departures/today-14").json().path("header").path("revision").asString())
         .as("a departure stays on the revision it was cut from").isEqualTo("2026-11");
@@ -178,8 +183,8 @@ public class RevisionsTest extends AbstractTestNGSpringContextTests {
     assertThat(orrin.text("/api/packs", "[".repeat(50_000)).text()).contains("nested deeper");
     assertThat(orrin.text("/api/packs", "x".repeat(33_000_000)).status()).isEqualTo(413);
     assertThat(orrin.get("/api/packs/%2e%2e/x").status()).isIn(400, 404);
-    assertThat(orrin.post(DOVRIN + "2026-12/publish", "{\"effective\":\"soon\"}").status()).isEqualTo(400);
-    assertThat(orrin.post(DOVRIN + "2026-12/publish", "{}").code()).isEqualTo("no-day");
+    assertThat(orrin.post(DOVRIN + "2026-12/publish?edition=1", "{\"effective\":\"soon\"}").status()).isEqualTo(400);
+    assertThat(orrin.post(DOVRIN + "2026-12/publish?edition=1", "{}").code()).isEqualTo("no-day");
     assertThat(orrin.get("/api/packs").json()).hasSize(before);
   }
 }

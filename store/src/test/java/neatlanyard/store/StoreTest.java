@@ -119,9 +119,9 @@ public class StoreTest {
   @Test
   public void accounts_are_added_and_changed() {
     StoredAccounts accounts = new StoredAccounts(db);
-    Account first = new Account(new CrewId("adeyo"), "Wren Adeyo", Role.FIRST_OFFICER, "hash", true);
+    Account first = new Account(new CrewId("adeyo"), "Wren Adeyo", Role.FIRST_OFFICER, "hash", true, false);
     accounts.save(first);
-    Account changed = new Account(new CrewId("adeyo"), "Wren Adeyo", Role.CAPTAIN, "other", false);
+    Account changed = new Account(new CrewId("adeyo"), "Wren Adeyo", Role.CAPTAIN, "other", false, true);
     accounts.save(changed);
     again();
     assertThat(new StoredAccounts(db).all()).containsExactly(changed);
@@ -133,7 +133,7 @@ public class StoreTest {
   }
 
   private static Revision draft(String name) {
-    return new Revision(new PackId("pack"), name, "text", "sha", 1, by("orrin"), Optional.empty(), Optional.empty(), Optional.empty());
+    return Revision.draft(new PackId("pack"), name, "text", "sha", by("orrin"));
   }
 
   @Test
@@ -155,7 +155,7 @@ public class StoreTest {
     revisions.keep(draft("1"), 0);
     assertThat(revisions.keep(published, 1)).isTrue();
     assertThat(revisions.keep(published.saved("x", "y", by("orrin")), 1)).isFalse();
-    assertThat(revisions.discard(new PackId("pack"), "1")).isFalse();
+    assertThat(revisions.discard(new PackId("pack"), "1", 1)).isFalse();
     assertThatThrownBy(() -> db.write(sql -> sql.execute("update revision set content = 'x'"))).hasMessageContaining("never changed");
     assertThatThrownBy(() -> db.write(sql -> sql.execute("delete from revision"))).hasMessageContaining("never deleted");
     revisions.acknowledge(new PackId("pack"), "1", by("adeyo"));
@@ -165,7 +165,7 @@ public class StoreTest {
     assertThat(later.all()).containsExactly(published);
     assertThat(later.readers(new PackId("pack"), "1")).as("the first time counts").containsExactly(by("adeyo"));
     assertThat(later.acknowledged(new PackId("pack"), new CrewId("adeyo"))).containsExactly("1");
-    assertThat(later.keep(draft("2"), 0) && later.discard(new PackId("pack"), "2")).isTrue();
+    assertThat(later.keep(draft("2"), 0) && later.discard(new PackId("pack"), "2", 1)).isTrue();
   }
 
   @Test
@@ -289,7 +289,7 @@ public class StoreTest {
     new StoredFlights(db).add(List.of(flight("f1")));
     UUID id = new UUID(9, 9);
     StoredPhotos photos = new StoredPhotos(db);
-    photos.begin(new Photos.Pending(id, new FlightId("f1"), "sha", 5, 0));
+    photos.begin(new Photos.Pending(id, new FlightId("f1"), "sha", 5, 0, new CrewId("adeyo"), AT));
     photos.add(id, 0, new byte[] {1, 2});
     again();
     photos = new StoredPhotos(db);

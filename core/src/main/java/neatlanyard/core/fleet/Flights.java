@@ -12,4 +12,7 @@ public interface Flights {
 
   /** Adds flights, all or none. @throws IllegalArgumentException if one of that key is there already */
   void add(List<Flight> flights);
+
+  /** Takes a flight away. @return whether it could be: not when its departure was opened */
+  boolean withdraw(FlightId id);
 }

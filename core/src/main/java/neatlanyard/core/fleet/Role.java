@@ -29,9 +29,4 @@ public enum Role {
   public boolean checksPacks() {
     return this == STANDARDS || this == TRAINING || this == CAPTAIN;
   }
-
-  /** Whether this role may bring in fleets and flights. */
-  public boolean bringsIn() {
-    return this == STANDARDS || this == ADMINISTRATOR;
-  }
 }

@@ -7,14 +7,22 @@ import java.util.function.BooleanSupplier;
  * machine; a clock, or an asker who went away, ends it through {@code stop}.
  *
  * @param nodes the nodes of decision diagrams that one question may make
+ * @param all those that all questions together may make
  * @param stop asked now and then: whether to give up now
  */
-public record Budget(long nodes, BooleanSupplier stop) {
+public record Budget(long nodes, long all, BooleanSupplier stop) {
   /** A question of the largest pack that is wanted (2 000 steps) makes fewer than a tenth of these. */
   public static final long NODES = 3_000_000;
 
+  private static final long ALL = 4 * NODES;
+
   /** Without a clock: as much as a check may make, and nobody who could go away. */
-  public static final Budget FULL = new Budget(NODES, () -> false);
+  public static final Budget FULL = until(() -> false);
+
+  /** As much as a check may make, unless it is stopped before. */
+  public static Budget until(BooleanSupplier stop) {
+    return new Budget(NODES, ALL, stop);
+  }
 
   /** The check was stopped from outside before it was through; nothing can be said of the pack. */
   public static final class Stopped extends RuntimeException {
@@ -37,6 +45,7 @@ public record Budget(long nodes, BooleanSupplier stop) {
 
     private final Budget budget;
     private long spent;
+    private long before;
 
     Meter(Budget budget) {
       this.budget = budget;
@@ -44,12 +53,13 @@ public record Budget(long nodes, BooleanSupplier stop) {
 
     /** A new question with a share of its own. */
     void next() {
+      before += spent;
       spent = 0;
     }
 
     /** @throws Spent when this question has had its share @throws Stopped when somebody wants it to end */
     void spend() {
-      if (++spent > budget.nodes) {
+      if (++spent > budget.nodes || before + spent > budget.all) {
         throw new Spent();
       }
       if (spent % ASKED_EVERY == 0 && budget.stop.getAsBoolean()) {

@@ -21,6 +21,9 @@ public final class PackCheck {
       new Asked("what checklists verify", Verification::of), new Asked("the way from place to place", Paths::of),
       new Asked("how lists are written", Guidance::of));
 
+  /** Undecided steps that are named; one is enough to look at. */
+  private static final int MOST_NAMED = 20;
+
   private PackCheck() {}
 
   /** As {@link #of(Pack, Budget)}, with a budget that every pack of a fleet passes. */
@@ -59,7 +62,7 @@ public final class PackCheck {
 
   private static List<Finding> found(Plan plan) {
     if (!plan.undecided.isEmpty()) {
-      return plan.undecided.stream().map(p -> undecided(p.step().id().value(), p.where(), "On which days it is asked")).toList();
+      return plan.undecided.stream().limit(MOST_NAMED).map(p -> undecided(p.step().id().value(), p.where(), "On which days it is asked")).toList();
     }
     List<Finding> found = new ArrayList<>();
     for (Asked asked : ASKED) {

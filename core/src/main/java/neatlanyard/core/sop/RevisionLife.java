@@ -11,6 +11,8 @@ import neatlanyard.core.fleet.Role;
 
 /** Who may take a revision how far, and which one holds on a day. */
 public final class RevisionLife {
+  private static final int LATEST_YEARS = 2;
+
   private RevisionLife() {}
 
   /** Why a draft may not be saved; empty when it may. @param there the revision of that name, where there is one */
@@ -30,8 +32,8 @@ public final class RevisionLife {
     if (r.life() != Revision.Life.DRAFT) {
       return no("not-a-draft", "Revision %s is %s already.".formatted(r.name(), r.life().name().toLowerCase(java.util.Locale.ROOT)), "There is nothing to check.");
     }
-    if (r.drafted().by().equals(who)) {
-      return no("second-person", "You saved this draft last; a second person checks it.", "Ask a colleague.");
+    if (r.authors().contains(who)) {
+      return no("second-person", "You saved an edition of this draft; somebody checks it who wrote none of it.", "Ask a colleague.");
     }
     return faults(stops);
   }
@@ -48,6 +50,9 @@ public final class RevisionLife {
     }
     if (effective.isBefore(today)) {
       return no("past", "%s is past.".formatted(effective), "Give today or a later day.");
+    }
+    if (effective.isAfter(today.plusYears(LATEST_YEARS))) {
+      return no("too-far", "%s is more than %d years away.".formatted(effective, LATEST_YEARS), "Give an earlier day.");
     }
     return faults(stops);
   }

@@ -20,8 +20,8 @@ public interface Revisions {
    */
   boolean keep(Revision revision, long over);
 
-  /** Takes a draft away. @return whether there was one that was not published */
-  boolean discard(PackId pack, String name);
+  /** Takes a draft away. @param edition the one that was looked at @return whether that was still there and not published */
+  boolean discard(PackId pack, String name, long edition);
 
   /** Somebody has read what changed. */
   void acknowledge(PackId pack, String name, Revision.Signed by);

@@ -88,7 +88,7 @@ public class BudgetTest {
   @Test
   public void a_check_ends_when_its_asker_is_gone() {
     AtomicInteger asked = new AtomicInteger();
-    Budget gone = new Budget(Budget.NODES, () -> asked.incrementAndGet() > 3);
+    Budget gone = Budget.until(() -> asked.incrementAndGet() > 3);
     assertThatThrownBy(() -> PackCheck.of(tangled(), gone)).isInstanceOf(Budget.Stopped.class);
     assertThat(asked.get()).isEqualTo(4);
   }

@@ -21,7 +21,7 @@ public class RevisionLifeTest {
   }
 
   private static Revision draft(String name) {
-    return new Revision(new PackId("pack"), name, "text", "sha", 1, by(ORRIN), Optional.empty(), Optional.empty(), Optional.empty());
+    return Revision.draft(new PackId("pack"), name, "text", "sha", by(ORRIN));
   }
 
   private static Revision published(String name, LocalDate from) {

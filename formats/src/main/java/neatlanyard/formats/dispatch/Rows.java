@@ -3,11 +3,14 @@ package neatlanyard.formats.dispatch;
 import java.io.IOException;
 import java.io.StringReader;
 import java.io.UncheckedIOException;
+import java.time.DateTimeException;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
+import neatlanyard.core.record.Characters;
+import neatlanyard.core.units.Plausible;
 import neatlanyard.formats.text.Fault;
 import neatlanyard.formats.text.Read;
 import org.apache.commons.csv.CSVFormat;
@@ -16,7 +19,9 @@ import org.apache.commons.csv.CSVRecord;
 
 /** Rows of a CSV text (RFC 4180) under known columns, with every fault and its line. */
 final class Rows {
-  private static final int MOST_ROWS = 200_000;
+  /** More would hold up what crews write meanwhile; a longer table goes in several. */
+  private static final int MOST_ROWS = 20_000;
+  private static final int MOST_FAULTS = 100;
 
   private Rows() {}
 
@@ -33,7 +38,9 @@ final class Rows {
     }
 
     String text(String column) {
-      return record.get(column);
+      String cell = Cells.read(record.get(column));
+      Characters.fault(cell).ifPresent(why -> faults.add(new Fault(line, 0, "'%s': %s".formatted(column, why))));
+      return cell;
     }
 
     /** A value of a cell, or the stand-in with a fault. */
@@ -48,7 +55,7 @@ final class Rows {
 
     /** A time, or a span such as -PT72H counted from {@code now}. */
     Instant time(String column, Instant now) {
-      return of(column, t -> t.startsWith("P") || t.startsWith("-P") ? now.plus(Duration.parse(t)) : Instant.parse(t), now);
+      return of(column, t -> Plausible.checked(t.startsWith("P") || t.startsWith("-P") ? now.plus(Duration.parse(t)) : Instant.parse(t), now), now);
     }
 
     void fault(String words) {
@@ -77,8 +84,12 @@ final class Rows {
         } else {
           rows.add(reader.apply(new Row(record, line, faults)));
         }
+        if (faults.size() >= MOST_FAULTS) {
+          faults.add(new Fault(line, 0, "Reading stopped here, after %d faults.".formatted(MOST_FAULTS)));
+          break;
+        }
       }
-    } catch (IOException | UncheckedIOException | IllegalStateException | IllegalArgumentException e) {
+    } catch (IOException | UncheckedIOException | IllegalStateException | IllegalArgumentException | DateTimeException | ArithmeticException e) {
       faults.add(new Fault(0, 0, "It is not CSV: %s".formatted(e.getMessage())));
     }
     return faults.isEmpty() ? new Read.Good<>(rows) : new Read.Bad<>(faults);

@@ -19,6 +19,7 @@ import neatlanyard.core.fleet.FlightId;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.sop.StepId;
+import neatlanyard.core.units.Plausible;
 import neatlanyard.formats.text.Read;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
@@ -51,9 +52,9 @@ public final class TechLogCsv {
         case "deferred" -> {
           EntryId entry = r.of("entry", EntryId::new, new EntryId("x"));
           int count = r.of("count", t -> t.isEmpty() ? 1 : Integer.parseInt(t), 1);
-          yield new TechAct.Deferred(defect, entry, count, lastDay(r, lists.apply(tail), entry, raised.get(defect), zone), r.text("words"));
+          yield new TechAct.Deferred(defect, entry, count, lastDay(r, lists.apply(tail), entry, raised.get(defect), zone, now), r.text("words"));
         }
-        case "extended" -> new TechAct.Extended(defect, r.of("last-day", LocalDate::parse, LocalDate.EPOCH), r.text("words"));
+        case "extended" -> new TechAct.Extended(defect, r.of("last-day", t -> Plausible.checked(LocalDate.parse(t), now), LocalDate.EPOCH), r.text("words"));
         case "cleared" -> new TechAct.Cleared(defect, r.text("words"));
         default -> {
           r.fault("'act' is '%s'; it is raised, deferred, extended or cleared.".formatted(r.text("act")));
@@ -68,9 +69,9 @@ public final class TechLogCsv {
     return r.text(column).isEmpty() ? Optional.empty() : r.of(column, t -> Optional.of(type.apply(t)), Optional.empty());
   }
 
-  private static LocalDate lastDay(Rows.Row r, DispatchList list, EntryId id, Instant raised, ZoneId zone) {
+  private static LocalDate lastDay(Rows.Row r, DispatchList list, EntryId id, Instant raised, ZoneId zone, Instant now) {
     if (!r.text("last-day").isEmpty()) {
-      return r.of("last-day", LocalDate::parse, LocalDate.EPOCH);
+      return r.of("last-day", t -> Plausible.checked(LocalDate.parse(t), now), LocalDate.EPOCH);
     }
     Optional<DispatchList.Entry> entry = list.entry(id);
     if (entry.isEmpty()) {
@@ -103,10 +104,10 @@ public final class TechLogCsv {
     csv.print(e.act().defect());
     csv.print(e.at());
     csv.print(e.by());
-    csv.print(e.name());
+    csv.print(Cells.written(e.name()));
     csv.print(act);
     for (String cell : rest) {
-      csv.print(cell);
+      csv.print(Cells.written(cell));
     }
     csv.println();
   }

@@ -20,6 +20,9 @@ import neatlanyard.formats.text.Read;
 
 /** Reads flights with their crews; see docs/formats/flights.md. */
 public final class FlightsReader {
+  private static final Duration LATE = Duration.ofDays(60);
+  private static final Duration AHEAD = Duration.ofDays(500);
+
   public static final String FORMAT = "neat-lanyard/flights/1";
 
   private final Fleet fleet;
@@ -77,9 +80,19 @@ public final class FlightsReader {
 
   private Instant departs(Doc doc) {
     if (doc.has("departs-in")) {
-      return now.plus(doc.of("departs-in", Duration::parse, "PT0S"));
+      return doc.of("departs-in", t -> planned(now.plus(Duration.parse(t))), "PT0S");
     }
-    return doc.of("departs", Instant::parse, "2000-01-01T00:00:00Z");
+    return doc.of("departs", t -> planned(Instant.parse(t)), now.toString());
+  }
+
+  /** Flights are planned about a year ahead; those of the last weeks may be brought in for their records. */
+  private Instant planned(Instant departs) {
+    Instant first = now.minus(LATE);
+    Instant last = now.plus(AHEAD);
+    if (departs.isBefore(first) || departs.isAfter(last)) {
+      throw new IllegalArgumentException("%s is not from %s to %s".formatted(departs, first, last));
+    }
+    return departs;
   }
 
   private AirfieldId airfield(Doc doc, String field) {

@@ -11,7 +11,7 @@ public final class Canonical {
   public static String of(String json) {
     try {
       return new JsonCanonicalizer(json).getEncodedString();
-    } catch (IOException e) {
+    } catch (IOException | RuntimeException e) {
       throw new IllegalArgumentException("It is not JSON: " + e.getMessage(), e);
     }
   }

@@ -1,5 +1,6 @@
 package neatlanyard.formats.record;
 
+import java.time.DateTimeException;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Map;
@@ -147,6 +148,8 @@ public final class EntryJson {
           event(node.required("kind").stringValue(), node.required("body")));
     } catch (JacksonException e) {
       throw new IllegalArgumentException(e.getOriginalMessage(), e);
+    } catch (DateTimeException | ArithmeticException | NullPointerException e) {
+      throw new IllegalArgumentException("It is not an entry: " + e.getMessage(), e);
     }
   }
 
@@ -162,6 +165,8 @@ public final class EntryJson {
     } catch (JacksonException e) {
       throw new IllegalArgumentException(
           "The body of '%s' does not fit: %s".formatted(kind, e.getOriginalMessage()), e);
+    } catch (DateTimeException | ArithmeticException | NullPointerException e) {
+      throw new IllegalArgumentException("The body of '%s' does not fit: %s".formatted(kind, e.getMessage()), e);
     }
   }
 

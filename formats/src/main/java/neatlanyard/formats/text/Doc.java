@@ -14,6 +14,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import neatlanyard.core.record.Characters;
 import org.snakeyaml.engine.v2.api.LoadSettings;
 import org.snakeyaml.engine.v2.api.lowlevel.Parse;
 import org.snakeyaml.engine.v2.api.lowlevel.Compose;
@@ -42,6 +43,7 @@ public final class Doc {
   public static final int MOST_CHARACTERS = 8_000_000;
 
   private static final int DEEPEST = 40;
+  private static final int MOST_FAULTS = 200;
 
   private final Node node;
   private final String path;
@@ -72,7 +74,8 @@ public final class Doc {
       return new Read.Bad<>(List.of(new Fault(0, 0, "It has %d characters; %d is the most.".formatted(text.length(), MOST_CHARACTERS))));
     }
     try {
-      LoadSettings settings = LoadSettings.builder().setCodePointLimit(MOST_CHARACTERS).build();
+      // Read in one go: the library copies what it has not used yet at every further piece, which one long scalar makes quadratic.
+      LoadSettings settings = LoadSettings.builder().setCodePointLimit(MOST_CHARACTERS).setBufferSize(text.length() + 1).build();
       guard(text, settings, faults);
       Optional<Node> root = faults.isEmpty() ? new Compose(settings).composeString(text) : Optional.empty();
       if (root.isPresent()) {
@@ -123,7 +126,10 @@ public final class Doc {
   }
 
   private void fault(Node where, String field, String what) {
-    faults.add(at(where.getStartMark(), below(field), what));
+    if (faults.size() > MOST_FAULTS) {
+      return;
+    }
+    faults.add(faults.size() == MOST_FAULTS ? new Fault(0, 0, "More than %d faults; the others are not named.".formatted(MOST_FAULTS)) : at(where.getStartMark(), below(field), what));
   }
 
   /** JSON Pointer (RFC 6901) of a field; no field here has a stroke or a tilde in its name. */
@@ -159,6 +165,11 @@ public final class Doc {
   }
 
   private Optional<String> scalar(Node value, String field) {
+    Optional<String> bad = value instanceof ScalarNode text ? Characters.fault(text.getValue()) : Optional.empty();
+    if (bad.isPresent()) {
+      fault(value, field, "'%s': %s".formatted(field, bad.get()));
+      return Optional.empty();
+    }
     if (value instanceof ScalarNode s && !(s.getScalarStyle() == ScalarStyle.PLAIN && (s.getValue().isEmpty() || s.getValue().equals("null")))) {
       return Optional.of(s.getValue());
     }
@@ -192,7 +203,7 @@ public final class Doc {
     }
     try {
       return type.apply(text);
-    } catch (IllegalArgumentException | java.time.DateTimeException e) {
+    } catch (IllegalArgumentException | ArithmeticException | java.time.DateTimeException e) {
       fault(field, "'%s': %s.".formatted(field, e.getMessage()));
       return type.apply(standIn);
     }

@@ -32,6 +32,7 @@ import neatlanyard.server.departure.DepartureViews.Accepted;
 import neatlanyard.server.departure.DepartureViews.ControlsForm;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.work.HeavyWork;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
@@ -55,12 +56,14 @@ class ControlsController {
   private final AircraftData aircraft;
   private final InstantSource clock;
   private final JsonMapper json;
+  private final HeavyWork heavy;
   private final double pace;
   private final Set<DepartureDesk> running = ConcurrentHashMap.newKeySet();
   private final AtomicLong checks = new AtomicLong();
 
   ControlsController(
-      Departures departures, AircraftData aircraft, InstantSource clock, JsonMapper json, Settings settings) {
+      Departures departures, AircraftData aircraft, InstantSource clock, JsonMapper json, Settings settings, HeavyWork heavy) {
+    this.heavy = heavy;
     this.departures = departures;
     this.aircraft = aircraft;
     this.clock = clock;
@@ -145,13 +148,13 @@ class ControlsController {
 
   /** Judges a recorded trace by this type's limits. It is shown, not logged: it is not this aircraft now. */
   @PostMapping(path = "/api/departures/{id}/recorded-controls", consumes = MediaType.TEXT_PLAIN_VALUE)
-  JudgementView recorded(@PathVariable String id, @RequestBody String csv) {
+  JudgementView recorded(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @RequestBody String csv) {
     Pack pack = departures.state(id).pack();
     ControlSpec spec = pack.flightControls();
-    return switch (TraceCsv.read(csv, spec)) {
+    return heavy.run(who.id().value(), HeavyWork.Kind.IMPORT, stop -> switch (TraceCsv.read(csv, spec)) {
       case Read.Good<Trace> good -> JudgementWords.view(ControlCheck.judge(spec, pack.policy().controlOrder(), good.value()));
       case Read.Bad<Trace> bad -> throw Problem.faulty("The trace has faults.", bad.faults());
-    };
+    });
   }
 
   /** A trace of this departure as CSV. */

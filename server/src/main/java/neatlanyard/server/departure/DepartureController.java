@@ -1,5 +1,6 @@
 package neatlanyard.server.departure;
 
+import java.time.Instant;
 import java.time.InstantSource;
 import java.util.List;
 import java.util.Objects;
@@ -14,6 +15,7 @@ import neatlanyard.core.lanyard.Tag;
 import neatlanyard.core.sop.Day;
 import neatlanyard.core.weather.StationReport;
 import neatlanyard.core.weather.Sun;
+import neatlanyard.core.units.Plausible;
 import neatlanyard.formats.record.EntryJson;
 import neatlanyard.server.departure.DepartureViews.Accepted;
 import neatlanyard.server.departure.DepartureViews.DayForm;
@@ -27,6 +29,7 @@ import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
 import neatlanyard.server.sop.Circumstances;
+import neatlanyard.server.walkaround.PhotoDesk;
 import neatlanyard.server.weather.Reports;
 import neatlanyard.server.weather.StationService;
 import neatlanyard.server.weather.WeatherViews.ReportView;
@@ -55,10 +58,14 @@ class DepartureController {
   private final InstantSource clock;
   private final JsonMapper json;
   private final TechDesk tech;
+  private final Streams streams;
+  private final PhotoDesk photos;
 
   DepartureController(
       Departures departures, DepartureViewer viewer, FleetDesk fleet, StationService stations, Reports reports,
-      InstantSource clock, JsonMapper json, TechDesk tech) {
+      InstantSource clock, JsonMapper json, TechDesk tech, Streams streams, PhotoDesk photos) {
+    this.streams = streams;
+    this.photos = photos;
     this.departures = departures;
     this.viewer = viewer;
     this.fleet = fleet;
@@ -91,8 +98,8 @@ class DepartureController {
   }
 
   @GetMapping(path = "/api/departures/{id}/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-  SseEmitter stream(@PathVariable String id) {
-    return departures.require(id).subscribe().emitter();
+  SseEmitter stream(@AuthenticationPrincipal SignedIn who, @PathVariable String id) {
+    return departures.require(id).subscribe(streams, who).emitter();
   }
 
   /** The latest report of the airfield of departure from the station service, read. */
@@ -125,8 +132,11 @@ class DepartureController {
       departures.mustHaveRead(desk.state().opened(), who);
     }
     Event event = event(kind, body, desk.state());
+    if (event instanceof Event.FindRaised find) {
+      photos.named(desk.state().opened().flight().id(), find.what().photos());
+    }
     long number = desk.take(new Proposal(
-        eventId(form), form.deviceAt().orElse(clock.instant()), who.id(), device(form.device().orElse("")), event));
+        eventId(form), deviceAt(form), who.id(), device(form.device().orElse("")), event));
     departures.after(desk, event);
     return new Accepted(number);
   }
@@ -141,6 +151,12 @@ class DepartureController {
       // Said below, together with a wrong version.
     }
     throw Problem.bad("bad-event", "The event's id is not a UUID of version 7.");
+  }
+
+  /** A device whose clock is years off still has its word taken, as of now. */
+  private Instant deviceAt(EventForm form) {
+    Instant now = clock.instant();
+    return form.deviceAt().filter(at -> Plausible.time(at, now)).orElse(now);
   }
 
   static String device(String device) {

@@ -26,7 +26,9 @@ import neatlanyard.core.fleet.Refusal;
 import neatlanyard.core.record.Chain;
 import neatlanyard.core.sop.Pack;
 import neatlanyard.formats.record.EntryJson;
+import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.store.db.NotKept;
 
 /** The one place through which a departure changes: one event at a time, on the disk before anybody is told. */
 final class DepartureDesk {
@@ -49,6 +51,7 @@ final class DepartureDesk {
   private final Set<Subscriber> subscribers = ConcurrentHashMap.newKeySet();
   private volatile Departure state;
   private String head;
+  private Instant latest = Instant.MIN;
 
   private DepartureDesk(
       FlightId id, DepartureLog log, InstantSource clock, Function<Departure, Subscriber.Message> news, Departure state) {
@@ -71,6 +74,7 @@ final class DepartureDesk {
     DepartureDesk desk = new DepartureDesk(id, log, clock, news, Departure.fold(packs.apply(opened), entries));
     entries.forEach(e -> desk.seen.put(e.id(), new Seen(e.number(), proposal(e))));
     desk.head = kept.getLast().hash();
+    desk.latest = entries.getLast().at();
     return desk;
   }
 
@@ -118,12 +122,12 @@ final class DepartureDesk {
         return again(before, proposal);
       }
       // What was refused stays so: its device has given it up, and a copy that comes late must not be taken after all.
-      Optional<Refusal> no = Optional.ofNullable(refused.get(proposal.id())).or(() -> Admission.refusal(state, proposal, clock.instant()));
+      Optional<Refusal> no = Optional.ofNullable(refused.get(proposal.id())).or(() -> Admission.refusal(state, proposal, now()));
       if (no.isPresent()) {
         refused.put(proposal.id(), no.get());
         throw Problem.refused(no.get());
       }
-      Instant now = clock.instant();
+      Instant now = now();
       Entry entry = new Entry(
           state.lastNumber() + 1, proposal.id(), now, proposal.deviceAt(), proposal.by(), state.seatOf(proposal.by()),
           proposal.device(), proposal.event());
@@ -148,7 +152,7 @@ final class DepartureDesk {
       if (event == null) {
         return;
       }
-      Instant now = clock.instant();
+      Instant now = now();
       Entry entry = new Entry(state.lastNumber() + 1, UUID.randomUUID(), now, now, by, Optional.empty(), Departures.SERVER, event);
       Departure next = state.apply(entry);
       write(entry);
@@ -159,6 +163,12 @@ final class DepartureDesk {
     } finally {
       lock.unlock();
     }
+  }
+
+  /** A clock that was set back does not make an entry older than the one before it. */
+  private Instant now() {
+    Instant now = clock.instant();
+    return now.isBefore(latest) ? latest : now;
   }
 
   private static long again(Seen before, Proposal proposal) {
@@ -183,15 +193,15 @@ final class DepartureDesk {
     try {
       log.append(id, new Kept(entry.number(), entry.id(), kept.json(), kept.hash())).toCompletableFuture().join();
     } catch (CompletionException e) {
-      throw Problem.of(org.springframework.http.HttpStatus.SERVICE_UNAVAILABLE, "not-kept",
-          "It could not be written to the disk, and was not taken.", "Your device keeps it and tries again; tell maintenance control if it goes on.");
+      throw e.getCause() instanceof NotKept why ? why : new NotKept("It could not be written.", "Look at the server's log.", e);
     }
     head = kept.hash();
+    latest = entry.at();
   }
 
   /** Adds a listener, who is told at once how things stand. */
-  Subscriber subscribe() {
-    Subscriber subscriber = new Subscriber(subscribers::remove);
+  Subscriber subscribe(Streams streams, SignedIn who) {
+    Subscriber subscriber = streams.open(who, subscribers::remove);
     lock.lock();
     try {
       subscriber.tell(news.apply(state));

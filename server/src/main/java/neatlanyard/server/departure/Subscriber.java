@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.util.concurrent.LinkedBlockingDeque;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
+import neatlanyard.server.fleet.SignedIn;
 import org.springframework.http.MediaType;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
@@ -20,9 +21,11 @@ final class Subscriber {
 
   private final SseEmitter emitter = new SseEmitter(0L);
   private final LinkedBlockingDeque<Message> waiting = new LinkedBlockingDeque<>(MOST_WAITING);
+  private final SignedIn who;
   private volatile boolean open = true;
 
-  Subscriber(Consumer<Subscriber> whenGone) {
+  Subscriber(SignedIn who, Consumer<Subscriber> whenGone) {
+    this.who = who;
     Runnable gone = () -> {
       open = false;
       whenGone.accept(this);
@@ -34,6 +37,16 @@ final class Subscriber {
 
   SseEmitter emitter() {
     return emitter;
+  }
+
+  SignedIn who() {
+    return who;
+  }
+
+  /** Ends it: its session ended, or the same person listens in too many places. */
+  void end() {
+    open = false;
+    emitter.complete();
   }
 
   void start() {

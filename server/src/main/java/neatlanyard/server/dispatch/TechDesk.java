@@ -8,6 +8,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.function.Consumer;
@@ -151,9 +154,9 @@ public class TechDesk {
       TechLog there = log(tail);
       of.stream().filter(l -> there.defect(l.act().defect()).isEmpty()).forEach(fresh::add);
     });
+    Set<UUID> raised = fresh.stream().map(TechEntry::act).filter(a -> a instanceof TechAct.Raised).map(TechAct::defect).collect(Collectors.toSet());
     List<Fault> orphans = fresh.stream()
-        .filter(l -> !(l.act() instanceof TechAct.Raised))
-        .filter(l -> fresh.stream().noneMatch(r -> r.act() instanceof TechAct.Raised && r.act().defect().equals(l.act().defect())))
+        .filter(l -> !raised.contains(l.act().defect()))
         .map(l -> new Fault(0, 0, "Defect %s was never raised.".formatted(l.act().defect()))).distinct().toList();
     if (!orphans.isEmpty()) {
       throw Problem.faulty("The log has faults.", orphans);

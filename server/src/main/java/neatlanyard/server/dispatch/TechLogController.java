@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Supplier;
 import neatlanyard.core.dispatch.Defect;
 import neatlanyard.core.dispatch.Deferral;
 import neatlanyard.core.dispatch.DispatchList.Entry;
@@ -15,6 +16,7 @@ import neatlanyard.core.fleet.Registered;
 import neatlanyard.core.fleet.Role;
 import neatlanyard.core.fleet.TypeId;
 import neatlanyard.core.sop.PlaceId;
+import neatlanyard.core.units.Plausible;
 import neatlanyard.formats.dispatch.DueCalendar;
 import neatlanyard.formats.dispatch.TechLogCsv;
 import neatlanyard.server.dispatch.TechViews.ActForm;
@@ -27,6 +29,7 @@ import neatlanyard.server.dispatch.TechViews.TechLogView;
 import neatlanyard.server.dispatch.TechViews.TermsView;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.work.HeavyWork;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -42,8 +45,10 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class TechLogController {
   private final TechDesk desk;
+  private final HeavyWork heavy;
 
-  TechLogController(TechDesk desk) {
+  TechLogController(TechDesk desk, HeavyWork heavy) {
+    this.heavy = heavy;
     this.desk = desk;
   }
 
@@ -105,16 +110,20 @@ class TechLogController {
         case "raised" -> new TechAct.Raised(defect, Optional.empty(), Optional.empty(), Optional.empty(), words);
         case "deferred" -> {
           EntryId entry = new EntryId(form.entry().orElse(""));
-          yield new TechAct.Deferred(defect, entry, form.count().orElse(1), form.lastDay().orElseGet(() -> latest(tail, defect, entry)), words);
+          yield new TechAct.Deferred(defect, entry, form.count().orElse(1), day(form).orElseGet(() -> latest(tail, defect, entry)), words);
         }
         case "extended" -> new TechAct.Extended(
-            defect, form.lastDay().orElseThrow(() -> new IllegalArgumentException("An extension wants its last day.")), words);
+            defect, day(form).orElseThrow(() -> new IllegalArgumentException("An extension wants its last day.")), words);
         case "cleared" -> new TechAct.Cleared(defect, words);
         default -> throw new IllegalArgumentException("'%s' is not raised, deferred, extended or cleared.".formatted(form.kind()));
       };
     } catch (IllegalArgumentException e) {
       throw Problem.bad("bad-line", String.valueOf(e.getMessage()));
     }
+  }
+
+  private Optional<LocalDate> day(ActForm form) {
+    return form.lastDay().map(d -> Plausible.checked(d, desk.now()));
   }
 
   /** The day the entry allows, counted from when the defect was found. */
@@ -140,7 +149,7 @@ class TechLogController {
   ResponseEntity<byte[]> page(@AuthenticationPrincipal SignedIn who, @PathVariable String tail) {
     return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF)
         .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"%s-technical-log.pdf\"".formatted(tail))
-        .body(TechPage.pdf(log(who, tail), desk.now(), desk.zone()));
+        .body(heavy.run(who.id().value(), HeavyWork.Kind.PAGE, stop -> TechPage.pdf(log(who, tail), desk.now(), desk.zone())));
   }
 
   private static ResponseEntity<String> file(String type, String name, String text) {
@@ -151,21 +160,19 @@ class TechLogController {
   @PostMapping(path = "/api/tech-log", consumes = MediaType.TEXT_PLAIN_VALUE)
   BroughtInView bringIn(@AuthenticationPrincipal SignedIn who, @RequestBody String csv) {
     maintenance(who);
-    return new BroughtInView("%d new lines.".formatted(desk.bringInLog(csv)));
+    return new BroughtInView("%d new lines.".formatted(imported(who, () -> desk.bringInLog(csv))));
   }
 
   @PostMapping(path = "/api/readings", consumes = MediaType.TEXT_PLAIN_VALUE)
   BroughtInView readings(@AuthenticationPrincipal SignedIn who, @RequestBody String csv) {
     maintenance(who);
-    return new BroughtInView("%d readings.".formatted(desk.bringInReadings(csv)));
+    return new BroughtInView("%d readings.".formatted(imported(who, () -> desk.bringInReadings(csv))));
   }
 
   @PostMapping(path = "/api/dispatch-lists", consumes = MediaType.TEXT_PLAIN_VALUE)
   BroughtInView list(@AuthenticationPrincipal SignedIn who, @RequestBody String text) {
-    if (who.role() != Role.MAINTENANCE && !who.role().bringsIn()) {
-      throw Problem.of(HttpStatus.FORBIDDEN, "not-yours", "Dispatch lists are brought in by maintenance control or fleet standards.", "Ask one of them.");
-    }
-    DispatchList list = desk.bringInList(text, who.id());
+    maintenance(who);
+    DispatchList list = imported(who, () -> desk.bringInList(text, who.id()));
     return new BroughtInView("%s, revision %s: %d entries.".formatted(list.title(), list.revision(), list.entries().size()));
   }
 
@@ -179,9 +186,13 @@ class TechLogController {
     }
   }
 
+  private <T> T imported(SignedIn who, Supplier<T> work) {
+    return heavy.run(who.id().value(), HeavyWork.Kind.IMPORT, stop -> work.get());
+  }
+
   private static void maintenance(SignedIn who) {
     if (who.role() != Role.MAINTENANCE) {
-      throw Problem.of(HttpStatus.FORBIDDEN, "not-yours", "Only maintenance control brings in logs and readings.", "Ask maintenance control.");
+      throw Problem.of(HttpStatus.FORBIDDEN, "not-yours", "Only maintenance control brings in dispatch lists, logs and readings.", "Ask maintenance control.");
     }
   }
 }

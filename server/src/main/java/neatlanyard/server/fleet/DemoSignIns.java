@@ -5,6 +5,7 @@ import java.nio.file.Files;
 import java.util.List;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.CrewMember;
+import neatlanyard.core.fleet.Role;
 import neatlanyard.formats.text.Doc;
 import neatlanyard.server.Settings;
 import neatlanyard.server.fleet.FleetViews.DemoSignIn;
@@ -13,6 +14,9 @@ import org.springframework.stereotype.Service;
 /** The demo's passwords, read from its own file and shown on the sign-in page; nothing of it outside demo mode. */
 @Service
 public class DemoSignIns {
+  /** Nobody of the fleet: whoever looks after the installation. */
+  private static final CrewMember ADMINISTRATOR = new CrewMember(new CrewId("administrator"), "Administrator", Role.ADMINISTRATOR);
+
   private record Line(String who, String password) {}
 
   private final Settings settings;
@@ -46,8 +50,14 @@ public class DemoSignIns {
   }
 
   private DemoSignIn give(Line line) {
-    CrewMember m = fleet.fleet().member(new CrewId(line.who)).orElseThrow(() ->
-        new IllegalStateException("sign-ins.yaml names '%s', who is not in the fleet".formatted(line.who)));
+    if (line.who.equals(ADMINISTRATOR.id().value())) {
+      return give(line, ADMINISTRATOR);
+    }
+    return give(line, fleet.fleet().member(new CrewId(line.who)).orElseThrow(() ->
+        new IllegalStateException("sign-ins.yaml names '%s', who is not in the fleet".formatted(line.who))));
+  }
+
+  private DemoSignIn give(Line line, CrewMember m) {
     signIns.set(m.id(), m.name(), m.role(), line.password);
     return new DemoSignIn(line.who, m.name(), Doc.written(m.role()).replace('-', ' '), line.password);
   }

@@ -3,7 +3,12 @@ package neatlanyard.server.fleet;
 import java.time.InstantSource;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.concurrent.locks.ReentrantLock;
+import java.util.stream.Collectors;
+import neatlanyard.core.fleet.AccessLog.Act;
+import neatlanyard.core.fleet.Accounts.Account;
 import neatlanyard.core.fleet.Accounts;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.CrewMember;
@@ -12,25 +17,34 @@ import neatlanyard.core.fleet.FleetTexts;
 import neatlanyard.core.fleet.FleetTexts.FleetText;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.fleet.Flights;
+import neatlanyard.core.fleet.Refusal;
 import neatlanyard.core.record.Chain;
 import neatlanyard.formats.fleet.FleetReader;
 import neatlanyard.formats.fleet.FlightsReader;
 import neatlanyard.formats.text.Read;
 import neatlanyard.server.fleet.FleetViews.OneTimePassword;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.work.HeavyWork;
 import org.springframework.stereotype.Service;
 
 /** Brings in fleets and flights; the same way for a user's and for the demo's. */
 @Service
 public class FleetDesk {
+  /** Each new one gets a password, which takes its time. */
+  private static final int MOST_PEOPLE = 2_000;
+  private static final int MOST_NAMED = 20;
+
   private final FleetTexts texts;
   private final Flights flights;
   private final Accounts accounts;
   private final SignIns signIns;
   private final InstantSource clock;
+  private final HeavyWork heavy;
   private final AtomicReference<Fleet> fleet;
+  private final ReentrantLock one = new ReentrantLock();
 
-  FleetDesk(FleetTexts texts, Flights flights, Accounts accounts, SignIns signIns, InstantSource clock) {
+  FleetDesk(FleetTexts texts, Flights flights, Accounts accounts, SignIns signIns, InstantSource clock, HeavyWork heavy) {
+    this.heavy = heavy;
     this.texts = texts;
     this.flights = flights;
     this.accounts = accounts;
@@ -46,34 +60,71 @@ public class FleetDesk {
     return fleet.get();
   }
 
-  /** Brings in a fleet. @return one-time passwords for people who had no sign-in. @throws Problem naming every fault */
+  /**
+   * Brings in a fleet. Who is no longer in it is out at once, and a role that changed counts at once.
+   *
+   * @return one-time passwords for people who had no sign-in
+   * @throws Problem naming every fault
+   */
   public List<OneTimePassword> bringInFleet(String text, CrewId by) {
-    Fleet read = switch (FleetReader.read(text)) {
+    Fleet read = heavy.run(by.value(), HeavyWork.Kind.IMPORT, stop -> switch (FleetReader.read(text)) {
       case Read.Good<Fleet> good -> good.value();
       case Read.Bad<Fleet> bad -> throw Problem.faulty("The fleet has faults.", bad.faults());
-    };
+    });
+    if (read.crew().size() > MOST_PEOPLE) {
+      throw Problem.bad("too-many", "%d people; %d are the most.".formatted(read.crew().size(), MOST_PEOPLE));
+    }
+    one.lock();
+    try {
+      return become(read, text, by);
+    } finally {
+      one.unlock();
+    }
+  }
+
+  private List<OneTimePassword> become(Fleet read, String text, CrewId by) {
+    Fleet before = fleet.get();
     texts.keep(new FleetText(read.operator(), Chain.sha256(text), text, by, clock.instant()));
     fleet.set(read);
+    signIns.write(by, Act.FLEET_BROUGHT_IN, read.operator(), "%d people".formatted(read.crew().size()));
+    before.crew().stream()
+        .filter(m -> read.member(m.id()).isEmpty() && !m.id().equals(by) && accounts.find(m.id()).filter(a -> !a.disabled()).isPresent())
+        .forEach(m -> signIns.takeAway(by, m.id(), "no longer in the fleet"));
     List<OneTimePassword> given = new ArrayList<>();
     for (CrewMember m : read.crew()) {
-      if (accounts.find(m.id()).isEmpty()) {
-        given.add(new OneTimePassword(m.id().value(), m.name(), signIns.oneTime(m.id(), m.name(), m.role())));
+      Optional<Account> account = accounts.find(m.id());
+      boolean back = account.filter(Account::disabled).isPresent() && before.member(m.id()).isEmpty();
+      if (account.isEmpty() || back) {
+        given.add(new OneTimePassword(m.id().value(), m.name(), signIns.oneTime(by, m.id(), m.name(), m.role())));
+      } else {
+        signIns.become(by, m);
       }
     }
     return given;
   }
 
   /** Brings in flights of the present fleet. @return how many. @throws Problem naming every fault */
-  public int bringInFlights(String text) {
-    List<Flight> read = switch (FlightsReader.read(text, fleet(), clock.instant())) {
+  public int bringInFlights(String text, CrewId by) {
+    List<Flight> read = heavy.run(by.value(), HeavyWork.Kind.IMPORT, stop -> switch (FlightsReader.read(text, fleet(), clock.instant())) {
       case Read.Good<List<Flight>> good -> good.value();
       case Read.Bad<List<Flight>> bad -> throw Problem.faulty("The flights have faults.", bad.faults());
-    };
+    });
     try {
       flights.add(read);
     } catch (IllegalArgumentException e) {
       throw Problem.bad("flight-exists", String.valueOf(e.getMessage()));
     }
+    signIns.write(by, Act.FLIGHTS_BROUGHT_IN, "%d flights".formatted(read.size()), read.stream().limit(MOST_NAMED).map(f -> f.id().value()).collect(Collectors.joining(", ")));
     return read.size();
+  }
+
+  /** Takes a flight away before it is used. @throws Problem if there is none, or its departure was opened */
+  void withdraw(String id, CrewId by) {
+    Flight flight = flights.all().stream().filter(f -> f.id().value().equals(id)).findFirst()
+        .orElseThrow(() -> Problem.notFound("There is no flight of that name."));
+    if (!flights.withdraw(flight.id())) {
+      throw Problem.refused(new Refusal("in-use", "Its departure was opened, and its record stays.", "Bring in another flight beside it."));
+    }
+    signIns.write(by, Act.FLIGHT_WITHDRAWN, flight.id().value(), flight.number());
   }
 }

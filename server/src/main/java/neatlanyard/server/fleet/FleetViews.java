@@ -13,16 +13,34 @@ public final class FleetViews {
 
   public record DemoSignIn(String who, String name, String role, String password) {}
 
-  /** @param flies may sit at the controls @param draws draws up packs @param checksPacks may check another's pack */
+  /**
+   * @param administers gives and takes away access, and brings in fleets and flights
+   * @param flies may sit at the controls
+   * @param draws draws up packs
+   * @param checksPacks may check another's pack
+   */
   public record Me(
-      String id, String name, String role, boolean mustChange, boolean bringsIn, boolean administers, boolean flies, boolean draws,
-      boolean checksPacks) {}
+      String id, String name, String role, boolean mustChange, boolean administers, boolean flies, boolean draws, boolean checksPacks) {}
 
   public record SignIn(Optional<String> who, Optional<String> password) {}
 
   public record NewPassword(Optional<String> now, Optional<String> next) {}
 
-  public record AccountView(String id, String name, String role, boolean mustChange) {}
+  /**
+   * @param state "in use", "one-time password not used yet" or "taken away"
+   * @param devices where they are signed in
+   */
+  public record AccountView(String id, String name, String role, String state, boolean takenAway, List<DeviceView> devices) {}
+
+  public record DeviceView(String address, Instant begun, Instant ends) {}
+
+  /** What was done about access, and the wrong passwords of late, the newest first. */
+  public record AccessView(List<AccessLineView> lines, List<FailureView> failures) {}
+
+  public record AccessLineView(Instant at, String by, String act, String about, String words) {}
+
+  /** @param times how often in a row from there */
+  public record FailureView(Instant last, String name, String address, int times) {}
 
   /** A password for one use, shown once. */
   public record OneTimePassword(String who, String name, String password) {}

@@ -1,105 +1,121 @@
 package neatlanyard.server.fleet;
 
-import java.security.SecureRandom;
-import java.time.Duration;
-import java.time.Instant;
 import java.time.InstantSource;
-import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
+import java.util.Optional;
+import neatlanyard.core.fleet.AccessLog;
+import neatlanyard.core.fleet.AccessLog.Act;
 import neatlanyard.core.fleet.Accounts;
 import neatlanyard.core.fleet.Accounts.Account;
 import neatlanyard.core.fleet.CrewId;
+import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.fleet.Role;
 import neatlanyard.server.problem.Problem;
 import org.springframework.http.HttpStatus;
-import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 
-/** Passwords: given for one use, changed, and protected against guessing. */
+/** Coming in, and access given and taken away; what is done is written in the access log. */
 @Service
-public class SignIns {
-  private static final int LEAST_CHARACTERS = 10;
-  /** bcrypt looks at no more bytes than these. */
-  private static final int MOST_BYTES = 72;
-  private static final int TRIES = 5;
-  private static final Duration PAUSE = Duration.ofSeconds(30);
-  private static final String LETTERS = "abcdefghjkmnpqrstuvwxyz23456789";
-
-  private record Failures(int count, Instant last) {}
-
+public final class SignIns {
   private final Accounts accounts;
-  private final PasswordEncoder encoder;
+  private final Passwords passwords;
+  private final Tries tries;
+  private final SessionDesk sessions;
+  private final AccessLog log;
   private final InstantSource clock;
-  private final SecureRandom random = new SecureRandom();
-  private final Map<String, Failures> failures = new ConcurrentHashMap<>();
 
-  SignIns(Accounts accounts, PasswordEncoder encoder, InstantSource clock) {
+  SignIns(Accounts accounts, Passwords passwords, Tries tries, SessionDesk sessions, AccessLog log, InstantSource clock) {
     this.accounts = accounts;
-    this.encoder = encoder;
+    this.passwords = passwords;
+    this.tries = tries;
+    this.sessions = sessions;
+    this.log = log;
     this.clock = clock;
   }
 
-  /** Gives somebody a password for one use, making the account if it is new. */
-  public String oneTime(CrewId id, String name, Role role) {
-    StringBuilder password = new StringBuilder();
-    for (int i = 0; i < 15; i++) {
-      password.append(i % 5 == 4 ? '-' : LETTERS.charAt(random.nextInt(LETTERS.length())));
+  /** @param device what the device shows @return who came in. @throws Problem when name or password is not right, or it was tried too often */
+  Account in(String name, String password, Caller caller, DeviceCookie device) {
+    Optional<Account> account = sessions.account(name);
+    Tries.Try paid = tries.pay(name, caller, device.knows(name));
+    boolean right = passwords.matches(caller.address(), password, account.filter(a -> !a.disabled()).map(Account::passwordHash));
+    if (!right || account.isEmpty()) {
+      failed(name, caller);
+      throw Problem.of(HttpStatus.UNAUTHORIZED, "wrong-sign-in", "Name or password is not right.",
+          "Try again, or ask an administrator for a new one-time password.");
     }
-    String given = password.substring(0, 14);
-    accounts.save(new Account(id, name, role, hash(given), true));
+    paid.right();
+    write(account.get().id(), Act.SIGNED_IN, account.get().id().value(), "from " + caller.address());
+    return account.get();
+  }
+
+  private void failed(String name, Caller caller) {
+    log.failed(new AccessLog.Failure(clock.instant(), Caller.cut(name), caller.address()));
+  }
+
+  /** Changes somebody's own password; they are out everywhere else. @throws Problem if the old one is wrong or the new one too weak */
+  Account change(SignedIn who, String now, String next, Caller caller) {
+    Account account = accounts.find(who.id()).orElseThrow(() -> Problem.notFound("There is no such sign-in."));
+    Tries.Try paid = tries.pay(who.id().value(), new Caller("password of " + who.id(), ""), false);
+    if (!passwords.matches(who.id().value(), now, Optional.of(account.passwordHash()))) {
+      failed(who.id().value(), caller);
+      throw Problem.bad("wrong-password", "The present password is not right.");
+    }
+    paid.right();
+    passwords.mustBeStrong(who.id(), now, next);
+    Account changed = account.withPassword(passwords.hash(who.id().value(), next), false);
+    accounts.save(changed);
+    sessions.endAll(who.id());
+    write(who.id(), Act.PASSWORD_CHANGED, who.id().value(), "from " + caller.address());
+    return changed;
+  }
+
+  /** Gives somebody a password for one use, making the account if it is new; whoever is in under that name is out. */
+  public String oneTime(CrewId by, CrewId id, String name, Role role) {
+    String given = passwords.oneTime();
+    accounts.save(new Account(id, name, role, passwords.hash(by.value(), given), true, false));
+    sessions.endAll(id);
+    write(by, Act.ONE_TIME_PASSWORD, id.value(), words(role));
     return given;
   }
 
   /** Sets a password that was not given for one use, as the demo's are. */
-  public void set(CrewId id, String name, Role role, String password) {
-    boolean there = accounts.find(id).filter(a -> encoder.matches(password, a.passwordHash())).isPresent();
-    if (there) {
-      return; // Another hash of the same password would sign everybody out.
-    }
-    accounts.save(new Account(id, name, role, hash(password), false));
-  }
-
-  /** Changes somebody's own password. @throws Problem if the old one is wrong or the new one too weak */
-  public Account change(CrewId id, String now, String next) {
-    Account account = accounts.find(id).orElseThrow(() -> Problem.notFound("There is no such sign-in."));
-    if (!encoder.matches(now, account.passwordHash())) {
-      throw Problem.bad("wrong-password", "The present password is not right.");
-    }
-    int bytes = next.getBytes(java.nio.charset.StandardCharsets.UTF_8).length;
-    if (next.length() < LEAST_CHARACTERS || bytes > MOST_BYTES || next.equals(now)) {
-      throw Problem.bad("weak-password",
-          "A new password has %d characters or more, at most %d bytes, and differs from the old one.".formatted(LEAST_CHARACTERS, MOST_BYTES));
-    }
-    Account changed = new Account(id, account.name(), account.role(), hash(next), false);
-    accounts.save(changed);
-    return changed;
-  }
-
-  private String hash(String password) {
-    String hash = encoder.encode(password);
-    if (hash == null) {
-      throw new IllegalStateException("The encoder gave no hash");
-    }
-    return hash;
-  }
-
-  /** @throws Problem while a name waits after too many wrong passwords */
-  public void mayTry(String who) {
-    Failures f = failures.get(who);
-    if (f != null && f.count >= TRIES && f.last.plus(PAUSE).isAfter(clock.instant())) {
-      throw Problem.of(HttpStatus.TOO_MANY_REQUESTS, "wait", "Too many wrong passwords for this name.",
-          "Wait %d seconds and try again.".formatted(PAUSE.toSeconds()));
+  void set(CrewId id, String name, Role role, String password) {
+    boolean there = accounts.find(id).filter(a -> passwords.matchesHere(password, Optional.of(a.passwordHash()))).isPresent();
+    if (!there) {
+      accounts.save(new Account(id, name, role, passwords.hashHere(password), false, false));
     }
   }
 
-  public void failed(String who) {
-    if (failures.size() > 10_000) {
-      failures.clear();
+  /** Takes somebody's access away, at once. @throws Problem when nobody could give it back */
+  void takeAway(CrewId by, CrewId id, String why) {
+    Account account = accounts.find(id).orElseThrow(() -> Problem.notFound("There is no sign-in '%s'.".formatted(id)));
+    if (by.equals(id)) {
+      throw Problem.bad("own-access", "Nobody takes away their own access.");
     }
-    failures.merge(who, new Failures(1, clock.instant()), (a, b) -> new Failures(a.count + 1, b.last));
+    accounts.save(account.takenAway());
+    sessions.endAll(id);
+    write(by, Act.TAKEN_AWAY, id.value(), why);
   }
 
-  public void succeeded(String who) {
-    failures.remove(who);
+  void signOutEverywhere(CrewId by, CrewId id) {
+    int devices = sessions.endAll(id);
+    write(by, Act.SIGNED_OUT_EVERYWHERE, id.value(), "from %d devices".formatted(devices));
+  }
+
+  /** Somebody's name or role in a fleet that was brought in. A role that changed puts them out, to come in with the new one. */
+  void become(CrewId by, CrewMember member) {
+    Account account = accounts.find(member.id()).orElseThrow();
+    if (account.role() != member.role()) {
+      sessions.endAll(member.id());
+      write(by, Act.ROLE_GIVEN, member.id().value(), "%s, before %s".formatted(words(member.role()), words(account.role())));
+    }
+    accounts.save(account.as(member.name(), member.role()));
+  }
+
+  static String words(Role role) {
+    return role.name().toLowerCase(java.util.Locale.ROOT).replace('_', ' ');
+  }
+
+  void write(CrewId by, Act act, String about, String words) {
+    log.add(new AccessLog.Line(clock.instant(), by, act, about, words));
   }
 }

@@ -1,49 +1,22 @@
 package neatlanyard.server.fleet;
 
-import java.util.Collection;
-import java.util.List;
 import neatlanyard.core.fleet.Accounts.Account;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Role;
-import org.springframework.http.HttpStatus;
 import neatlanyard.server.problem.Problem;
-import org.springframework.security.core.GrantedAuthority;
-import org.springframework.security.core.authority.SimpleGrantedAuthority;
-import org.springframework.security.core.userdetails.UserDetails;
+import org.springframework.http.HttpStatus;
 
-/** Who is asking. */
-public record SignedIn(CrewId id, String name, Role role, String hash, boolean mustChange) implements UserDetails {
-  public static SignedIn of(Account a) {
-    return new SignedIn(a.id(), a.name(), a.role(), a.passwordHash(), a.mustChange());
-  }
-
-  /** @throws Problem unless this person may bring in fleets and flights */
-  public void mustBringIn() {
-    if (!role.bringsIn()) {
-      throw Problem.of(HttpStatus.FORBIDDEN, "not-your-role", "Only fleet standards and administrators bring in fleets and flights.",
-          "Ask one of them.");
-    }
+/** Who is asking. @param session the key of the session they ask in */
+public record SignedIn(CrewId id, String name, Role role, boolean mustChange, String session) {
+  static SignedIn of(Account a, String session) {
+    return new SignedIn(a.id(), a.name(), a.role(), a.mustChange(), session);
   }
 
   /** @throws Problem unless this person is an administrator */
   public void mustAdminister() {
     if (role != Role.ADMINISTRATOR) {
-      throw Problem.of(HttpStatus.FORBIDDEN, "not-your-role", "Only administrators manage sign-ins.", "Ask one of them.");
+      throw Problem.of(HttpStatus.FORBIDDEN, "not-your-role", "Only administrators give and take away access, and bring in fleets and flights.",
+          "Ask one of them.");
     }
-  }
-
-  @Override
-  public Collection<? extends GrantedAuthority> getAuthorities() {
-    return List.of(new SimpleGrantedAuthority("ROLE_" + role.name()));
-  }
-
-  @Override
-  public String getPassword() {
-    return hash;
-  }
-
-  @Override
-  public String getUsername() {
-    return id.value();
   }
 }

@@ -7,6 +7,7 @@ import java.io.UncheckedIOException;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import neatlanyard.core.record.Characters;
 import org.springframework.web.util.HtmlUtils;
 
 /** A page to print, in one look. */
@@ -34,7 +35,8 @@ public final class PrintedPage {
     return DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm").format(at.atZone(zone));
   }
 
+  /** A text as it can stand in a page; what was kept before such characters were refused shows by its code. */
   public static String text(String words) {
-    return HtmlUtils.htmlEscape(words, "UTF-8");
+    return HtmlUtils.htmlEscape(Characters.shown(words), "UTF-8");
   }
 }

@@ -1,6 +1,8 @@
 package neatlanyard.server.problem;
 
+import java.time.Duration;
 import java.util.List;
+import java.util.Optional;
 import neatlanyard.core.fleet.Refusal;
 import neatlanyard.formats.text.Fault;
 import org.springframework.http.HttpStatus;
@@ -9,6 +11,7 @@ import org.springframework.http.ProblemDetail;
 /** An answer that is not what was asked for, as problem details (RFC 9457) with a stable code and what to do. */
 public final class Problem extends RuntimeException {
   private final ProblemDetail detail;
+  private Optional<Duration> after = Optional.empty();
 
   private Problem(HttpStatus status, String code, String what, String tryThis, List<String> faults) {
     super(what);
@@ -17,6 +20,18 @@ public final class Problem extends RuntimeException {
     detail.setProperty("code", code);
     detail.setProperty("tryThis", tryThis);
     detail.setProperty("faults", faults);
+  }
+
+  /** Something that may be asked again later. @param after when */
+  public static Problem later(HttpStatus status, String code, String what, Duration after) {
+    Problem later = of(status, code, what, "Again in %d seconds.".formatted(after.toSeconds()));
+    later.after = Optional.of(after);
+    return later;
+  }
+
+  /** When it may be asked again, where that is the answer. */
+  Optional<Duration> after() {
+    return after;
   }
 
   public ProblemDetail detail() {

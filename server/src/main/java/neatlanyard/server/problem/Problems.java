@@ -1,6 +1,8 @@
 package neatlanyard.server.problem;
 
 import jakarta.servlet.http.HttpServletRequest;
+import java.time.Duration;
+import neatlanyard.store.db.NotKept;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpHeaders;
@@ -22,9 +24,16 @@ class Problems extends ResponseEntityExceptionHandler {
 
   @ExceptionHandler
   ResponseEntity<ProblemDetail> problem(Problem problem) {
-    return ResponseEntity.status(problem.detail().getStatus())
-        .contentType(MediaType.APPLICATION_PROBLEM_JSON)
-        .body(problem.detail());
+    ResponseEntity.BodyBuilder answer = ResponseEntity.status(problem.detail().getStatus()).contentType(MediaType.APPLICATION_PROBLEM_JSON);
+    problem.after().ifPresent(a -> answer.header(HttpHeaders.RETRY_AFTER, Long.toString(a.toSeconds())));
+    return answer.body(problem.detail());
+  }
+
+  /** The disk does not take it, or gives nothing: nothing of it is lost, and it goes on once that is mended. */
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> notKept(NotKept e) {
+    LOG.error("{} {}", e.getMessage(), e.tryThis());
+    return problem(Problem.later(HttpStatus.SERVICE_UNAVAILABLE, "not-kept", e.getMessage() + " Nothing was changed; your device keeps what you entered.", Duration.ofSeconds(5)));
   }
 
   /** What nobody foresaw: said to the crew without its inside, and logged with it. */

@@ -13,13 +13,16 @@ import neatlanyard.formats.record.RecordFile;
 import neatlanyard.formats.text.Doc;
 import neatlanyard.server.departure.Departures;
 import neatlanyard.server.fleet.FleetDesk;
+import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
 import neatlanyard.server.record.RecordViews.LineView;
 import neatlanyard.server.record.RecordViews.RecordView;
+import neatlanyard.server.work.HeavyWork;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
@@ -29,8 +32,10 @@ import org.springframework.web.bind.annotation.RestController;
 class RecordController {
   private final Departures departures;
   private final FleetDesk fleet;
+  private final HeavyWork heavy;
 
-  RecordController(Departures departures, FleetDesk fleet) {
+  RecordController(Departures departures, FleetDesk fleet, HeavyWork heavy) {
+    this.heavy = heavy;
     this.departures = departures;
     this.fleet = fleet;
   }
@@ -70,12 +75,13 @@ class RecordController {
 
   /** The record in short, as a page. @throws Problem while the departure is not tied off */
   @GetMapping(path = "/api/departures/{id}/record.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
-  ResponseEntity<byte[]> page(@PathVariable String id) {
+  ResponseEntity<byte[]> page(@AuthenticationPrincipal SignedIn who, @PathVariable String id) {
     Departure d = tiedOff(id);
     List<Kept> kept = departures.entries(id);
     List<Entry> log = kept.stream().map(k -> EntryJson.read(k.json())).toList();
     ZoneId zone = fleet.fleet().airfield(d.opened().flight().from()).map(Airfield::zone).orElse(ZoneOffset.UTC);
-    return attached(d, "pdf").body(new RecordPage(d, zone).pdf(log, kept.getLast().hash()));
+    return attached(d, "pdf").body(
+        heavy.run(who.id().value(), HeavyWork.Kind.PAGE, stop -> new RecordPage(d, zone).pdf(log, kept.getLast().hash())));
   }
 
   private Departure tiedOff(String id) {

@@ -43,15 +43,15 @@ public class DemoRevisions {
   }
 
   private void take(Line line, String text) {
-    Pack pack = PackDesk.read(text);
+    CrewMember drafts = member(line.draftedBy);
+    Pack pack = desk.read(text, drafts.id());
     if (desk.all().stream().anyMatch(k -> k.pack().id().equals(pack.id()) && k.revision().name().equals(pack.revision()))) {
       return;
     }
-    CrewMember drafts = member(line.draftedBy);
-    Known k = desk.save(text, Optional.empty(), drafts.id(), drafts.role());
-    line.checkedBy.map(this::member).ifPresent(m -> desk.check(k.pack().id(), k.pack().revision(), m.id(), m.role()));
+    Known k = desk.save(text, 0, drafts.id(), drafts.role());
+    line.checkedBy.map(this::member).ifPresent(m -> desk.check(k.pack().id(), k.pack().revision(), k.revision().edition(), m.id(), m.role()));
     line.publishedBy.map(this::member).ifPresent(m ->
-        desk.publish(k.pack().id(), k.pack().revision(), desk.today(), m.id(), m.role()));
+        desk.publish(k.pack().id(), k.pack().revision(), k.revision().edition(), desk.today(), m.id(), m.role()));
   }
 
   private CrewMember member(String who) {

@@ -1,5 +1,7 @@
 package neatlanyard.server.sop;
 
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
@@ -10,16 +12,13 @@ import neatlanyard.core.fleet.Role;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.fleet.Tail;
 import neatlanyard.core.fleet.TailId;
-import neatlanyard.core.proof.PackCheck;
 import neatlanyard.core.sop.Change;
 import neatlanyard.core.sop.Changes;
 import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.PackId;
 import neatlanyard.core.sop.Revision.Signed;
-import neatlanyard.formats.sop.PackReader;
 import neatlanyard.formats.sop.PackWriter;
 import neatlanyard.formats.text.Doc;
-import neatlanyard.formats.text.Read;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.FleetViews.BroughtIn;
 import neatlanyard.server.fleet.SignedIn;
@@ -33,6 +32,7 @@ import neatlanyard.server.sop.SopViews.PackView;
 import neatlanyard.server.sop.SopViews.Publication;
 import neatlanyard.server.sop.SopViews.ReaderView;
 import neatlanyard.server.sop.SopViews.RevisionView;
+import neatlanyard.server.work.HeavyWork;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -54,8 +54,10 @@ class PackController {
   private final Reading reading;
   private final FleetDesk fleet;
   private final PackViewer viewer;
+  private final HeavyWork heavy;
 
-  PackController(PackDesk desk, Reading reading, FleetDesk fleet, PackViewer viewer) {
+  PackController(PackDesk desk, Reading reading, FleetDesk fleet, PackViewer viewer, HeavyWork heavy) {
+    this.heavy = heavy;
     this.desk = desk;
     this.reading = reading;
     this.fleet = fleet;
@@ -63,14 +65,15 @@ class PackController {
   }
 
   @GetMapping("/api/packs")
-  List<RevisionView> packs() {
-    return desk.all().stream().map(viewer::revision).toList();
+  List<RevisionView> packs(@AuthenticationPrincipal SignedIn who) {
+    return desk.all().stream().filter(k -> mayRead(k, who)).map(viewer::revision).toList();
   }
 
-  /** Brings in a pack as a draft. */
+  /** Brings in a pack as a draft. @param over the edition it replaces; 0 where there is no draft of that name yet */
   @PostMapping(path = "/api/packs", consumes = MediaType.TEXT_PLAIN_VALUE)
-  BroughtIn bringIn(@AuthenticationPrincipal SignedIn who, @RequestBody String text) {
-    Known k = desk.save(text, Optional.empty(), who.id(), who.role());
+  BroughtIn bringIn(@AuthenticationPrincipal SignedIn who, @RequestParam(defaultValue = "0") long over, @RequestBody String text) {
+    mustDraw(who);
+    Known k = desk.save(text, over, who.id(), who.role());
     return new BroughtIn("%s, revision %s: %d steps, %s.".formatted(
         k.pack().title(), k.pack().revision(), PackViewer.steps(k.pack()), desk.words(k.revision())), List.of());
   }
@@ -82,24 +85,29 @@ class PackController {
 
   /** Says what is wrong with a pack and keeps nothing of it. Work for the server, so for those whose work it is. */
   @PostMapping(path = "/api/packs/reading", consumes = MediaType.TEXT_PLAIN_VALUE)
-  CheckView check(@AuthenticationPrincipal SignedIn who, @RequestBody String text) {
+  CheckView check(@AuthenticationPrincipal SignedIn who, @RequestBody String text, HttpServletResponse response) {
     mustDrawOrCheck(who);
-    return switch (PackReader.read(text)) {
-      case Read.Bad<Pack> bad -> PackViewer.faults(bad.faults());
-      case Read.Good<Pack> good -> PackViewer.findings(PackCheck.of(good.value()));
-    };
+    PackDesk.Checked checked = desk.check(text, who.id(), () -> stillThere(response));
+    return PackViewer.check(checked.faults(), checked.findings());
+  }
+
+  /** A blank before the answer, which JSON allows (RFC 8259, 2): writing it fails when nobody reads it any more. */
+  private static void stillThere(HttpServletResponse response) throws IOException {
+    response.setContentType(MediaType.APPLICATION_JSON_VALUE);
+    response.getOutputStream().write(' ');
+    response.flushBuffer();
   }
 
   @GetMapping("/api/packs/{id}/{revision}")
-  PackView one(@PathVariable String id, @PathVariable String revision) {
-    Known k = known(id, revision);
+  PackView one(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision) {
+    Known k = known(id, revision, who);
     return new PackView(viewer.revision(k), PackWriter.json(k.pack()), PackViewer.findings(desk.findings(k)));
   }
 
   /** The text as it was brought in or saved last. */
   @GetMapping("/api/packs/{id}/{revision}/file")
-  ResponseEntity<byte[]> file(@PathVariable String id, @PathVariable String revision) {
-    Known k = known(id, revision);
+  ResponseEntity<byte[]> file(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision) {
+    Known k = known(id, revision, who);
     String name = "%s-%s.yaml".formatted(k.pack().id(), k.pack().revision().replaceAll("[^A-Za-z0-9.-]", "_"));
     return ResponseEntity.ok()
         .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(name).build().toString())
@@ -112,11 +120,12 @@ class PackController {
   PackView save(
       @AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision, @RequestParam long edition,
       @RequestBody String document) {
-    Pack pack = PackDesk.read(document);
+    mustDraw(who);
+    Pack pack = desk.read(document, who.id());
     if (!pack.id().equals(pack(id)) || !pack.revision().equals(revision)) {
       throw Problem.bad("other-revision", "The document is %s revision %s, not %s revision %s.".formatted(pack.id(), pack.revision(), id, revision));
     }
-    Known k = desk.save(PackWriter.yaml(pack), Optional.of(edition), who.id(), who.role());
+    Known k = desk.save(PackWriter.yaml(pack), edition, who.id(), who.role());
     return new PackView(viewer.revision(k), PackWriter.json(k.pack()), PackViewer.findings(desk.findings(k)));
   }
 
@@ -130,26 +139,28 @@ class PackController {
     if (desk.all().stream().anyMatch(k -> k.pack().id().equals(pack(id)) && k.revision().name().equals(name))) {
       throw Problem.bad("revision-exists", "There is a revision %s already; give yours another name.".formatted(name));
     }
-    Pack pack = PackViewer.renamed(known(id, revision).pack(), name);
-    return viewer.revision(desk.save(PackWriter.yaml(pack), Optional.of(0L), who.id(), who.role()));
+    Pack pack = PackViewer.renamed(known(id, revision, who).pack(), name);
+    return viewer.revision(desk.save(PackWriter.yaml(pack), 0, who.id(), who.role()));
   }
 
   @PostMapping("/api/packs/{id}/{revision}/check")
-  RevisionView checked(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision) {
-    return viewer.revision(desk.check(pack(id), revision, who.id(), who.role()));
+  RevisionView checked(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision, @RequestParam long edition) {
+    return viewer.revision(desk.check(pack(id), revision, edition, who.id(), who.role()));
   }
 
   @PostMapping("/api/packs/{id}/{revision}/publish")
-  RevisionView publish(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision, @RequestBody Publication form) {
+  RevisionView publish(
+      @AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision, @RequestParam long edition,
+      @RequestBody Publication form) {
     if (form.effective() == null) {
       throw Problem.bad("no-day", "The day from which it holds is missing.");
     }
-    return viewer.revision(desk.publish(pack(id), revision, form.effective(), who.id(), who.role()));
+    return viewer.revision(desk.publish(pack(id), revision, edition, form.effective(), who.id(), who.role()));
   }
 
   @DeleteMapping("/api/packs/{id}/{revision}")
-  void discard(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision) {
-    desk.discard(pack(id), revision, who.role());
+  void discard(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision, @RequestParam long edition) {
+    desk.discard(pack(id), revision, edition, who.role());
   }
 
   /**
@@ -164,9 +175,9 @@ class PackController {
   ChangesView changes(
       @AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision, @RequestParam String since,
       @RequestParam Optional<String> tail, @RequestParam Optional<String> seat, @RequestParam Optional<String> role) {
-    Known to = known(id, revision);
-    Known from = known(id, since);
-    List<Change> changes = Changes.between(from.pack(), to.pack());
+    Known to = known(id, revision, who);
+    Known from = known(id, since, who);
+    List<Change> changes = heavy.run(who.id().value(), HeavyWork.Kind.PAGE, stop -> Changes.between(from.pack(), to.pack()));
     Set<Seat> seats = seat.map(s -> Set.of(seat(s))).orElse(Set.of(Seat.values()));
     Set<Seat> rolesSeats = role.map(r -> Reading.seats(role(r))).orElse(Set.of(Seat.values()));
     List<Change> filtered = changes.stream().filter(c -> c.concerns(seats) && c.concerns(rolesSeats)).filter(c -> onTail(c, from, to, tail)).toList();
@@ -196,14 +207,14 @@ class PackController {
 
   @PostMapping("/api/packs/{id}/{revision}/acknowledge")
   void acknowledge(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision) {
-    reading.acknowledge(known(id, revision), who.id());
+    reading.acknowledge(known(id, revision, who), who.id());
   }
 
   /** Who of those who fly has read a published revision, and whom it concerns. */
   @GetMapping("/api/packs/{id}/{revision}/readers")
   List<ReaderView> readers(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision) {
     mustDrawOrCheck(who);
-    Known to = known(id, revision);
+    Known to = known(id, revision, who);
     List<Signed> read = reading.readers(to);
     return fleet.fleet().crew().stream().filter(m -> m.role().flies()).map(m -> reader(m, to, read)).toList();
   }
@@ -214,14 +225,30 @@ class PackController {
     return new ReaderView(m.id().value(), m.name(), Doc.written(m.role()).replace('-', ' '), concerned, signed.map(Signed::at));
   }
 
-  private static void mustDrawOrCheck(SignedIn who) {
+  private static void mustDraw(SignedIn who) {
+    if (!who.role().draws()) {
+      throw Problem.of(HttpStatus.FORBIDDEN, "not-your-role", "Only fleet standards draw up packs.", "Ask fleet standards, or say on a step that it does not fit.");
+    }
+  }
+
+  static void mustDrawOrCheck(SignedIn who) {
     if (!who.role().draws() && !who.role().checksPacks()) {
       throw Problem.of(HttpStatus.FORBIDDEN, "not-your-role", "This is for those who draw up or check packs.", "Ask fleet standards.");
     }
   }
 
-  private Known known(String id, String revision) {
-    return desk.one(pack(id), revision);
+  /** @throws Problem if there is none, or it is a draft and not this person's work */
+  private Known known(String id, String revision, SignedIn who) {
+    Known known = desk.one(pack(id), revision);
+    if (!mayRead(known, who)) {
+      mustDrawOrCheck(who);
+    }
+    return known;
+  }
+
+  /** What is not published yet is for those who draw it up or check it. */
+  private static boolean mayRead(Known known, SignedIn who) {
+    return known.revision().published().isPresent() || who.role().draws() || who.role().checksPacks();
   }
 
   private static PackId pack(String id) {

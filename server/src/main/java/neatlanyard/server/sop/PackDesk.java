@@ -1,5 +1,6 @@
 package neatlanyard.server.sop;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.time.InstantSource;
 import java.time.LocalDate;
@@ -9,10 +10,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.locks.ReentrantLock;
+import java.util.function.BooleanSupplier;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Refusal;
 import neatlanyard.core.fleet.Role;
 import neatlanyard.core.fleet.TypeId;
+import neatlanyard.core.proof.Budget;
 import neatlanyard.core.proof.Finding;
 import neatlanyard.core.proof.PackCheck;
 import neatlanyard.core.record.Chain;
@@ -23,8 +27,11 @@ import neatlanyard.core.sop.Revision.Signed;
 import neatlanyard.core.sop.RevisionLife;
 import neatlanyard.core.sop.Revisions;
 import neatlanyard.formats.sop.PackReader;
+import neatlanyard.formats.text.Fault;
 import neatlanyard.formats.text.Read;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.work.HeavyWork;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 
 /** Takes packs through their life and finds them again; each text is read and checked once. */
@@ -33,14 +40,20 @@ public class PackDesk {
   /** A pack with the revision it was read from. */
   public record Known(Pack pack, Revision revision) {}
 
+  /** What a text is found to be. @param faults why it cannot be read */
+  public record Checked(List<Fault> faults, List<Finding> findings) {}
+
   private final Revisions revisions;
   private final InstantSource clock;
   private final Map<String, Pack> read = new ConcurrentHashMap<>();
   private final Map<String, List<Finding>> checked = new ConcurrentHashMap<>();
+  private final HeavyWork heavy;
+  private final ReentrantLock one = new ReentrantLock();
 
-  PackDesk(Revisions revisions, InstantSource clock) {
+  PackDesk(Revisions revisions, InstantSource clock, HeavyWork heavy) {
     this.revisions = revisions;
     this.clock = clock;
+    this.heavy = heavy;
   }
 
   /** The day it is, as revisions count it. */
@@ -49,21 +62,37 @@ public class PackDesk {
   }
 
   /** Reads a pack and keeps nothing. @throws Problem naming every fault */
-  public static Pack read(String text) {
-    return switch (PackReader.read(text)) {
+  public Pack read(String text, CrewId who) {
+    return switch (heavy.run(who.value(), HeavyWork.Kind.PACK, stop -> PackReader.read(text))) {
       case Read.Good<Pack> good -> good.value();
       case Read.Bad<Pack> bad -> throw Problem.faulty("The pack has faults.", bad.faults());
     };
   }
 
+  /** What reading and checking a text finds; given up when whoever asked asks again or goes. */
+  public Checked check(String text, CrewId who, HeavyWork.Alive alive) {
+    return heavy.latest(who.value(), HeavyWork.Kind.PACK, alive, stop -> switch (PackReader.read(text)) {
+      case Read.Bad<Pack> bad -> new Checked(bad.faults(), List.of());
+      case Read.Good<Pack> good -> new Checked(List.of(), findings(good.value(), stop));
+    });
+  }
+
+  private static List<Finding> findings(Pack pack, BooleanSupplier stop) {
+    try {
+      return PackCheck.of(pack, Budget.until(stop));
+    } catch (Budget.Stopped e) {
+      throw Problem.later(HttpStatus.SERVICE_UNAVAILABLE, "not-decided", "The check was not through in its time.", Duration.ofSeconds(5));
+    }
+  }
+
   /**
    * Saves a draft under the name and revision its text gives.
    *
-   * @param over the edition it was made from; empty to save over whatever draft is there
+   * @param over the edition it was made from; 0 for one that is not there yet
    * @throws Problem naming every fault, or why it may not be saved
    */
-  public Known save(String text, Optional<Long> over, CrewId who, Role role) {
-    Pack pack = read(text);
+  public Known save(String text, long over, CrewId who, Role role) {
+    Pack pack = read(text, who);
     Optional<Revision> there = revisions.find(pack.id(), pack.revision());
     String sha = Chain.sha256(text);
     if (there.filter(r -> r.sha256().equals(sha)).isPresent() && role.draws()) {
@@ -71,31 +100,32 @@ public class PackDesk {
     }
     refuse(RevisionLife.saving(there, role));
     Signed by = new Signed(who, now());
-    Revision next = there.map(r -> r.saved(text, sha, by)).orElseGet(() -> new Revision(
-        pack.id(), pack.revision(), text, sha, 1, by, Optional.empty(), Optional.empty(), Optional.empty()));
-    keep(next, over.orElse(there.map(Revision::edition).orElse(0L)));
+    Revision next = there.map(r -> r.saved(text, sha, by)).orElseGet(() -> Revision.draft(pack.id(), pack.revision(), text, sha, by));
+    keep(next, over);
     return known(next);
   }
 
-  /** A second person has checked a draft. @throws Problem why not */
-  public Known check(PackId pack, String name, CrewId who, Role role) {
+  /** A second person has checked a draft. @param edition the one they looked at @throws Problem why not */
+  public Known check(PackId pack, String name, long edition, CrewId who, Role role) {
     Revision r = require(pack, name);
     refuse(RevisionLife.checking(r, who, role, stops(known(r))));
-    return kept(r.checked(new Signed(who, now())), r.edition());
+    return kept(r.checked(new Signed(who, now())), edition);
   }
 
-  /** Publishes a checked revision. @throws Problem why not */
-  public Known publish(PackId pack, String name, LocalDate effective, CrewId who, Role role) {
+  /** Publishes a checked revision. @param edition the one that was looked at @throws Problem why not */
+  public Known publish(PackId pack, String name, long edition, LocalDate effective, CrewId who, Role role) {
     Revision r = require(pack, name);
     refuse(RevisionLife.publishing(r, role, stops(known(r)), effective, today()));
-    return kept(r.published(new Signed(who, now()), effective), r.edition());
+    return kept(r.published(new Signed(who, now()), effective), edition);
   }
 
-  /** Takes a draft away. @throws Problem why not */
-  public void discard(PackId pack, String name, Role role) {
+  /** Takes a draft away. @param edition the one that was looked at @throws Problem why not */
+  public void discard(PackId pack, String name, long edition, Role role) {
     Revision r = require(pack, name);
     refuse(RevisionLife.saving(Optional.of(r), role));
-    revisions.discard(pack, name);
+    if (!revisions.discard(pack, name, edition)) {
+      throw editedMeanwhile(r);
+    }
   }
 
   private Known kept(Revision r, long over) {
@@ -105,9 +135,13 @@ public class PackDesk {
 
   private void keep(Revision r, long over) {
     if (!revisions.keep(r, over)) {
-      throw Problem.refused(new Refusal("edited-meanwhile", "Somebody else saved revision %s of %s meanwhile.".formatted(r.name(), r.pack()),
-          "Look at their edition first; yours is kept here until you do."));
+      throw editedMeanwhile(r);
     }
+  }
+
+  private static Problem editedMeanwhile(Revision r) {
+    return Problem.refused(new Refusal("edited-meanwhile", "Somebody else's edition of revision %s of %s is there.".formatted(r.name(), r.pack()),
+        "Look at their edition first; nothing of it was changed."));
   }
 
   private long stops(Known known) {
@@ -127,7 +161,24 @@ public class PackDesk {
 
   /** What the pack check finds; asked once for each text. */
   public List<Finding> findings(Known known) {
-    return checked.computeIfAbsent(known.revision.sha256(), s -> PackCheck.of(known.pack));
+    return once(checked, known.revision.sha256(), stop -> findings(known.pack, stop));
+  }
+
+  /** Asked for once, by whoever comes first; the others wait for them. */
+  private <T> T once(Map<String, T> known, String sha256, HeavyWork.Work<T> work) {
+    T there = known.get(sha256);
+    if (there != null) {
+      return there;
+    }
+    one.lock();
+    try {
+      T meanwhile = known.get(sha256);
+      T made = meanwhile != null ? meanwhile : heavy.run("the pack desk", HeavyWork.Kind.PACK, work);
+      known.put(sha256, made);
+      return made;
+    } finally {
+      one.unlock();
+    }
   }
 
   /** Every revision, the one saved last first. */
@@ -171,6 +222,6 @@ public class PackDesk {
   }
 
   private Known known(Revision r) {
-    return new Known(read.computeIfAbsent(r.sha256(), s -> PackReader.read(r.text()).orThrow(r.name())), r);
+    return new Known(once(read, r.sha256(), stop -> PackReader.read(r.text()).orThrow(r.name())), r);
   }
 }

@@ -66,12 +66,13 @@ class PackViewer {
     return pack.procedures().stream().mapToInt(p -> p.steps().size()).sum();
   }
 
-  static CheckView faults(List<Fault> faults) {
-    return new CheckView(faults.stream().map(f -> new FaultView(f.path(), f.line(), f.column(), f.what())).toList(), List.of());
+  static CheckView check(List<Fault> faults, List<Finding> findings) {
+    return new CheckView(
+        faults.stream().map(f -> new FaultView(f.path(), f.line(), f.column(), f.what())).toList(), findings.stream().map(PackViewer::finding).toList());
   }
 
   static CheckView findings(List<Finding> findings) {
-    return new CheckView(List.of(), findings.stream().map(PackViewer::finding).toList());
+    return check(List.of(), findings);
   }
 
   private static PackFinding finding(Finding f) {

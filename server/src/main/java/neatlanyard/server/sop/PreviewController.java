@@ -18,6 +18,7 @@ import neatlanyard.core.sop.PackId;
 import neatlanyard.core.sop.QuantityId;
 import neatlanyard.core.sop.Situation;
 import neatlanyard.formats.text.Doc;
+import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
 import neatlanyard.server.sop.SopViews.DifferenceView;
 import neatlanyard.server.sop.SopViews.PreviewCard;
@@ -26,6 +27,7 @@ import neatlanyard.server.sop.SopViews.PreviewForm;
 import neatlanyard.server.sop.SopViews.PreviewView;
 import neatlanyard.server.sop.SopViews.SideView;
 import neatlanyard.server.weather.Reports;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
@@ -44,20 +46,31 @@ class PreviewController {
   }
 
   @PostMapping("/api/card-previews")
-  PreviewView preview(@RequestBody PreviewForm form) {
+  PreviewView preview(@AuthenticationPrincipal SignedIn who, @RequestBody PreviewForm form) {
     List<PreviewDay> days = Objects.requireNonNullElse(form.days(), List.<PreviewDay>of());
     if (days.isEmpty() || days.size() > MOST_CARDS) {
       throw Problem.bad("bad-preview", "One or two days are wanted, not %d.".formatted(days.size()));
     }
-    Pack pack = form.document().isPresent()
-        ? PackDesk.read(form.document().get())
-        : desk.one(PackViewer.named(text(form.pack()), PackId::new, "pack"), text(form.revision())).pack();
+    Pack pack = pack(form, who);
     List<Card> cards = days.stream().map(d -> cut(pack, d)).toList();
     List<DifferenceView> differences = cards.size() < MOST_CARDS
         ? List.of()
         : CardDifference.between(cards.getFirst(), cards.getLast()).stream().map(PreviewController::view).toList();
     return new PreviewView(
         cards.stream().map(c -> view(c, days.get(cards.indexOf(c)).tail())).toList(), differences);
+  }
+
+  /** The document as it is typed, or a revision; what is not published is for those whose work it is. */
+  private Pack pack(PreviewForm form, SignedIn who) {
+    if (form.document().isPresent()) {
+      PackController.mustDrawOrCheck(who);
+      return desk.read(form.document().get(), who.id());
+    }
+    PackDesk.Known known = desk.one(PackViewer.named(text(form.pack()), PackId::new, "pack"), text(form.revision()));
+    if (known.revision().published().isEmpty()) {
+      PackController.mustDrawOrCheck(who);
+    }
+    return known.pack();
   }
 
   private Card cut(Pack pack, PreviewDay form) {

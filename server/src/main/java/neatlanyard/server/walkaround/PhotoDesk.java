@@ -8,38 +8,60 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
+import java.time.Duration;
+import java.time.InstantSource;
 import java.util.HexFormat;
 import java.util.Iterator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.locks.ReentrantLock;
+import java.util.stream.Stream;
 import javax.imageio.ImageIO;
+import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
+import javax.imageio.ImageTypeSpecifier;
 import javax.imageio.stream.ImageInputStream;
 import neatlanyard.core.fleet.FlightId;
 import neatlanyard.core.walkaround.Photos;
 import neatlanyard.core.walkaround.Photos.Pending;
 import neatlanyard.core.walkaround.Photos.Photo;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.work.HeavyWork;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 
 /** Puts photos together from their parts and keeps the picture alone: whatever else the file says, such as where it was taken, is gone. */
 @Service
-class PhotoDesk {
+public class PhotoDesk {
   /** Most bytes of a photo as it is sent. */
   static final int MOST_BYTES = 5 * 1024 * 1024;
 
-  private static final long MOST_PIXELS = 40_000_000L;
+  /** What decoding one may take: forty million pixels of four bytes, or fewer of more. */
+  private static final long MOST_DECODED_BYTES = 160_000_000L;
   private static final int LONGEST_SIDE = 1_600;
   private static final Set<String> KINDS = Set.of("jpeg", "png");
+  private static final int MOST_OF_PERSON = 40;
+  private static final int MOST_OF_DEPARTURE = 120;
+  /** Longer than any duty: what has not arrived by then does not arrive. */
+  private static final Duration KEPT_UNFINISHED = Duration.ofHours(48);
+  private static final int LOCKS = 256;
 
   private final Photos photos;
-  private final ReentrantLock lock = new ReentrantLock();
+  private final HeavyWork heavy;
+  private final InstantSource clock;
+  /** Photos that a find names, with its departure: no other departure may send under that key. */
+  private final Map<UUID, FlightId> named = new ConcurrentHashMap<>();
+  private final List<ReentrantLock> locks = Stream.generate(ReentrantLock::new).limit(LOCKS).toList();
 
-  PhotoDesk(Photos photos) {
+  PhotoDesk(Photos photos, HeavyWork heavy, InstantSource clock) {
     this.photos = photos;
+    this.heavy = heavy;
+    this.clock = clock;
   }
 
   /** How much of a photo is here. @param whole whether all of it is */
@@ -50,64 +72,98 @@ class PhotoDesk {
         .or(() -> photos.pending(id).map(p -> new Here(p.received(), false))).orElse(new Here(0, false));
   }
 
+  /** A find names these photos. @throws Problem when one is another departure's */
+  public void named(FlightId departure, List<UUID> ids) {
+    for (UUID id : ids) {
+      FlightId of = named.computeIfAbsent(id, i -> photos.find(i).map(Photo::departure)
+          .or(() -> photos.pending(i).map(Pending::departure)).orElse(departure));
+      if (!of.equals(departure)) {
+        throw Problem.bad("photo-other", "A photo of another departure was named.");
+      }
+    }
+  }
+
   /**
    * Takes a part. A part that is here already changes nothing; one that would leave a hole is refused.
    *
-   * @throws Problem if it is too large, does not follow, is not what its hash says or is not a picture
+   * @throws Problem if it is too large, does not follow, is not what its hash says or is not a picture, or too many are on their way
    */
-  Here take(UUID id, FlightId departure, String sha256, int total, int from, byte[] part) {
-    if (total < 1 || total > MOST_BYTES) {
-      throw Problem.of(HttpStatus.CONTENT_TOO_LARGE, "photo-too-large", "The photo has %d bytes; %d is the most.".formatted(total, MOST_BYTES),
+  Here take(Pending photo, int from, byte[] part) {
+    if (photo.total() < 1 || photo.total() > MOST_BYTES) {
+      throw Problem.of(HttpStatus.CONTENT_TOO_LARGE, "photo-too-large", "The photo has %d bytes; %d is the most.".formatted(photo.total(), MOST_BYTES),
           "Take it again smaller; the find stands without it.");
     }
+    ReentrantLock lock = locks.get(Math.floorMod(photo.id().hashCode(), LOCKS));
     lock.lock();
     try {
-      if (photos.find(id).isPresent()) {
-        return new Here(total, true);
+      Optional<Photo> kept = photos.find(photo.id());
+      if (kept.isPresent()) {
+        mustBe(kept.get().departure().equals(photo.departure()));
+        return new Here(photo.total(), true);
       }
-      Pending pending = photos.pending(id).orElseGet(() -> {
-        Pending made = new Pending(id, departure, sha256, total, 0);
-        photos.begin(made);
-        return made;
-      });
-      if (!pending.sha256().equals(sha256) || pending.total() != total || !pending.departure().equals(departure)) {
-        throw Problem.bad("photo-other", "Another photo has that key.");
-      }
-      if (from + part.length <= pending.received()) {
-        return new Here(pending.received(), false);
-      }
-      if (from != pending.received() || from + part.length > total) {
-        throw Problem.of(HttpStatus.CONFLICT, "photo-hole", "%d bytes are here; the part begins at %d.".formatted(pending.received(), from),
-            "Go on from where it is.");
-      }
-      photos.add(id, from, part);
-      int received = from + part.length;
-      if (received < total) {
-        return new Here(received, false);
-      }
-      finish(pending);
-      return new Here(received, true);
+      Pending pending = photos.pending(photo.id()).orElseGet(() -> begin(photo));
+      mustBe(pending.sha256().equals(photo.sha256()) && pending.total() == photo.total() && pending.departure().equals(photo.departure()));
+      return add(pending, from, part);
     } finally {
       lock.unlock();
     }
   }
 
+  private static void mustBe(boolean same) {
+    if (!same) {
+      throw Problem.bad("photo-other", "Another photo has that key.");
+    }
+  }
+
+  private Pending begin(Pending photo) {
+    mustBe(named.getOrDefault(photo.id(), photo.departure()).equals(photo.departure()));
+    photos.dropBefore(clock.instant().minus(KEPT_UNFINISHED));
+    Photos.Underway underway = photos.underway(photo.by(), photo.departure());
+    if (underway.ofPerson() >= MOST_OF_PERSON || underway.ofDeparture() >= MOST_OF_DEPARTURE) {
+      throw Problem.later(HttpStatus.TOO_MANY_REQUESTS, "photos-underway",
+          "%d photos of yours and %d of this departure are on their way; they finish first.".formatted(underway.ofPerson(), underway.ofDeparture()),
+          Duration.ofSeconds(10));
+    }
+    photos.begin(photo);
+    return photo;
+  }
+
+  private Here add(Pending pending, int from, byte[] part) {
+    int received = pending.received();
+    if (from + part.length > received) {
+      if (from != received || from + part.length > pending.total()) {
+        throw Problem.of(HttpStatus.CONFLICT, "photo-hole", "%d bytes are here; the part begins at %d.".formatted(received, from), "Go on from where it is.");
+      }
+      photos.add(pending.id(), from, part);
+      received += part.length;
+    }
+    if (received < pending.total()) {
+      return new Here(received, false);
+    }
+    finish(pending);
+    return new Here(received, true);
+  }
+
+  /** Busy, it stays as it is: the device asks again with nothing more to send. */
   private void finish(Pending pending) {
     byte[] bytes = photos.bytes(pending.id());
     try {
       if (!HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes)).equals(pending.sha256())) {
         throw Problem.bad("photo-torn", "The photo arrived, but not as it was sent.");
       }
-      photos.keep(new Photo(pending.id(), pending.departure(), pending.sha256(), picture(bytes)));
+      byte[] jpeg = heavy.run(pending.by().value(), HeavyWork.Kind.PHOTO, stop -> picture(bytes));
+      photos.keep(new Photo(pending.id(), pending.departure(), pending.sha256(), jpeg));
     } catch (NoSuchAlgorithmException e) {
       throw new IllegalStateException(e);
     } catch (Problem refused) {
-      photos.drop(pending.id());
+      if (refused.detail().getStatus() == HttpStatus.UNPROCESSABLE_CONTENT.value()) {
+        photos.drop(pending.id());
+      }
       throw refused;
     }
   }
 
-  /** The picture alone, its longest side at most {@value LONGEST_SIDE} pixels. */
+  /** The picture alone, its longest side at most {@value LONGEST_SIDE} pixels; no more of a large one is decoded than that needs. */
   private static byte[] picture(byte[] bytes) {
     try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
       Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
@@ -120,18 +176,7 @@ class PhotoDesk {
           throw Problem.bad("not-a-picture", "A %s is not taken; JPEG and PNG are.".formatted(reader.getFormatName()));
         }
         reader.setInput(in, true, true);
-        long pixels = (long) reader.getWidth(0) * reader.getHeight(0);
-        if (pixels > MOST_PIXELS) {
-          throw Problem.bad("picture-too-large", "The picture is %d by %d; %d million pixels is the most.".formatted(
-              reader.getWidth(0), reader.getHeight(0), MOST_PIXELS / 1_000_000));
-        }
-        AtomicBoolean damaged = new AtomicBoolean();
-        reader.addIIOReadWarningListener((source, warning) -> damaged.set(true));
-        BufferedImage image = reader.read(0);
-        if (damaged.get()) {
-          throw Problem.bad("not-a-picture", "The picture is damaged: part of it is missing.");
-        }
-        return jpeg(image);
+        return jpeg(decoded(reader));
       } finally {
         reader.dispose();
       }
@@ -141,6 +186,28 @@ class PhotoDesk {
       }
       throw Problem.bad("not-a-picture", "The picture is damaged and cannot be read.");
     }
+  }
+
+  private static BufferedImage decoded(ImageReader reader) throws IOException {
+    int width = reader.getWidth(0);
+    int height = reader.getHeight(0);
+    ImageTypeSpecifier raw = reader.getRawImageType(0);
+    int bitsAPixel = raw == null ? 4 * Byte.SIZE : Math.max(Byte.SIZE, raw.getColorModel().getPixelSize());
+    if ((double) width * height * bitsAPixel / Byte.SIZE > MOST_DECODED_BYTES) {
+      throw Problem.bad("picture-too-large", "The picture is %d by %d at %d bits a pixel; decoded it may take %d million bytes.".formatted(
+          width, height, bitsAPixel, MOST_DECODED_BYTES / 1_000_000));
+    }
+    AtomicBoolean damaged = new AtomicBoolean();
+    reader.addIIOReadWarningListener((source, warning) -> damaged.set(true));
+    ImageReadParam param = reader.getDefaultReadParam();
+    // Twice the size that is kept is enough to be made smaller smoothly.
+    int every = Math.max(1, Math.max(width, height) / (2 * LONGEST_SIDE));
+    param.setSourceSubsampling(every, every, 0, 0);
+    BufferedImage image = reader.read(0, param);
+    if (damaged.get()) {
+      throw Problem.bad("not-a-picture", "The picture is damaged: part of it is missing.");
+    }
+    return image;
   }
 
   private static byte[] jpeg(BufferedImage image) throws IOException {

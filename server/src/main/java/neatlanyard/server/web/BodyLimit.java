@@ -1,23 +1,40 @@
 package neatlanyard.server.web;
 
 import jakarta.servlet.FilterChain;
+import jakarta.servlet.ReadListener;
 import jakarta.servlet.ServletException;
+import jakarta.servlet.ServletInputStream;
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.time.Duration;
 import neatlanyard.formats.text.Doc;
 import neatlanyard.server.problem.Problem;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Refuses a body that is larger than anything the product reads, or that does not say how large it is. */
+/**
+ * Refuses a body that is larger than anything the product reads at that address, one that does not say how large it is,
+ * and one that comes so slowly that it only holds a connection.
+ */
 @Component
+@Order(Ordered.HIGHEST_PRECEDENCE + 10)
 class BodyLimit extends OncePerRequestFilter {
-  /** Characters of a pack may take up to four bytes each. */
+  /** Characters of a pack may take up to four bytes each; a draft may stand in JSON. */
   private static final long MOST_BYTES = 4L * Doc.MOST_CHARACTERS;
+  /** A press, a sign-in, an answer: none is a document. */
+  private static final long MOST_OF_JSON = 256 * 1024;
+  private static final long MOST_OF_PART = 1024 * 1024;
+
+  private static final Duration PATIENCE = Duration.ofSeconds(20);
+  /** Slower than this is no link that anybody works over. */
+  private static final long LEAST_BYTES_A_SECOND = 2_048;
 
   private final JsonMapper json;
 
@@ -29,14 +46,22 @@ class BodyLimit extends OncePerRequestFilter {
   protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
       throws ServletException, IOException {
     boolean chunked = request.getHeader("Transfer-Encoding") != null;
-    if (request.getContentLengthLong() > MOST_BYTES) {
+    long bytes = request.getContentLengthLong();
+    long most = most(request);
+    if (bytes > most) {
       refuse(response, Problem.of(HttpStatus.CONTENT_TOO_LARGE, "too-large",
-          "It has %d bytes; %d is the most.".formatted(request.getContentLengthLong(), MOST_BYTES), "Send something smaller."));
-    } else if (chunked && request.getContentLengthLong() < 0) {
+          "It has %d bytes; %d is the most.".formatted(bytes, most), "Send something smaller."));
+    } else if (chunked && bytes < 0) {
       refuse(response, Problem.of(HttpStatus.LENGTH_REQUIRED, "no-length", "The request does not say how long it is.", "Send its length."));
     } else {
-      chain.doFilter(request, response);
+      chain.doFilter(bytes > 0 ? new Timed(request, PATIENCE.plusSeconds(bytes / LEAST_BYTES_A_SECOND)) : request, response);
     }
+  }
+
+  private static long most(HttpServletRequest request) {
+    String type = String.valueOf(request.getContentType());
+    boolean draft = request.getRequestURI().equals("/api/card-previews");
+    return type.startsWith("text/plain") || draft ? MOST_BYTES : type.startsWith("application/octet-stream") ? MOST_OF_PART : MOST_OF_JSON;
   }
 
   private void refuse(HttpServletResponse response, Problem problem) throws IOException {
@@ -44,5 +69,51 @@ class BodyLimit extends OncePerRequestFilter {
     response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
     response.setHeader("Connection", "close");
     response.getWriter().write(json.writeValueAsString(problem.detail()));
+  }
+
+  /** A body that has to be here by a time; the connection's own patience bounds each single wait. */
+  private static final class Timed extends HttpServletRequestWrapper {
+    private final long byNanos;
+
+    Timed(HttpServletRequest request, Duration patience) {
+      super(request);
+      byNanos = System.nanoTime() + patience.toNanos();
+    }
+
+    @Override
+    public ServletInputStream getInputStream() throws IOException {
+      ServletInputStream in = super.getInputStream();
+      return new ServletInputStream() {
+        @Override
+        public int read() throws IOException {
+          byte[] one = new byte[1];
+          return read(one, 0, 1) < 0 ? -1 : one[0] & 0xff;
+        }
+
+        @Override
+        public int read(byte[] into, int from, int most) throws IOException {
+          int read = in.read(into, from, most);
+          if (read > 0 && System.nanoTime() - byNanos > 0) {
+            throw new IOException("The body came too slowly.");
+          }
+          return read;
+        }
+
+        @Override
+        public boolean isFinished() {
+          return in.isFinished();
+        }
+
+        @Override
+        public boolean isReady() {
+          return in.isReady();
+        }
+
+        @Override
+        public void setReadListener(ReadListener listener) {
+          in.setReadListener(listener);
+        }
+      };
+    }
   }
 }

@@ -1,5 +1,6 @@
 package neatlanyard.store.db;
 
+import java.io.IOException;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
@@ -9,6 +10,7 @@ import java.util.function.Function;
 import org.flywaydb.core.Flyway;
 import org.jooq.DSLContext;
 import org.jooq.SQLDialect;
+import org.jooq.exception.DataAccessException;
 import org.jooq.impl.DSL;
 import org.sqlite.SQLiteConfig;
 import org.sqlite.SQLiteConfig.JournalMode;
@@ -22,6 +24,7 @@ import org.sqlite.SQLiteDataSource;
  * for the life of the process, which keeps the page cache warm and the file's locks simple.
  */
 public final class Database implements AutoCloseable {
+  private final OneOwner owner;
   private final Connection writing;
   private final Connection reading;
   private final DSLContext write;
@@ -29,35 +32,61 @@ public final class Database implements AutoCloseable {
   private final ReentrantLock writer = new ReentrantLock(true);
   private final ReentrantLock reader = new ReentrantLock();
 
-  private Database(Connection writing, Connection reading) {
+  private Database(OneOwner owner, Connection writing, Connection reading) {
+    this.owner = owner;
     this.writing = writing;
     this.reading = reading;
     this.write = DSL.using(writing, SQLDialect.SQLITE);
     this.read = DSL.using(reading, SQLDialect.SQLITE);
   }
 
-  /** Opens the file, makes it where there is none, and brings its tables up to date. */
+  /**
+   * Opens the file, makes it where there is none, and brings its tables up to date.
+   *
+   * @throws NotKept when another server uses it, or it cannot be read or written
+   */
   public static Database open(Path file) {
+    OneOwner owner = OneOwner.of(file.toAbsolutePath());
+    try {
+      SQLiteDataSource source = new SQLiteDataSource(config());
+      source.setUrl("jdbc:sqlite:" + file);
+      Flyway.configure().dataSource(source).locations("classpath:db/migration").load().migrate();
+      Database opened = new Database(owner, source.getConnection(), source.getConnection());
+      // A file that may only be read migrates to nothing and opens; it is found out by writing.
+      opened.write(sql -> sql.execute("create table if not exists may_be_written (yes integer)"));
+      opened.write(sql -> sql.execute("drop table may_be_written"));
+      return opened;
+    } catch (SQLException | RuntimeException e) {
+      closeQuietly(owner);
+      throw e instanceof NotKept already ? already : new NotKept(
+          "The database %s cannot be opened: %s.".formatted(file, Trouble.words(e)), Trouble.tryThis(e), e);
+    }
+  }
+
+  private static SQLiteConfig config() {
     SQLiteConfig config = new SQLiteConfig();
     config.enforceForeignKeys(true);
     config.setJournalMode(JournalMode.WAL);
     config.setSynchronous(SynchronousMode.FULL);
     config.setBusyTimeout(5_000);
-    SQLiteDataSource source = new SQLiteDataSource(config);
-    source.setUrl("jdbc:sqlite:" + file);
-    Flyway.configure().dataSource(source).locations("classpath:db/migration").load().migrate();
+    return config;
+  }
+
+  private static void closeQuietly(OneOwner owner) {
     try {
-      return new Database(source.getConnection(), source.getConnection());
-    } catch (SQLException e) {
-      throw new IllegalStateException("The database %s cannot be opened: %s".formatted(file, e.getMessage()), e);
+      owner.close();
+    } catch (IOException e) {
+      // The process that could not open it ends, and its lock with it.
     }
   }
 
-  /** Does all of it in one transaction, or nothing of it. */
+  /** Does all of it in one transaction, or nothing of it. @throws NotKept when the disk does not take it */
   public void write(Consumer<DSLContext> work) {
     writer.lock();
     try {
       write.transaction(c -> work.accept(c.dsl()));
+    } catch (DataAccessException e) {
+      throw Trouble.of(e);
     } finally {
       writer.unlock();
     }
@@ -67,6 +96,8 @@ public final class Database implements AutoCloseable {
     reader.lock();
     try {
       return query.apply(read);
+    } catch (DataAccessException e) {
+      throw Trouble.of(e);
     } finally {
       reader.unlock();
     }
@@ -80,7 +111,8 @@ public final class Database implements AutoCloseable {
     try {
       reading.close();
       writing.close();
-    } catch (SQLException e) {
+      owner.close();
+    } catch (SQLException | IOException e) {
       throw new IllegalStateException("The database cannot be closed: " + e.getMessage(), e);
     } finally {
       reader.unlock();

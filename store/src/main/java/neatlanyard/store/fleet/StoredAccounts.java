@@ -31,11 +31,11 @@ public final class StoredAccounts implements Accounts {
   @Override
   public void save(Account a) {
     AccountRecord row =
-        new AccountRecord(a.id().value(), a.name(), a.role().name(), a.passwordHash(), a.mustChange());
+        new AccountRecord(a.id().value(), a.name(), a.role().name(), a.passwordHash(), a.mustChange(), a.disabled());
     db.write(sql -> sql.insertInto(ACCOUNT).set(row).onDuplicateKeyUpdate().set(row).execute());
   }
 
   private static Account of(AccountRecord r) {
-    return new Account(new CrewId(r.getId()), r.getName(), Role.valueOf(r.getRole()), r.getPasswordHash(), r.getMustChange());
+    return new Account(new CrewId(r.getId()), r.getName(), Role.valueOf(r.getRole()), r.getPasswordHash(), r.getMustChange(), r.getDisabled());
   }
 }

@@ -1,12 +1,15 @@
 package neatlanyard.store.fleet;
 
+import static neatlanyard.store.generated.Tables.ENTRY;
 import static neatlanyard.store.generated.Tables.FLIGHT;
+import static neatlanyard.store.generated.Tables.PHOTO;
 import static neatlanyard.store.generated.Tables.ROSTERED;
 
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.atomic.AtomicBoolean;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Flight;
@@ -57,6 +60,17 @@ public final class StoredFlights implements Flights {
             f.id().value(), r.seat().name(), r.who().value(), r.commander(), r.flying())).execute());
       }
     });
+  }
+
+  /** What refers to a flight keeps it; so does the foreign key, should an entry come in between. */
+  @Override
+  public boolean withdraw(FlightId id) {
+    AtomicBoolean gone = new AtomicBoolean();
+    db.write(sql -> {
+      boolean used = sql.fetchExists(ENTRY, ENTRY.FLIGHT_ID.eq(id.value())) || sql.fetchExists(PHOTO, PHOTO.FLIGHT_ID.eq(id.value()));
+      gone.set(!used && sql.deleteFrom(FLIGHT).where(FLIGHT.ID.eq(id.value())).execute() > 0);
+    });
+    return gone.get();
   }
 
   private static Map<String, List<Rostered>> crews(DSLContext sql) {

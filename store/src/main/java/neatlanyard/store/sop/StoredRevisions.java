@@ -10,6 +10,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.sop.PackId;
 import neatlanyard.core.sop.Revision;
@@ -57,10 +59,10 @@ public final class StoredRevisions implements Revisions {
   }
 
   @Override
-  public boolean discard(PackId pack, String name) {
+  public boolean discard(PackId pack, String name, long edition) {
     AtomicBoolean gone = new AtomicBoolean();
     db.write(sql -> gone.set(sql.deleteFrom(REVISION)
-        .where(REVISION.PACK.eq(pack.value()), REVISION.NAME.eq(name), REVISION.PUBLISHED_AT.isNull()).execute() > 0));
+        .where(REVISION.PACK.eq(pack.value()), REVISION.NAME.eq(name), REVISION.EDITION.eq(edition), REVISION.PUBLISHED_AT.isNull()).execute() > 0));
     return gone.get();
   }
 
@@ -94,6 +96,7 @@ public final class StoredRevisions implements Revisions {
     record.setEdition(r.edition());
     record.setDraftedBy(r.drafted().by().value());
     record.setDraftedAt(r.drafted().at().toEpochMilli());
+    record.setAuthors(r.authors().stream().map(CrewId::value).sorted().collect(Collectors.joining(" ")));
     r.checked().ifPresent(c -> {
       record.setCheckedBy(c.by().value());
       record.setCheckedAt(c.at().toEpochMilli());
@@ -109,9 +112,14 @@ public final class StoredRevisions implements Revisions {
   private static Revision of(RevisionRecord r) {
     return new Revision(
         new PackId(r.getPack()), r.getName(), r.getContent(), r.getSha256(), r.getEdition(),
-        new Signed(new CrewId(r.getDraftedBy()), Instant.ofEpochMilli(r.getDraftedAt())),
+        new Signed(new CrewId(r.getDraftedBy()), Instant.ofEpochMilli(r.getDraftedAt())), authors(r),
         signed(r.getCheckedBy(), r.getCheckedAt()), signed(r.getPublishedBy(), r.getPublishedAt()),
         Optional.ofNullable(r.getEffective()).map(LocalDate::parse));
+  }
+
+  private static Set<CrewId> authors(RevisionRecord r) {
+    String authors = r.getAuthors() == null ? r.getDraftedBy() : r.getAuthors();
+    return Stream.of(authors.split(" ")).map(CrewId::new).collect(Collectors.toUnmodifiableSet());
   }
 
   private static Optional<Signed> signed(@Nullable String by, @Nullable Long at) {

@@ -4,8 +4,10 @@ import static neatlanyard.store.generated.Tables.PHOTO;
 import static neatlanyard.store.generated.Tables.PHOTO_PART;
 
 import java.io.ByteArrayOutputStream;
+import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
+import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.FlightId;
 import neatlanyard.core.walkaround.Photos;
 import neatlanyard.store.db.Database;
@@ -23,7 +25,19 @@ public final class StoredPhotos implements Photos {
   @Override
   public Optional<Pending> pending(UUID id) {
     return db.read(sql -> sql.selectFrom(PHOTO).where(PHOTO.ID.eq(id.toString()), PHOTO.JPEG.isNull())
-        .fetchOptional(r -> new Pending(id, new FlightId(r.getFlightId()), r.getSha256(), r.getTotal(), received(sql, id))));
+        .fetchOptional(r -> new Pending(id, new FlightId(r.getFlightId()), r.getSha256(), r.getTotal(), received(sql, id), new CrewId(r.getSentBy()), Instant.ofEpochMilli(r.getBegunAt()))));
+  }
+
+  @Override
+  public Underway underway(CrewId by, FlightId departure) {
+    return db.read(sql -> new Underway(
+        sql.fetchCount(PHOTO, PHOTO.JPEG.isNull(), PHOTO.SENT_BY.eq(by.value())),
+        sql.fetchCount(PHOTO, PHOTO.JPEG.isNull(), PHOTO.FLIGHT_ID.eq(departure.value()))));
+  }
+
+  @Override
+  public void dropBefore(Instant then) {
+    db.write(sql -> sql.deleteFrom(PHOTO).where(PHOTO.JPEG.isNull(), PHOTO.BEGUN_AT.lt(then.toEpochMilli())).execute());
   }
 
   private static int received(DSLContext sql, UUID id) {
@@ -35,6 +49,7 @@ public final class StoredPhotos implements Photos {
   public void begin(Pending p) {
     db.write(sql -> sql.insertInto(PHOTO)
         .set(PHOTO.ID, p.id().toString()).set(PHOTO.FLIGHT_ID, p.departure().value()).set(PHOTO.SHA256, p.sha256()).set(PHOTO.TOTAL, p.total())
+        .set(PHOTO.SENT_BY, p.by().value()).set(PHOTO.BEGUN_AT, p.begun().toEpochMilli())
         .onDuplicateKeyIgnore().execute());
   }
 

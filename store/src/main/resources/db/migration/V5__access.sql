@@ -1,0 +1,50 @@
+-- Who may come in, who is in, and what was done about it.
+alter table account add column disabled boolean not null default false;
+
+-- A sign-in that is open until it ends by itself or is ended; known by the hash of what its cookie says.
+create table session (
+  key text primary key not null,
+  who text not null,
+  address text not null,
+  begun_at bigint not null,
+  ends_at bigint not null
+);
+
+create index session_who on session (who);
+
+-- What was done about access: only ever added to.
+create table access_line (
+  id integer primary key autoincrement not null,
+  at bigint not null,
+  by_whom text not null,
+  act text not null,
+  about text not null,
+  words text not null
+);
+
+create trigger access_line_stays_as_written before update on access_line
+begin
+  select raise(abort, 'a line of the access log is never changed');
+end;
+
+create trigger access_line_stays before delete on access_line
+begin
+  select raise(abort, 'a line of the access log is never deleted');
+end;
+
+-- Wrong passwords; the latest are kept.
+create table failed_sign_in (
+  id integer primary key autoincrement not null,
+  at bigint not null,
+  name text not null,
+  address text not null
+);
+
+-- Everybody who saved some edition of a draft, apart by spaces: none of them is the second person who checks it.
+alter table revision add column authors text;
+update revision set authors = drafted_by where published_at is null;
+
+-- Photos on their way: whose they are and since when, so that what never arrives can be taken away.
+alter table photo add column sent_by text not null default 'unknown';
+alter table photo add column begun_at bigint not null default 0;
+create index photo_on_its_way on photo (flight_id) where jpeg is null;

@@ -1,0 +1,37 @@
+import 'fake-indexeddb/auto'
+import { describe, expect, it } from 'vitest'
+import { v7 } from 'uuid'
+import type { Outgoing } from './outbox'
+import { wordsKept } from './wordsKept'
+
+const word = (label: string): Outgoing => ({ id: v7(), deviceAt: '2027-01-14T07:25:00Z', device: 'd', kind: 'step-done', body: { step: label }, label })
+
+describe('words kept on a device', () => {
+  it('wait in the order in which they were said, whichever tab said them, and go one by one', async () => {
+    const said = Array.from({ length: 40 }, (_, i) => word(`s${i}`))
+    for (let i = 0; i < said.length; i += 4) await Promise.all([wordsKept.put('adeyo/f1', said.slice(i, i + 2)), wordsKept.put('adeyo/f1', said.slice(i + 2, i + 4))])
+    await wordsKept.put('marsk/f1', [word('hers')])
+    const sent: string[] = []
+    for (let next = await wordsKept.next('adeyo/f1'); next; next = await wordsKept.next('adeyo/f1')) {
+      sent.push(next.label)
+      await wordsKept.answered('adeyo/f1', next, { standing: 'taken', number: sent.length }, 10)
+    }
+    expect(sent).toEqual(said.map((w) => w.label))
+    const kept = await wordsKept.all('adeyo/f1')
+    expect(kept.waiting).toEqual([])
+    expect(kept.taken.map((t) => t.number), 'only the latest are remembered').toEqual([31, 32, 33, 34, 35, 36, 37, 38, 39, 40])
+    expect((await wordsKept.all('marsk/f1')).waiting.map((w) => w.label)).toEqual(['hers'])
+  })
+
+  it('are found again by whose they are, and a refused one stays until it is read', async () => {
+    const [a, b] = [word('a'), word('b')]
+    await wordsKept.put('holm/f2', [a])
+    await wordsKept.put('holm/f3', [b])
+    expect((await wordsKept.departuresWaiting('holm')).sort()).toEqual(['f2', 'f3'])
+    await wordsKept.answered('holm/f2', a, { standing: 'refused', refusal: { code: 'needs', what: 'w', tryThis: 't', faults: [] } }, 10)
+    expect(await wordsKept.departuresWaiting('holm')).toEqual(['f3'])
+    expect((await wordsKept.all('holm/f2')).refused).toMatchObject([{ code: 'needs', event: { label: 'a' } }])
+    await wordsKept.drop(a.id)
+    expect((await wordsKept.all('holm/f2')).refused).toEqual([])
+  })
+})

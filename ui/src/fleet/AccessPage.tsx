@@ -1,0 +1,111 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import type { AccessView, AccountView, Me, OneTimePassword } from '../api.gen'
+import { ask, type Problem } from '../app/api'
+import { ProblemNotice } from '../app/Notice'
+import { TopBar } from '../app/TopBar'
+import classes from './Desk.module.css'
+import { Given } from './Given'
+
+const utc = (at: string): string => at.slice(0, 16).replace('T', ' ')
+
+const where = (a: AccountView): string =>
+  a.devices.length === 0 ? 'not signed in' : `signed in on ${a.devices.length} ${a.devices.length === 1 ? 'device' : 'devices'}, last ${utc(a.devices[0]!.begun)} from ${a.devices[0]!.address}`
+
+/** Who may come in, who is in, and what was done about it. */
+export const AccessPage = ({ me }: { me: Me }) => {
+  const client = useQueryClient()
+  const accounts = useQuery<AccountView[], Problem>({ queryKey: ['accounts'], queryFn: () => ask('GET', '/api/accounts') })
+  const log = useQuery<AccessView, Problem>({ queryKey: ['access'], queryFn: () => ask('GET', '/api/access') })
+  const act = useMutation<OneTimePassword | undefined, Problem, { id: string; act: 'one-time-password' | 'take-away' | 'sign-out' }>({
+    mutationFn: ({ id, act }) => ask('POST', `/api/accounts/${id}/${act}`),
+    onSettled: () => client.invalidateQueries({ predicate: (q) => ['accounts', 'access'].includes(String(q.queryKey[0])) }),
+  })
+  const [sure, setSure] = useState('')
+  const given = act.data?.password ? [act.data] : []
+  const problem = accounts.error ?? log.error ?? act.error
+  return (
+    <>
+      <TopBar me={me} />
+      <main className={classes.main}>
+        <h1>Access</h1>
+        <p>A new one-time password, access taken away or a new role counts at once: whoever is in under that name is out.</p>
+        {problem && <ProblemNotice problem={problem} />}
+        <Given passwords={given} />
+        <h2>Sign-ins</h2>
+        <table>
+          <tbody>
+            {accounts.data?.map((a) => (
+              <tr key={a.id} data-away={a.takenAway || undefined}>
+                <td>
+                  <b>{a.name}</b>
+                  <br />
+                  {a.id}, {a.role}
+                </td>
+                <td>
+                  {a.state}
+                  <br />
+                  {where(a)}
+                </td>
+                <td className={classes.acts}>
+                  <button type="button" className={classes.small} onClick={() => act.mutate({ id: a.id, act: 'one-time-password' })}>
+                    New one-time password
+                  </button>
+                  {a.devices.length > 0 && (
+                    <button type="button" className={classes.small} onClick={() => act.mutate({ id: a.id, act: 'sign-out' })}>
+                      Sign out everywhere
+                    </button>
+                  )}
+                  {!a.takenAway && a.id !== me.id && (
+                    <button
+                      type="button" className={classes.small}
+                      onClick={() => {
+                        if (sure === a.id) act.mutate({ id: a.id, act: 'take-away' })
+                        setSure(sure === a.id ? '' : a.id)
+                      }}
+                    >
+                      {sure === a.id ? `Yes, ${a.name} is out` : 'Take access away'}
+                    </button>
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <h2>Wrong passwords of late</h2>
+        {log.data?.failures.length === 0 && <p>None.</p>}
+        <table>
+          <tbody>
+            {log.data?.failures.map((f) => (
+              <tr key={`${f.last}/${f.name}/${f.address}`}>
+                <td>{utc(f.last)} UTC</td>
+                <td>{f.name}</td>
+                <td>
+                  from {f.address}
+                  {f.times > 1 ? `, ${f.times} times in a row` : ''}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <h2>What was done</h2>
+        <p>Nobody can change or delete these lines.</p>
+        <table>
+          <tbody>
+            {log.data?.lines.map((l, i) => (
+              <tr key={`${l.at}/${i}`}>
+                <td>{utc(l.at)} UTC</td>
+                <td>{l.by}</td>
+                <td>
+                  {l.act}
+                  {l.about !== l.by ? `: ${l.about}` : ''}
+                </td>
+                <td>{l.words}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </main>
+    </>
+  )
+}
