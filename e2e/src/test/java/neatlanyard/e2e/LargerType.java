@@ -20,7 +20,7 @@ final class LargerType {
 
   /** @param circumstances of the day, as the record names them */
   static void open(Browser browser, Application app, Crew ida, Crew wren, List<String> circumstances) {
-    Crew.in(browser, app, "Bas Orrin", ColorScheme.LIGHT).post("/api/flights", "text/plain", FLIGHT);
+    Crew.in(browser, app, "Administrator", ColorScheme.LIGHT).post("/api/flights", "text/plain", FLIGHT);
     ida.post("/api/departures/larger/open", "application/json", "{}");
     says(ida, "seat-taken", Map.of("seat", "left"));
     says(wren, "seat-taken", Map.of("seat", "right"));

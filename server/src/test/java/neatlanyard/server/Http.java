@@ -48,6 +48,20 @@ final class Http {
     return http;
   }
 
+  /** Another device with the same cookies, as after a theft. */
+  Http copy() {
+    Http copy = new Http(URI.create(base).getPort());
+    cookies.getCookieStore().getCookies().forEach(c -> copy.cookie(c.getName(), c.getValue()));
+    return copy;
+  }
+
+  void cookie(String name, String value) {
+    HttpCookie cookie = new HttpCookie(name, value);
+    cookie.setPath("/");
+    cookie.setVersion(0);
+    cookies.getCookieStore().add(URI.create(base), cookie);
+  }
+
   Answer get(String path) {
     return send(HttpRequest.newBuilder(URI.create(base + path)).GET().build());
   }
@@ -96,6 +110,17 @@ final class Http {
       throw new UncheckedIOException(e);
     } catch (InterruptedException e) {
       throw new AssertionError(e);
+    }
+  }
+
+  /** How a stream is answered; it is closed again. */
+  Answer opened(String path) {
+    try (InputStream in = stream(path)) {
+      int first = in.read();
+      boolean streams = first == 'e' || first == 'd' || first == ':' || first == 'i';
+      return new Answer(streams ? 200 : 401, "");
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     }
   }
 

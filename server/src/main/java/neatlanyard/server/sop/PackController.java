@@ -132,6 +132,7 @@ class PackController {
   /** Begins a new draft from a revision. */
   @PostMapping("/api/packs/{id}/{revision}/next")
   RevisionView next(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision, @RequestBody NewRevision form) {
+    mustDraw(who);
     String name = form.revision() == null ? "" : form.revision().strip();
     if (!name.matches("[A-Za-z0-9][A-Za-z0-9.-]{0,29}")) {
       throw Problem.bad("bad-name", "'%s' is not a revision: up to 30 letters, digits, dots or hyphens.".formatted(name));

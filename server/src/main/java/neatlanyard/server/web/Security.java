@@ -1,5 +1,6 @@
 package neatlanyard.server.web;
 
+import jakarta.servlet.DispatcherType;
 import neatlanyard.server.fleet.SessionCookies;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -20,6 +21,8 @@ class Security {
   SecurityFilterChain chain(HttpSecurity http, SessionCookies sessions) throws Exception {
     return http
         .authorizeHttpRequests(r -> r
+            // The end of an answer that was allowed to begin, such as a stream whose session ended.
+            .dispatcherTypeMatchers(DispatcherType.ASYNC, DispatcherType.ERROR).permitAll()
             .requestMatchers(HttpMethod.POST, "/api/session").permitAll()
             .requestMatchers("/api/session", "/api/about").permitAll()
             .requestMatchers("/api/**", "/v3/**", "/swagger-ui/**", "/swagger-ui.html").authenticated()

@@ -1,0 +1,117 @@
+package neatlanyard.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.Future;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import neatlanyard.server.problem.Problem;
+import neatlanyard.server.work.HeavyWork;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.testng.annotations.Test;
+
+/** With every worker of the heavy work held still, crews go on; who wants a worker is told when to come again. */
+@SuppressWarnings("NullAway.Init") // The framework fills the field.
+public class HeldWorkTest extends AtTheServer {
+  @Autowired private HeavyWork heavy;
+
+  private interface Held {
+    void then() throws Exception;
+  }
+
+  /** Holds every worker, and fills what waits up to a number. */
+  private void held(int waiting, Held then) throws Exception {
+    CountDownLatch let = new CountDownLatch(1);
+    CountDownLatch holding = new CountDownLatch(heavy.workers());
+    try (ExecutorService askers = Executors.newVirtualThreadPerTaskExecutor()) {
+      List<Future<?>> all = new ArrayList<>();
+      for (int i = 0; i < heavy.workers() + waiting; i++) {
+        int asker = i;
+        all.add(askers.submit(() -> heavy.run("holder " + asker, HeavyWork.Kind.PACK, stop -> {
+          holding.countDown();
+          try {
+            let.await();
+          } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+          }
+          return asker;
+        })));
+      }
+      holding.await();
+      try {
+        while (heavy.waiting() < waiting) {
+          Thread.onSpinWait();
+        }
+        then.then();
+      } finally {
+        let.countDown();
+      }
+      for (Future<?> f : all) {
+        f.get();
+      }
+    }
+  }
+
+  @Test
+  public void presses_are_answered() throws Exception {
+    Http wren = in("adeyo");
+    Http ida = in("marsk");
+    crewIn(wren, ida);
+    held(10, () -> {
+      for (int i = 0; i < 20; i++) {
+        assertThat(wren.event("step-done", "{\"step\":\"wa-door\"}").status()).isEqualTo(200);
+        assertThat(ida.get("/api/departures/today-14").status()).isEqualTo(200);
+      }
+      assertThat(ida.get("/api/departures").status()).isEqualTo(200);
+    });
+  }
+
+  @Test
+  public void who_comes_when_the_queue_is_full_is_told_when_to_come_again() throws Exception {
+    held(64, () -> {
+      Http.Answer busy = new Http(port).post("/api/session", "{\"who\":\"marsk\",\"password\":\"bare-cord-11\"}");
+      assertThat(busy.status()).isEqualTo(503);
+      assertThat(busy.code()).isEqualTo("busy");
+      assertThat(busy.json().path("tryThis").asString()).matches("Again in \\d+ seconds\\.");
+    });
+    assertThat(in("marsk").get("/api/session").status()).isEqualTo(200);
+  }
+
+  @Test
+  public void nobody_has_more_than_their_share() throws Exception {
+    try (ExecutorService askers = Executors.newVirtualThreadPerTaskExecutor()) {
+      held(0, () -> {
+        Future<Integer> first = askers.submit(() -> heavy.run("holm", HeavyWork.Kind.PHOTO, stop -> 1));
+        while (heavy.waiting() < 1) {
+          Thread.onSpinWait();
+        }
+        assertThatThrownBy(() -> heavy.run("holm", HeavyWork.Kind.PHOTO, stop -> 2))
+            .isInstanceOfSatisfying(Problem.class, p -> assertThat(p.detail().getStatus()).isEqualTo(429));
+        assertThat(first.isDone()).isFalse();
+      });
+    }
+  }
+
+  /** An asker who asks again, as one does who types, has one worker at most, and it stops when told to. */
+  @Test
+  public void asking_again_gives_the_earlier_one_up() throws Exception {
+    CountDownLatch begun = new CountDownLatch(1);
+    try (ExecutorService askers = Executors.newVirtualThreadPerTaskExecutor()) {
+      Future<String> first = askers.submit(() -> heavy.latest("orrin", HeavyWork.Kind.PACK, () -> { }, stop -> {
+        begun.countDown();
+        while (!stop.getAsBoolean()) {
+          Thread.onSpinWait();
+        }
+        return "stopped";
+      }));
+      begun.await();
+      String second = heavy.latest("orrin", HeavyWork.Kind.PACK, () -> { }, stop -> "second");
+      assertThat(second).isEqualTo("second");
+      assertThat(first.get()).isEqualTo("stopped");
+    }
+  }
+}
