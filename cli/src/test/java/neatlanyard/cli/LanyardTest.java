@@ -14,11 +14,20 @@ import java.util.Optional;
 import java.util.UUID;
 import neatlanyard.core.departure.Entry;
 import neatlanyard.core.departure.Event;
+import neatlanyard.core.departure.DepartureLog;
+import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.CrewId;
+import neatlanyard.core.fleet.Flight;
+import neatlanyard.core.fleet.FlightId;
 import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.record.Chain;
+import neatlanyard.core.record.Seal;
 import neatlanyard.formats.record.EntryJson;
 import neatlanyard.formats.record.RecordFile;
+import neatlanyard.store.db.Database;
+import neatlanyard.store.departure.StoredDepartureLog;
+import neatlanyard.store.fleet.StoredFlights;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -26,6 +35,8 @@ import tools.jackson.databind.json.JsonMapper;
 /** Exit codes and words of the commands. */
 public class LanyardTest {
   private static final Path DEMO = Path.of(System.getProperty("lanyard.root", ".."), "demo");
+
+  private static final Seal.Key KEY = Seal.newKey(Instant.EPOCH);
 
   private record Ran(int exit, String said) {}
 
@@ -50,7 +61,7 @@ public class LanyardTest {
     EntryJson.Kept last = EntryJson.write(
         new Entry(2, UUID.randomUUID(), Instant.EPOCH, Instant.EPOCH, marsk, Optional.of(Seat.LEFT), "d", new Event.TiedOff(List.of())),
         first.hash());
-    return RecordFile.write(List.of(first.json(), last.json()), last.hash());
+    return RecordFile.write(List.of(first.json(), last.json()), last.hash(), Seal.of(last.hash(), KEY));
   }
 
   @Test
@@ -67,6 +78,64 @@ public class LanyardTest {
     assertThat(run("verify", file("{}").toString()).exit()).isEqualTo(2);
     assertThat(run("verify", "no-such-file").exit()).isEqualTo(2);
     assertThat(run("verify").exit()).isEqualTo(2);
+  }
+
+  /** Replaced as a whole, chain and signature and all, by somebody with a key of their own: the installation's key shows it. */
+  @Test
+  public void verify_finds_out_a_record_that_was_replaced_as_a_whole() throws IOException {
+    String record = record();
+    Path pem = file(Seal.pem(KEY.publicKey()));
+    assertThat(run("verify", file(record).toString(), "--key", pem.toString()).said()).contains("Signed with the key you gave");
+    assertThat(run("verify", file(record).toString(), "--key", Seal.fingerprint(KEY.publicKey())).exit()).isZero();
+    assertThat(run("verify", file(record).toString()).said()).contains("anybody can sign with a key of their own");
+    String head = record.replaceAll("(?s).*\"head\":\"(\\w{64})\".*", "$1");
+    Seal theirs = Seal.of(head, Seal.newKey(Instant.EPOCH));
+    String replaced = record.replace(KEY.publicKey(), theirs.publicKey()).replace(Seal.of(head, KEY).signature(), theirs.signature());
+    assertThat(run("verify", file(replaced).toString()).exit()).as("by itself it is whole").isZero();
+    Ran found = run("verify", file(replaced).toString(), "--key", pem.toString());
+    assertThat(found.exit()).isOne();
+    assertThat(found.said()).contains("was replaced");
+    String unsigned = record.replaceAll(",\"seal\":\\{[^}]*}", "").replace("record/2", "record/1");
+    assertThat(run("verify", file(unsigned).toString()).said()).as("as written before").contains("is whole", "not signed");
+    assertThat(run("verify", file(unsigned).toString(), "--key", pem.toString()).exit()).isOne();
+    assertThat(run("verify", file(unsigned.replace("record/1", "record/2")).toString()).said()).contains("its signature is missing");
+  }
+
+  /** A database in use is backed up whole, put back only while nobody uses it, and never when it is not whole. */
+  @Test
+  public void a_database_in_use_is_backed_up_and_put_back() throws Exception {
+    Path folder = Files.createTempDirectory("lanyard-backup");
+    Path database = folder.resolve("it's.db");
+    Path backup = folder.resolve("backup.db");
+    try (Database db = Database.open(database)) {
+      new StoredFlights(db).add(List.of(new Flight(new FlightId("f1"), "TL 1", new TailId("TL-DVA"), new AirfieldId("QTRN"), new AirfieldId("QVSK"),
+          Instant.EPOCH, Optional.empty(), List.of())));
+      try (StoredDepartureLog log = new StoredDepartureLog(db)) {
+        EntryJson.Kept first = EntryJson.write(new Entry(1, UUID.randomUUID(), Instant.EPOCH, Instant.EPOCH, new CrewId("marsk"), Optional.empty(), "d",
+            new Event.SeatTaken(Seat.LEFT)), Chain.GENESIS);
+        log.append(new FlightId("f1"), new DepartureLog.Kept(1, UUID.randomUUID(), first.json(), first.hash())).toCompletableFuture().join();
+        Ran made = run("backup", backup.toString(), "--database", database.toString());
+        assertThat(made.exit()).as(made.said()).isZero();
+        assertThat(made.said()).contains("1 departures, 1 entries, every chain hangs together");
+        assertThat(run("restore", backup.toString(), "--database", database.toString()).said()).contains("Another server uses the database");
+      }
+    }
+    Files.writeString(database, "no database any more");
+    Ran back = run("restore", backup.toString(), "--database", database.toString());
+    assertThat(back.exit()).as(back.said()).isZero();
+    assertThat(back.said()).contains("what stood there is in");
+    try (Database db = Database.open(database)) {
+      assertThat(new StoredFlights(db).all()).hasSize(1);
+    }
+    byte[] bytes = Files.readAllBytes(backup);
+    int at = new String(bytes, java.nio.charset.StandardCharsets.ISO_8859_1).indexOf("\"seat\":\"left\"");
+    System.arraycopy("\"seat\":\"rigt\"".getBytes(java.nio.charset.StandardCharsets.ISO_8859_1), 0, bytes, at, 13);
+    Files.write(backup, bytes);
+    Ran altered = run("restore", backup.toString(), "--database", database.toString());
+    assertThat(altered.exit()).isOne();
+    assertThat(altered.said()).contains("departure f1, entry 1").contains("nothing was changed");
+    assertThat(run("restore", file("nothing").toString(), "--database", database.toString()).exit()).isEqualTo(2);
+    assertThat(run("backup", backup.toString(), "--database", folder.resolve("none.db").toString()).exit()).isEqualTo(2);
   }
 
   @Test

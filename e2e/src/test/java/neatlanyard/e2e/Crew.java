@@ -68,6 +68,49 @@ final class Crew {
     return new Crew(page, app.url());
   }
 
+  /** A browser with a folder of its own, as on somebody's tablet: it can be killed, and started again on the same folder. */
+  record Own(Playwright playwright, BrowserContext context, Path profile, Application app) implements AutoCloseable {
+    /** Signs in, unless the browser still is. */
+    Crew signIn(String name) {
+      Page page = context.pages().isEmpty() ? context.newPage() : context.pages().getFirst();
+      // What was kept shows first; who is signed in is known once the server has said so.
+      int said = page.waitForResponse(app.url() + "/api/session", () -> page.navigate(app.url())).status();
+      Locator list = page.getByText("Ternholm – Vesk");
+      if (said == 401) {
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name + " ")).click();
+      }
+      assertThat(list).isVisible();
+      return new Crew(page, app.url());
+    }
+
+    /** As {@code kill -9} does: nothing is closed or flushed. */
+    void kill() throws InterruptedException {
+      List<ProcessHandle> all = ProcessHandle.allProcesses()
+          .filter(p -> p.info().commandLine().filter(c -> c.contains(profile.toString())).isPresent()).toList();
+      all.forEach(ProcessHandle::destroyForcibly);
+      for (ProcessHandle p : all) {
+        while (p.isAlive()) {
+          Thread.sleep(20);
+        }
+      }
+    }
+
+    @Override
+    public void close() {
+      playwright.close();
+    }
+  }
+
+  static Own own(Path profile, Application app) throws java.io.IOException {
+    Playwright playwright = Playwright.create();
+    // A killed browser leaves its lock behind.
+    java.nio.file.Files.deleteIfExists(profile.resolve("SingletonLock"));
+    BrowserContext context = playwright.chromium().launchPersistentContext(profile, new BrowserType.LaunchPersistentContextOptions()
+        .setExecutablePath(Path.of("/usr/bin/chromium")).setHeadless(true).setArgs(ARGUMENTS).setViewportSize(1280, 800)
+        .setReducedMotion(ReducedMotion.REDUCE));
+    return new Own(playwright, context, profile, app);
+  }
+
   /** Opens today's first departure and takes the seat. */
   Crew takeSeat(String seat) {
     key("1");

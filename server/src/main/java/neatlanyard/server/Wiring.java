@@ -14,6 +14,7 @@ import neatlanyard.core.fleet.Accounts;
 import neatlanyard.core.fleet.FleetTexts;
 import neatlanyard.core.fleet.Flights;
 import neatlanyard.core.fleet.Sessions;
+import neatlanyard.core.record.SealKeys;
 import neatlanyard.core.sop.FeedbackAnswers;
 import neatlanyard.core.sop.Revisions;
 import neatlanyard.core.walkaround.Photos;
@@ -29,6 +30,7 @@ import neatlanyard.store.fleet.StoredAccounts;
 import neatlanyard.store.fleet.StoredFleetTexts;
 import neatlanyard.store.fleet.StoredFlights;
 import neatlanyard.store.fleet.StoredSessions;
+import neatlanyard.store.record.StoredSealKeys;
 import neatlanyard.store.sop.StoredFeedbackAnswers;
 import neatlanyard.store.sop.StoredRevisions;
 import neatlanyard.store.walkaround.StoredPhotos;
@@ -103,6 +105,11 @@ class Wiring {
   @Bean
   ReadingHistory readingHistory(Database db) {
     return new StoredReadingHistory(db);
+  }
+
+  @Bean
+  SealKeys sealKeys(Database db) {
+    return new StoredSealKeys(db);
   }
 
   @Bean

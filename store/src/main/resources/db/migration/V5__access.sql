@@ -48,3 +48,20 @@ update revision set authors = drafted_by where published_at is null;
 alter table photo add column sent_by text not null default 'unknown';
 alter table photo add column begun_at bigint not null default 0;
 create index photo_on_its_way on photo (flight_id) where jpeg is null;
+
+-- What records are signed with; never changed or forgotten.
+create table seal_key (
+  public_key text primary key not null,
+  private_key text not null,
+  made_at bigint not null
+);
+
+create trigger seal_key_stays_as_made before update on seal_key
+begin
+  select raise(abort, 'a key is never changed');
+end;
+
+create trigger seal_key_stays before delete on seal_key
+begin
+  select raise(abort, 'a key is never forgotten');
+end;

@@ -46,6 +46,7 @@ import neatlanyard.core.sop.Revision;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.walkaround.Photos;
 import neatlanyard.store.db.Database;
+import neatlanyard.store.db.NotKept;
 import neatlanyard.store.db.OwnSettings;
 import neatlanyard.store.departure.StoredDepartureLog;
 import neatlanyard.store.dispatch.StoredDispatchLists;
@@ -102,6 +103,33 @@ public class StoreTest {
         ResultSet mode = s.executeQuery("pragma journal_mode")) {
       assertThat(mode.getString(1)).isEqualTo("wal");
     }
+  }
+
+  @Test
+  public void a_second_server_on_the_same_file_is_told_so() {
+    assertThatThrownBy(() -> Database.open(file)).isInstanceOf(NotKept.class).hasMessageContaining("Another server uses the database");
+    again();
+  }
+
+  /** A full disk, as SQLite meets it: no page more. What failed is told, what was there stays, and it goes on once there is room. */
+  @Test
+  public void a_full_disk_says_so_and_it_goes_on_once_there_is_room() {
+    db.write(sql -> sql.execute("pragma max_page_count = " + sql.fetchValue("pragma page_count")));
+    Flight large = new Flight(new FlightId("a"), "x".repeat(100_000), new TailId("TL-DVA"), new AirfieldId("QTRN"), new AirfieldId("QVSK"), AT, Optional.empty(), List.of());
+    assertThatThrownBy(() -> new StoredFlights(db).add(List.of(large))).isInstanceOf(NotKept.class).hasMessageContaining("the disk is full");
+    assertThat(db.trouble()).isPresent();
+    assertThat(new StoredFlights(db).all()).isEmpty();
+    db.write(sql -> sql.execute("pragma max_page_count = 1000000"));
+    new StoredFlights(db).add(List.of(large));
+    assertThat(new StoredFlights(db).all()).hasSize(1);
+    assertThat(db.trouble()).isEmpty();
+  }
+
+  @Test
+  public void a_database_that_may_only_be_read_says_so() {
+    db.write(sql -> sql.execute("pragma query_only = 1"));
+    assertThatThrownBy(() -> new StoredFlights(db).add(List.of(flight("a")))).isInstanceOf(NotKept.class).hasMessageContaining("it may only be read");
+    assertThatThrownBy(() -> Database.open(Path.of("/proc/no-such-folder/test.db"))).isInstanceOf(NotKept.class);
   }
 
   @Test

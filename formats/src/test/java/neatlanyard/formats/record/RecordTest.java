@@ -43,6 +43,7 @@ import neatlanyard.core.fleet.TypeId;
 import neatlanyard.core.gauge.Readings;
 import neatlanyard.core.gauge.Usage;
 import neatlanyard.core.record.Chain;
+import neatlanyard.core.record.Seal;
 import neatlanyard.core.sop.Circumstance;
 import neatlanyard.core.sop.Day;
 import neatlanyard.core.sop.PackId;
@@ -126,9 +127,15 @@ public class RecordTest {
     return kept;
   }
 
+  private static final Seal.Key KEY = Seal.newKey(Instant.EPOCH);
+
+  private static String written(List<String> entries, String head) {
+    return RecordFile.write(entries, head, Seal.of(head, KEY));
+  }
+
   private static String record() {
     List<EntryJson.Kept> kept = kept();
-    return RecordFile.write(kept.stream().map(EntryJson.Kept::json).toList(), kept.getLast().hash());
+    return written(kept.stream().map(EntryJson.Kept::json).toList(), kept.getLast().hash());
   }
 
   /** A log of an earlier version says less of finds and verdicts, and is read all the same. */
@@ -200,8 +207,8 @@ public class RecordTest {
         .isEqualTo(new RecordFile.Check.Altered(22, "its content is not what was hashed when it was written"));
     List<EntryJson.Kept> kept = kept();
     List<String> cut = kept.subList(0, 11).stream().map(EntryJson.Kept::json).toList();
-    assertThat(RecordFile.check(RecordFile.write(cut, kept.getLast().hash()))).isInstanceOf(RecordFile.Check.Altered.class);
-    assertThat(RecordFile.check(RecordFile.write(cut, kept.get(10).hash())))
+    assertThat(RecordFile.check(written(cut, kept.getLast().hash()))).isInstanceOf(RecordFile.Check.Altered.class);
+    assertThat(RecordFile.check(written(cut, kept.get(10).hash())))
         .isEqualTo(new RecordFile.Check.Altered(11, "the last entry is not the tie-off"));
     assertThat(RecordFile.check(record.replace("\"head\"", "\"more\":1,\"head\""))).isInstanceOf(RecordFile.Check.Altered.class);
     for (String other : List.of("", "{}", "[]", "hello", "{\"format\":\"neat-lanyard/record/1\"}", "\0", "[".repeat(5_000))) {

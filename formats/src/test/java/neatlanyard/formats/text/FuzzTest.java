@@ -25,6 +25,7 @@ import neatlanyard.core.fleet.Fleet;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.fleet.TypeId;
 import neatlanyard.core.record.Chain;
+import neatlanyard.core.record.Seal;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.formats.controls.TraceCsv;
 import neatlanyard.formats.dispatch.DispatchListReader;
@@ -86,7 +87,7 @@ public class FuzzTest {
     List<String> entries = entries();
     String last = EntryJson.read(entries.getLast()).event().getClass().getSimpleName();
     assertThat(last).isEqualTo("TiedOff");
-    String record = RecordFile.write(entries, entries.getLast().replaceAll(".*\"hash\":\"([0-9a-f]+)\".*", "$1"));
+    String record = RecordFile.write(entries, entries.getLast().replaceAll(".*\"hash\":\"([0-9a-f]+)\".*", "$1"), Seal.of("x", Seal.newKey(NOW)));
     Map<String, Reader> readers = new LinkedHashMap<>();
     readers.put("station report", new Reader(300, List.of(
         "METAR QTRN 140720Z 24012G25KT 210V270 9000 R25/0600U -SHSN FEW012 BKN025CB M02/M04 Q1003 NOSIG",

@@ -3,11 +3,14 @@ package neatlanyard.server.record;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Optional;
 import neatlanyard.core.departure.Departure;
 import neatlanyard.core.departure.DepartureLog.Kept;
 import neatlanyard.core.departure.Entry;
 import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.Refusal;
+import neatlanyard.core.record.Chain;
+import neatlanyard.core.record.Seal;
 import neatlanyard.formats.record.EntryJson;
 import neatlanyard.formats.record.RecordFile;
 import neatlanyard.formats.text.Doc;
@@ -15,6 +18,7 @@ import neatlanyard.server.departure.Departures;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.record.RecordViews.KeyView;
 import neatlanyard.server.record.RecordViews.LineView;
 import neatlanyard.server.record.RecordViews.RecordView;
 import neatlanyard.server.work.HeavyWork;
@@ -33,9 +37,11 @@ class RecordController {
   private final Departures departures;
   private final FleetDesk fleet;
   private final HeavyWork heavy;
+  private final Seals seals;
 
-  RecordController(Departures departures, FleetDesk fleet, HeavyWork heavy) {
+  RecordController(Departures departures, FleetDesk fleet, HeavyWork heavy, Seals seals) {
     this.heavy = heavy;
+    this.seals = seals;
     this.departures = departures;
     this.fleet = fleet;
   }
@@ -47,23 +53,26 @@ class RecordController {
     EntryWords words = new EntryWords(d.pack());
     List<LineView> lines = kept.stream().map(k -> line(EntryJson.read(k.json()), k.hash(), words)).toList();
     String head = kept.getLast().hash();
-    RecordFile.Check check = RecordFile.check(file(kept));
+    Optional<Chain.Break> broken = RecordFile.firstBreak(kept.stream().map(Kept::json).toList());
     boolean tiedOff = d.tiedOff().isPresent();
-    boolean whole = check instanceof RecordFile.Check.Whole;
-    String said = switch (check) {
-      case RecordFile.Check.Whole w -> "%d entries, the chain is whole".formatted(w.entries());
-      case RecordFile.Check.Altered a -> tiedOff ? "Entry %d: %s".formatted(a.number(), a.what()) : "Not tied off yet";
-      case RecordFile.Check.NotARecord n -> n.what();
-    };
-    return new RecordView(lines, head, tiedOff, whole, said);
+    String said = broken.map(b -> "Entry %d: %s".formatted(b.number(), b.what()))
+        .orElse(tiedOff ? "%d entries, the chain is whole".formatted(kept.size()) : "Not tied off yet");
+    return new RecordView(lines, head, tiedOff, tiedOff && broken.isEmpty(), said);
   }
 
   private static LineView line(Entry e, String hash, EntryWords words) {
     return new LineView(e.number(), e.at(), e.by().value(), e.seat().map(Doc::written).orElse(""), words.of(e), hash);
   }
 
-  private static String file(List<Kept> kept) {
-    return RecordFile.write(kept.stream().map(Kept::json).toList(), kept.getLast().hash());
+  private String file(List<Kept> kept) {
+    String head = kept.getLast().hash();
+    return RecordFile.write(kept.stream().map(Kept::json).toList(), head, seals.seal(head));
+  }
+
+  /** The public keys of this installation, the newest first: for anybody, as records are checked without signing in. */
+  @GetMapping("/api/record-keys")
+  List<KeyView> keys() {
+    return seals.keys().stream().map(k -> new KeyView(Seal.fingerprint(k.publicKey()), k.made(), Seal.pem(k.publicKey()))).toList();
   }
 
   /** The record as canonical JSON. @throws Problem while the departure is not tied off */

@@ -11,4 +11,7 @@ public final class RecordViews {
   public record RecordView(List<LineView> lines, String head, boolean tiedOff, boolean whole, String check) {}
 
   public record LineView(long number, Instant at, String by, String seat, String words, String hash) {}
+
+  /** A key that records of this installation are signed with. @param fingerprint SHA-256 of it @param pem for other tools */
+  public record KeyView(String fingerprint, Instant made, String pem) {}
 }

@@ -24,7 +24,8 @@ class Security {
             // The end of an answer that was allowed to begin, such as a stream whose session ended.
             .dispatcherTypeMatchers(DispatcherType.ASYNC, DispatcherType.ERROR).permitAll()
             .requestMatchers(HttpMethod.POST, "/api/session").permitAll()
-            .requestMatchers("/api/session", "/api/about").permitAll()
+            .requestMatchers("/api/session", "/api/about", "/api/record-keys", "/actuator/health/**").permitAll()
+            .requestMatchers("/actuator/**").hasRole("ADMINISTRATOR")
             .requestMatchers("/api/**", "/v3/**", "/swagger-ui/**", "/swagger-ui.html").authenticated()
             .anyRequest().permitAll())
         .csrf(c -> c.spa())

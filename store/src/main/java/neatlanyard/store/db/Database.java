@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
+import java.util.Optional;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.Consumer;
 import java.util.function.Function;
@@ -31,6 +32,7 @@ public final class Database implements AutoCloseable {
   private final DSLContext read;
   private final ReentrantLock writer = new ReentrantLock(true);
   private final ReentrantLock reader = new ReentrantLock();
+  private volatile Optional<String> trouble = Optional.empty();
 
   private Database(OneOwner owner, Connection writing, Connection reading) {
     this.owner = owner;
@@ -85,11 +87,19 @@ public final class Database implements AutoCloseable {
     writer.lock();
     try {
       write.transaction(c -> work.accept(c.dsl()));
+      trouble = Optional.empty();
     } catch (DataAccessException e) {
-      throw Trouble.of(e);
+      RuntimeException why = Trouble.of(e);
+      trouble = why instanceof NotKept n ? Optional.of(String.valueOf(n.getMessage())) : trouble;
+      throw why;
     } finally {
       writer.unlock();
     }
+  }
+
+  /** Why the last writing failed; empty when it did not. */
+  public Optional<String> trouble() {
+    return trouble;
   }
 
   public <T> T read(Function<DSLContext, T> query) {

@@ -1,0 +1,143 @@
+package neatlanyard.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.ColorScheme;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.regex.Pattern;
+import org.testng.annotations.Test;
+
+/** One browser with several tabs, closed, reloaded and killed: what was said there arrives, once. */
+public class TabsTest extends AtTheDemo {
+  private static final Pattern STEPS = Pattern.compile("\"words\":\"([^:\"]+): ");
+  private static final List<String> FIRST = List.of(
+      "Technical log", "Deferred defects", "Hydraulic electric pumps", "Boots and mats", "Probe heat", "Wipers", "Gear lever", "Weather radar");
+
+  /** The steps that were said; how the tail's technical log stands is said in the log too, by the server. */
+  private static List<String> said(Crew crew) {
+    return STEPS.matcher(crew.get("/api/departures/today-14/log")).results().map(r -> r.group(1)).filter(FIRST::contains).skip(1).toList();
+  }
+
+  private static void kept(Page page) {
+    page.waitForFunction("() => navigator.serviceWorker.ready.then(() => true)");
+    page.reload();
+    page.waitForFunction("() => navigator.serviceWorker.controller !== null");
+  }
+
+  @Test
+  public void five_tabs_without_a_network_lose_nothing_and_say_nothing_twice() throws Exception {
+    Crew wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.LIGHT).takeSeat("right").cutCard();
+    Crew ida = Crew.in(browser, app, "Ida Marsk", ColorScheme.DARK).takeSeat("left");
+    wren.stage("Safe, then power");
+    assertThat(wren.heading(FIRST.getFirst())).isVisible();
+    kept(wren.page);
+    List<Page> tabs = new ArrayList<>(List.of(wren.page));
+    while (tabs.size() < 5) {
+      Page tab = wren.page.context().newPage();
+      tab.navigate(wren.page.url());
+      assertThat(heading(tab, FIRST.getFirst())).isVisible();
+      tabs.add(tab);
+    }
+    wren.page.context().setOffline(true);
+    for (int i = 0; i < 6; i++) {
+      Page tab = tabs.get(i % tabs.size());
+      tab.bringToFront();
+      assertThat(heading(tab, FIRST.get(i))).isVisible();
+      tab.keyboard().press("Space");
+      assertThat(heading(tab, FIRST.get(i + 1))).isVisible();
+      // Every tab knows of every word.
+      assertThat(heading(tabs.get((i + 1) % tabs.size()), FIRST.get(i + 1))).isVisible();
+    }
+    // The tab that spoke first is closed, another is loaded again without a network.
+    tabs.get(0).close();
+    tabs.get(1).reload();
+    assertThat(heading(tabs.get(1), FIRST.get(6))).isVisible();
+    assertThat(tabs.get(1).getByText("Not connected, 6 kept here")).isVisible();
+    assertThat(said(ida)).isEmpty();
+    tabs.get(1).context().setOffline(false);
+    assertThat(ida.page.locator("nav ol").getByText("6 of 36")).isVisible();
+    for (Page tab : tabs.subList(1, 5)) {
+      assertThat(tab.getByText("Not connected")).not().isVisible();
+      assertThat(tab.locator("nav ol").getByText("6 of 36")).isVisible();
+    }
+    assertThat(said(ida)).containsExactlyElementsOf(FIRST.subList(0, 6));
+  }
+
+  private static Locator heading(Page page, String text) {
+    return page.getByRole(com.microsoft.playwright.options.AriaRole.HEADING, new Page.GetByRoleOptions().setName(text));
+  }
+
+  @Test
+  public void a_killed_browser_still_sends_what_was_said_in_it() throws Exception {
+    Path profile = Files.createTempDirectory("lanyard-profile");
+    Crew ida = Crew.in(browser, app, "Ida Marsk", ColorScheme.DARK);
+    try (Crew.Own own = Crew.own(profile, app)) {
+      Crew wren = own.signIn("Wren Adeyo").takeSeat("right").cutCard();
+      wren.stage("Safe, then power");
+      kept(wren.page);
+      wren.page.context().setOffline(true);
+      for (int i = 0; i < 4; i++) {
+        assertThat(wren.heading(FIRST.get(i))).isVisible();
+        wren.press("Space");
+      }
+      own.kill();
+    }
+    ida.key("1");
+    assertThat(said(ida)).isEmpty();
+    // The token against forged requests went with the browser, and its sign-in may have: neither gives a word up.
+    try (Crew.Own own = Crew.own(profile, app)) {
+      own.signIn("Wren Adeyo");
+      assertThat(ida.page.locator("nav ol").getByText("4 of 36")).isVisible();
+    }
+    assertThat(said(ida)).containsExactlyElementsOf(FIRST.subList(0, 4));
+  }
+
+  @Test
+  public void a_refused_word_stays_until_it_is_read_and_can_be_said_again() throws Exception {
+    Crew wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.LIGHT).takeSeat("right").cutCard();
+    wren.stage("Safe, then power");
+    AtomicInteger refused = new AtomicInteger();
+    wren.page.route("**/events", route -> {
+      if (refused.getAndIncrement() == 0) {
+        route.fulfill(new com.microsoft.playwright.Route.FulfillOptions().setStatus(409).setContentType("application/problem+json")
+            .setBody("{\"code\":\"needs\",\"detail\":\"Before it comes another.\",\"tryThis\":\"Do that first.\",\"faults\":[]}"));
+      } else {
+        route.resume();
+      }
+    });
+    assertThat(wren.heading(FIRST.getFirst())).isVisible();
+    wren.key("Space");
+    assertThat(wren.page.getByText("Before it comes another.")).isVisible();
+    wren.page.reload();
+    assertThat(wren.page.getByText("Before it comes another.")).isVisible();
+    wren.button("Say it again").click();
+    assertThat(wren.page.getByText("Before it comes another.")).not().isVisible();
+    assertThat(wren.page.locator("nav ol").getByText("1 of 36")).isVisible();
+    assertThat(said(wren)).containsExactly(FIRST.getFirst());
+  }
+
+  @Test
+  public void a_browser_that_keeps_nothing_says_so_at_once_and_sends_all_the_same() throws Exception {
+    Crew wren = Crew.at(browser, app, ColorScheme.LIGHT);
+    wren.page.context().addInitScript("IDBFactory.prototype.open = () => { throw new DOMException('full', 'QuotaExceededError') }");
+    wren.page.reload();
+    wren.button("Wren Adeyo").click();
+    assertThat(wren.page.getByText("Ternholm – Vesk")).isVisible();
+    wren.takeSeat("right").cutCard();
+    wren.stage("Safe, then power");
+    assertThat(wren.heading(FIRST.getFirst())).isVisible();
+    wren.page.context().setOffline(true);
+    wren.key("Space");
+    assertThat(wren.page.getByText("This browser keeps nothing")).isVisible();
+    wren.page.context().setOffline(false);
+    assertThat(wren.page.getByText("This browser keeps nothing")).not().isVisible();
+    assertThat(said(wren)).containsExactly(FIRST.getFirst());
+  }
+}
