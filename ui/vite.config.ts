@@ -21,11 +21,16 @@ export default defineConfig({
         display: 'standalone',
         background_color: '#F6F3EC',
         theme_color: '#F6F3EC',
-        icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
+        start_url: '/',
+        icons: [
+          { src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' },
+          { src: '/icon-192.png', sizes: '192x192', type: 'image/png', purpose: 'any' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'any maskable' },
+        ],
       },
       workbox: {
-        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
-        navigateFallbackDenylist: [/^\/api/, /^\/v3/, /^\/actuator/],
+        globPatterns: ['**/*.{js,css,html,svg,png,woff2}'],
+        navigateFallbackDenylist: [/^\/api/, /^\/v3/, /^\/swagger-ui/, /^\/actuator/, /^\/error/],
         runtimeCaching: [
           {
             urlPattern: /\/api\/photos\/[0-9a-f-]+$/,

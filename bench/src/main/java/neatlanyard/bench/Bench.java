@@ -4,7 +4,7 @@ import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.RunnerException;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
 
-/** Runs the measurements: "core", "packs", "acknowledge", "live", or all of them. */
+/** Runs the measurements: "core", "packs", "acknowledge", "live", "flood", or all of them. */
 public final class Bench {
   private Bench() {}
 
@@ -21,6 +21,9 @@ public final class Bench {
     }
     if (what.equals("live") || what.equals("all")) {
       LiveBench.run();
+    }
+    if (what.equals("flood") || what.equals("all")) {
+      FloodBench.run();
     }
   }
 

@@ -3,14 +3,9 @@ package neatlanyard.bench;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
-import java.net.CookieManager;
-import java.net.HttpCookie;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.ThreadLocalRandom;
@@ -19,7 +14,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import neatlanyard.core.sop.Condition;
 
-/** The real process with many departures, and the first officer who flies them all at once over HTTP. */
+/** The real process with many departures, and the first officers who fly them at once over HTTP, each a few. */
 final class Crews implements AutoCloseable {
   private static final Pattern READY = Pattern.compile("ready at (http://localhost:\\d+)");
   private static final Pattern NUMBER = Pattern.compile("\"number\":(\\d+)");
@@ -30,10 +25,12 @@ final class Crews implements AutoCloseable {
       .filter(s -> s.when() instanceof Condition.Always && s.needs().isEmpty() && s.measures().isEmpty())
       .map(s -> s.id().value()).toList();
 
+  /** So that nobody listens in more places than one person may. */
+  private static final int DEPARTURES_EACH = 8;
+
   private final Process server;
   private final String url;
-  private final CookieManager cookies = new CookieManager();
-  private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).version(HttpClient.Version.HTTP_1_1).build();
+  private final List<Device> devices = new ArrayList<>();
 
   private Crews(Process server, String url) {
     this.server = server;
@@ -48,11 +45,11 @@ final class Crews implements AutoCloseable {
         System.getProperty("lanyard.app", ""), "--server.port=0", "--lanyard.demo=true", "--lanyard.demo-folder=" + demo,
         "--lanyard.database=" + folder.resolve("bench.db")).redirectErrorStream(true).start();
     Crews crews = new Crews(server, ready(server));
-    crews.get("/api/about");
-    crews.post("/api/session", "{\"who\":\"adeyo\",\"password\":\"north-slip-24\"}");
-    crews.get("/api/about");
+    for (int person = 0; person * DEPARTURES_EACH < many; person++) {
+      crews.devices.add(new Device(crews.url, "bench-" + person, "bench-password-" + person));
+    }
     for (int c = 0; c < many; c++) {
-      crews.post("/api/departures/b-" + c + "/open", "{}");
+      crews.of(c).json("/api/departures/b-" + c + "/open", "{}");
       crews.send(c, "seat-taken", "{\"seat\":\"right\"}");
       crews.send(c, "day-set", "{\"report\":\"QTRN 140720Z 24012KT 9000 -SN FEW012 BKN025 M02/M04 Q1003\","
           + "\"simulated\":false,\"circumstances\":[\"first-flight\"]}");
@@ -75,13 +72,21 @@ final class Crews implements AutoCloseable {
     UUID id = new UUID(
         System.currentTimeMillis() << 16 | 0x7000L | random.nextInt(1 << 12),
         random.nextLong() & 0x3fffffffffffffffL | 0x8000000000000000L);
-    return number(post("/api/departures/b-" + crew + "/events",
+    return number(of(crew).json("/api/departures/b-" + crew + "/events",
         "{\"id\":\"%s\",\"device\":\"bench\",\"kind\":\"%s\",\"body\":%s}".formatted(id, kind, body)));
   }
 
   /** The stream of a departure as another device holds it. */
   InputStream stream(int crew) throws Exception {
-    return http.send(HttpRequest.newBuilder(URI.create(url + "/api/departures/b-" + crew + "/stream")).build(), HttpResponse.BodyHandlers.ofInputStream()).body();
+    return of(crew).stream("/api/departures/b-" + crew + "/stream");
+  }
+
+  private Device of(int crew) {
+    return devices.get(crew / DEPARTURES_EACH);
+  }
+
+  String url() {
+    return url;
   }
 
   /** The number of the entry that a line tells of first; -1 for none. */
@@ -90,23 +95,7 @@ final class Crews implements AutoCloseable {
     return m.find() ? Long.parseLong(m.group(1)) : -1;
   }
 
-  private void get(String path) throws Exception {
-    http.send(HttpRequest.newBuilder(URI.create(url + path)).build(), HttpResponse.BodyHandlers.ofString());
-  }
-
-  private String post(String path, String json) throws Exception {
-    String token = cookies.getCookieStore().getCookies().stream()
-        .filter(c -> c.getName().equals("XSRF-TOKEN")).map(HttpCookie::getValue).findFirst().orElse("");
-    HttpResponse<String> answer = http.send(HttpRequest.newBuilder(URI.create(url + path))
-        .header("Content-Type", "application/json").header("X-XSRF-TOKEN", token)
-        .POST(HttpRequest.BodyPublishers.ofString(json)).build(), HttpResponse.BodyHandlers.ofString());
-    if (answer.statusCode() != 200) {
-      throw new IllegalStateException(answer.statusCode() + " " + answer.body());
-    }
-    return answer.body();
-  }
-
-  /** The demo with as many flights as there are crews, all by the same two people. */
+  /** The demo with as many flights as there are crews, all by the same commander. */
   private static Path flights(Path folder, int many) throws IOException {
     Path from = Demo.ROOT.resolve("demo");
     try (Stream<Path> files = Files.walk(from)) {
@@ -119,10 +108,19 @@ final class Crews implements AutoCloseable {
     StringBuilder flights = new StringBuilder("format: neat-lanyard/flights/1\nflights:\n");
     for (int i = 0; i < many; i++) {
       flights.append(("  - {id: b-%d, number: Flight %d, tail: TL-DVA, from: QTRN, to: QVSK, departs-in: PT1H, crew: ["
-          + "{who: marsk, seat: left, commander: true, flying: true}, {who: adeyo, seat: right}]}\n").formatted(i, i));
+          + "{who: marsk, seat: left, commander: true, flying: true}, {who: bench-%d, seat: right}]}\n").formatted(i, i, i / DEPARTURES_EACH));
+    }
+    for (int person = 0; person * DEPARTURES_EACH < many; person++) {
+      append(folder.resolve("sign-ins.yaml"), "  - {who: bench-%d, password: bench-password-%d}\n".formatted(person, person));
+      Path fleet = folder.resolve("fleet.yaml");
+      Files.writeString(fleet, Files.readString(fleet).replace("crew:\n", "crew:\n  - {id: bench-%d, name: Bench %d, role: first-officer}\n".formatted(person, person)));
     }
     Files.writeString(folder.resolve("flights.yaml"), flights);
     return folder;
+  }
+
+  private static void append(Path file, String text) throws IOException {
+    Files.writeString(file, Files.readString(file) + text);
   }
 
   private static String ready(Process server) throws IOException {

@@ -17,6 +17,11 @@ final class Application implements AutoCloseable {
   static final Path ROOT = Path.of(System.getProperty("lanyard.root", "..")).toAbsolutePath().normalize();
   private static final Pattern READY = Pattern.compile("ready at http://localhost:(\\d+)");
 
+  private static final String JAVA = Path.of(System.getProperty("java.home"), "bin", "java").toString();
+  private static final Path JAR = Path.of(System.getProperty("lanyard.app", "app.jar"));
+  /** Laid out and trained once, as the launcher does it: each test starts it anew. */
+  private static final Path LAID_OUT = layOut();
+
   private final Path folder;
   private final List<String> settings;
   private final List<String> said = new ArrayList<>();
@@ -48,6 +53,24 @@ final class Application implements AutoCloseable {
     return new Application(temporary(), List.of());
   }
 
+  private static Path layOut() {
+    Path out = temporary().resolve("app");
+    run(JAVA, "-Djarmode=tools", "-jar", JAR.toString(), "extract", "--destination", out.toString());
+    run(JAVA, "-XX:AOTCacheOutput=" + out.resolve("app.aot"), "--enable-native-access=ALL-UNNAMED", "-Dspring.context.exit=onRefresh",
+        "-jar", out.resolve(JAR.getFileName()).toString(), "--lanyard.database=" + out.resolve("training.db"));
+    return out;
+  }
+
+  private static void run(String... command) {
+    try {
+      new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start().waitFor();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
   private static Path temporary() {
     try {
       return Files.createTempDirectory("lanyard-e2e");
@@ -57,9 +80,8 @@ final class Application implements AutoCloseable {
   }
 
   private Process start(int onPort) {
-    List<String> command = new ArrayList<>(List.of(
-        Path.of(System.getProperty("java.home"), "bin", "java").toString(), "--enable-native-access=ALL-UNNAMED", "-jar",
-        System.getProperty("lanyard.app", ""), "--server.port=" + onPort, "--lanyard.database=" + folder.resolve("test.db")));
+    List<String> command = new ArrayList<>(List.of(JAVA, "-XX:AOTCache=" + LAID_OUT.resolve("app.aot"), "--enable-native-access=ALL-UNNAMED", "-jar",
+        LAID_OUT.resolve(JAR.getFileName()).toString(), "--server.port=" + onPort, "--lanyard.database=" + database()));
     command.addAll(settings);
     try {
       Process p = new ProcessBuilder(command).directory(folder.toFile()).redirectErrorStream(true).start();
@@ -78,6 +100,10 @@ final class Application implements AutoCloseable {
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  Path database() {
+    return folder.resolve("test.db");
   }
 
   String url() {

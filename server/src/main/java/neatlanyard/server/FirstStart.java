@@ -17,7 +17,7 @@ import neatlanyard.server.sop.DemoRevisions;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
-import org.springframework.boot.web.server.context.WebServerApplicationContext;
+import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
 import org.springframework.stereotype.Component;
 
 /** What happens once at the start: the first administrator, or the demo's data, and the address on the terminal. */
@@ -34,11 +34,11 @@ class FirstStart implements SmartInitializingSingleton, ApplicationRunner {
   private final SignIns signIns;
   private final DemoSignIns demo;
   private final DemoTechLogs tech;
-  private final WebServerApplicationContext server;
+  private final ServletWebServerApplicationContext server;
 
   FirstStart(
       Settings settings, Accounts accounts, Flights flights, FleetDesk fleet, DemoRevisions revisions, SignIns signIns,
-      DemoSignIns demo, DemoTechLogs tech, WebServerApplicationContext server) {
+      DemoSignIns demo, DemoTechLogs tech, ServletWebServerApplicationContext server) {
     this.settings = settings;
     this.accounts = accounts;
     this.flights = flights;
@@ -73,7 +73,8 @@ class FirstStart implements SmartInitializingSingleton, ApplicationRunner {
       says.append("First start. Sign in as 'administrator' with the one-time password %s%n".formatted(password));
     }
     int port = server.getWebServer() == null ? 0 : server.getWebServer().getPort();
-    says.append("Neat Lanyard is ready at http://localhost:%d".formatted(port));
+    boolean secure = server.getEnvironment().containsProperty("server.ssl.certificate") || server.getEnvironment().containsProperty("server.ssl.key-store");
+    says.append("Neat Lanyard is ready at %s://localhost:%d".formatted(secure ? "https" : "http", port));
     System.out.println(says);
   }
 

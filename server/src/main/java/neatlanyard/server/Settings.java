@@ -2,8 +2,10 @@ package neatlanyard.server;
 
 import java.nio.file.Path;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.boot.context.properties.ConfigurationProperties;
+import org.springframework.boot.context.properties.bind.DefaultValue;
 
 /**
  * What can be set.
@@ -12,8 +14,9 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  * @param demo whether the demo's data and sign-ins are loaded
  * @param demoFolder where the demo's open files are
  * @param simulatedPace how many times faster than a pilot the simulated aircraft moves its controls
+ * @param proxy the addresses of the proxies in front of it, whose forwarded headers are believed; none where nothing is said
  * @param beginAt what time the application takes it to be when it starts, for showing another hour of the day
  */
 @ConfigurationProperties("lanyard")
 public record Settings(
-    Path database, boolean demo, Path demoFolder, double simulatedPace, Optional<Instant> beginAt) {}
+    Path database, boolean demo, Path demoFolder, double simulatedPace, @DefaultValue List<String> proxy, Optional<Instant> beginAt) {}

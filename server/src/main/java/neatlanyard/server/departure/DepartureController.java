@@ -135,7 +135,7 @@ class DepartureController {
     if (event instanceof Event.FindRaised find) {
       photos.named(desk.state().opened().flight().id(), find.what().photos());
     }
-    long number = desk.take(new Proposal(
+    long number = departures.take(desk, new Proposal(
         eventId(form), deviceAt(form), who.id(), device(form.device().orElse("")), event));
     departures.after(desk, event);
     return new Accepted(number);

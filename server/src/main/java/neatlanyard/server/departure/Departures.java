@@ -1,11 +1,14 @@
 package neatlanyard.server.departure;
 
+import io.micrometer.core.instrument.MeterRegistry;
+import io.micrometer.core.instrument.Timer;
 import java.time.Duration;
 import java.time.InstantSource;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
@@ -63,12 +66,16 @@ public class Departures {
   private final TechDesk tech;
   /** Of departures that are not at a desk; those do not change any more. */
   private final Map<FlightId, Optional<Duration>> walked = new ConcurrentHashMap<>();
+  private final Timer presses;
+  private final Timer folds;
   private final ReentrantLock settling = new ReentrantLock();
   private final Map<FlightId, DepartureDesk> desks = new ConcurrentHashMap<>();
 
   Departures(
       Flights flights, DepartureLog log, PackDesk packs, Reading reading, FleetDesk fleet, InstantSource clock, ProgressViewer progress,
-      JsonMapper json, TailStatus tails, TechDesk tech) {
+      JsonMapper json, TailStatus tails, TechDesk tech, MeterRegistry meters) {
+    this.presses = Timer.builder("lanyard.presses").description("From taking an event in until it is on the disk").publishPercentileHistogram().register(meters);
+    this.folds = Timer.builder("lanyard.folds").description("Reading a departure back from its log").register(meters);
     this.flights = flights;
     this.log = log;
     this.packs = packs;
@@ -102,7 +109,8 @@ public class Departures {
   }
 
   private DepartureDesk resume(FlightId id, List<Kept> kept) {
-    return DepartureDesk.resume(id, log, clock, this::news, o -> packs.exactly(o.pack(), o.revision()), kept);
+    return Objects.requireNonNull(folds.record(() ->
+        DepartureDesk.resume(id, log, clock, this::news, o -> packs.exactly(o.pack(), o.revision()), kept)));
   }
 
   /** A departure that somebody may look at. @throws Problem if there is none */
@@ -167,6 +175,11 @@ public class Departures {
     if (opened.flight().place(who.id()).isPresent()) {
       reading.mustHaveRead(packs.one(opened.pack(), opened.revision()), opened.tail(), who.id(), who.role());
     }
+  }
+
+  /** Takes an event in at its desk. @return the number of its entry @throws Problem saying why it is refused */
+  long take(DepartureDesk desk, Proposal proposal) {
+    return presses.record(() -> desk.take(proposal));
   }
 
   /**
