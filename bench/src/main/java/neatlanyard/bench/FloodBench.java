@@ -2,6 +2,7 @@ package neatlanyard.bench;
 
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.time.Duration;
@@ -22,11 +23,12 @@ import javax.imageio.ImageIO;
 final class FloodBench {
   private static final int CREWS = 20;
   private static final int PRESSES = 20;
-  private static final int ROUNDS = 3;
+  private static final int ROUNDS = Integer.getInteger("lanyard.rounds", 3);
   private static final Duration BETWEEN = Duration.ofSeconds(1);
-  private static final int LOOPS = 20;
-  private static final int CHECKS = 4;
-  private static final int UPLOADS = 4;
+  private static final int LOOPS = Integer.getInteger("lanyard.loops", 20);
+  private static final int CHECKS = Integer.getInteger("lanyard.checks", 4);
+  private static final int UPLOADS = Integer.getInteger("lanyard.uploads", 4);
+  private static final int IMPORTS = Integer.getInteger("lanyard.imports", 2);
   private static final int PART = 64 * 1024;
 
   private FloodBench() {}
@@ -42,6 +44,8 @@ final class FloodBench {
       List<Long> beside = new ArrayList<>();
       AtomicLong asked = new AtomicLong();
       for (int round = 0; round < ROUNDS; round++) {
+        // The address gets its tries back meanwhile, so that those of the flood can sign in.
+        Thread.sleep(Duration.ofSeconds(10));
         quiet.addAll(presses(crews));
         AtomicBoolean going = new AtomicBoolean(true);
         List<Thread> flood = flood(crews.url(), going, asked);
@@ -91,16 +95,16 @@ final class FloodBench {
 
   private static List<Thread> flood(String url, AtomicBoolean going, AtomicLong asked) throws Exception {
     List<Thread> flood = new ArrayList<>();
-    for (int i = 0; i < LOOPS; i++) {
-      Device stranger = new Device(url);
-      Random random = new Random(i);
-      flood.add(loop(going, asked, () -> stranger.post("/api/session", "application/json",
-          "{\"who\":\"name-%d\",\"password\":\"guess-%d\"}".formatted(random.nextInt(50), random.nextInt()).getBytes(StandardCharsets.UTF_8))));
-    }
     byte[] pack = Files.readAllBytes(Demo.ROOT.resolve("demo/packs/dovrin-46.yaml"));
     for (int i = 0; i < CHECKS; i++) {
       Device checks = i % 2 == 0 ? new Device(url, "orrin", "line-and-below-6") : new Device(url, "rand", "second-look-18");
-      flood.add(loop(going, asked, () -> checks.post("/api/packs/reading", "text/plain", pack)));
+      flood.add(loop(going, asked, () -> {
+        try {
+          checks.post("/api/packs/reading", "text/plain", pack);
+        } catch (IOException givenUp) {
+          // An answer that had begun, for a check that the same person has asked again meanwhile.
+        }
+      }));
     }
     byte[] picture = picture();
     String sha = HexFormat.of().formatHex(java.security.MessageDigest.getInstance("SHA-256").digest(picture));
@@ -109,15 +113,21 @@ final class FloodBench {
       int departure = i % 2 * 8;
       flood.add(loop(going, asked, () -> upload(phone, departure, picture, sha)));
     }
-    Device varga = new Device(url, "varga", "torque-stripe-7");
-    Device other = new Device(url, "varga", "torque-stripe-7");
     StringBuilder readings = new StringBuilder("tail,quantity,at,landings,hours,value\r\n");
     for (int i = 0; i < 10_000; i++) {
       readings.append("TL-DVB,wear-left,-PT%dH,%d,%d,9.5\r\n".formatted(i + 1, i, i));
     }
     byte[] table = readings.toString().getBytes(StandardCharsets.UTF_8);
-    for (Device device : List.of(varga, other)) {
+    for (int i = 0; i < IMPORTS; i++) {
+      Device device = new Device(url, "varga", "torque-stripe-7");
       flood.add(loop(going, asked, () -> device.post("/api/readings", "text/plain", table)));
+    }
+    // Last: from the same address nobody new comes in while these go on.
+    for (int i = 0; i < LOOPS; i++) {
+      Device stranger = new Device(url);
+      Random random = new Random(i);
+      flood.add(loop(going, asked, () -> stranger.post("/api/session", "application/json",
+          "{\"who\":\"name-%d\",\"password\":\"guess-%d\"}".formatted(random.nextInt(50), random.nextInt()).getBytes(StandardCharsets.UTF_8))));
     }
     return flood;
   }

@@ -65,3 +65,30 @@ create trigger seal_key_stays before delete on seal_key
 begin
   select raise(abort, 'a key is never forgotten');
 end;
+
+-- A long table comes in here, a few rows at a time, and from here in one stroke: so it is taken whole or not at all, and
+-- no crew's press waits for it longer than for a few rows. What a killed server left here is forgotten at the next start.
+create table reading_coming (
+  tail text not null,
+  quantity text not null,
+  at bigint not null,
+  landings double not null,
+  hours double not null,
+  value double not null
+);
+
+create table tech_line_coming (
+  tail text not null,
+  defect text not null,
+  at bigint not null,
+  who text not null,
+  name text not null,
+  act text not null,
+  flight text,
+  place text,
+  step text,
+  entry text,
+  count integer,
+  last_day text,
+  words text not null
+);

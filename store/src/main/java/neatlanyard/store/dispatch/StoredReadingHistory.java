@@ -1,6 +1,7 @@
 package neatlanyard.store.dispatch;
 
 import static neatlanyard.store.generated.Tables.READING;
+import static neatlanyard.store.generated.Tables.READING_COMING;
 
 import java.time.Instant;
 import java.util.ArrayDeque;
@@ -10,15 +11,18 @@ import java.util.Deque;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.locks.ReentrantLock;
 import neatlanyard.core.dispatch.ReadingHistory;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.sop.QuantityId;
+import neatlanyard.store.db.Coming;
 import neatlanyard.store.db.Database;
 import neatlanyard.store.generated.tables.records.ReadingRecord;
 
 /** Readings in the database. */
 public final class StoredReadingHistory implements ReadingHistory {
   private final Database db;
+  private final ReentrantLock coming = new ReentrantLock();
 
   public StoredReadingHistory(Database db) {
     this.db = db;
@@ -41,7 +45,12 @@ public final class StoredReadingHistory implements ReadingHistory {
 
   @Override
   public void add(List<Reading> readings) {
-    db.write(sql -> sql.batchInsert(readings.stream().map(StoredReadingHistory::row).toList()).execute());
+    coming.lock();
+    try {
+      Coming.take(db, readings.stream().map(StoredReadingHistory::row).toList(), READING_COMING, READING);
+    } finally {
+      coming.unlock();
+    }
   }
 
   @Override

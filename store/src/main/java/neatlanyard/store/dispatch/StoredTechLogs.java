@@ -1,12 +1,14 @@
 package neatlanyard.store.dispatch;
 
 import static neatlanyard.store.generated.Tables.TECH_LINE;
+import static neatlanyard.store.generated.Tables.TECH_LINE_COMING;
 
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.locks.ReentrantLock;
 import neatlanyard.core.dispatch.EntryId;
 import neatlanyard.core.dispatch.TechAct;
 import neatlanyard.core.dispatch.TechEntry;
@@ -16,6 +18,7 @@ import neatlanyard.core.fleet.FlightId;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.sop.StepId;
+import neatlanyard.store.db.Coming;
 import neatlanyard.store.db.Database;
 import neatlanyard.store.generated.tables.records.TechLineRecord;
 
@@ -27,6 +30,7 @@ public final class StoredTechLogs implements TechLogs {
   private static final String CLEARED = "cleared";
 
   private final Database db;
+  private final ReentrantLock coming = new ReentrantLock();
 
   public StoredTechLogs(Database db) {
     this.db = db;
@@ -40,7 +44,12 @@ public final class StoredTechLogs implements TechLogs {
 
   @Override
   public void add(List<TechEntry> lines) {
-    db.write(sql -> sql.batchInsert(lines.stream().map(StoredTechLogs::row).toList()).execute());
+    coming.lock();
+    try {
+      Coming.take(db, lines.stream().map(StoredTechLogs::row).toList(), TECH_LINE_COMING, TECH_LINE);
+    } finally {
+      coming.unlock();
+    }
   }
 
   private static TechLineRecord row(TechEntry e) {
