@@ -6,11 +6,15 @@ import { ProblemNotice } from '../app/Notice'
 import { TopBar } from '../app/TopBar'
 import classes from './Desk.module.css'
 import { Given } from './Given'
+import { Sure } from './Sure'
+
+/** Rows of wrong passwords that are shown at first. */
+const FEW = 3
 
 const utc = (at: string): string => at.slice(0, 16).replace('T', ' ')
 
 const where = (a: AccountView): string =>
-  a.devices.length === 0 ? 'not signed in' : `signed in on ${a.devices.length} ${a.devices.length === 1 ? 'device' : 'devices'}, last ${utc(a.devices[0]!.begun)} from ${a.devices[0]!.address}`
+  a.devices.length === 0 ? 'not signed in' : `signed in on ${a.devices.length} ${a.devices.length === 1 ? 'device' : 'devices'}, last ${utc(a.devices[0]!.begun)} UTC from ${a.devices[0]!.address}`
 
 /** Who may come in, who is in, and what was done about it. */
 export const AccessPage = ({ me }: { me: Me }) => {
@@ -21,7 +25,8 @@ export const AccessPage = ({ me }: { me: Me }) => {
     mutationFn: ({ id, act }) => ask('POST', `/api/accounts/${id}/${act}`),
     onSettled: () => client.invalidateQueries({ predicate: (q) => ['accounts', 'access'].includes(String(q.queryKey[0])) }),
   })
-  const [sure, setSure] = useState('')
+  const [all, setAll] = useState(false)
+  const failures = log.data?.failures ?? []
   const given = act.data?.password ? [act.data] : []
   const problem = accounts.error ?? log.error ?? act.error
   return (
@@ -32,6 +37,32 @@ export const AccessPage = ({ me }: { me: Me }) => {
         <p>A new one-time password, access taken away or a new role counts at once: whoever is in under that name is out.</p>
         {problem && <ProblemNotice problem={problem} />}
         <Given passwords={given} />
+        {failures.length > 0 && (
+          <>
+            <h2>Wrong passwords of late</h2>
+            <table>
+              <tbody>
+                {failures.slice(0, all ? undefined : FEW).map((f) => (
+                  <tr key={`${f.last}/${f.name}/${f.address}`}>
+                    <td>{utc(f.last)} UTC</td>
+                    <td>
+                      <b>{f.name || 'no name'}</b>
+                    </td>
+                    <td>
+                      from {f.address}
+                      {f.times > 1 ? `, ${f.times} times in a row` : ''}
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+            {failures.length > FEW && !all && (
+              <button type="button" className={classes.small} onClick={() => setAll(true)}>
+                Show {failures.length - FEW} more
+              </button>
+            )}
+          </>
+        )}
         <h2>Sign-ins</h2>
         <table>
           <tbody>
@@ -43,46 +74,22 @@ export const AccessPage = ({ me }: { me: Me }) => {
                   {a.id}, {a.role}
                 </td>
                 <td>
-                  {a.state}
-                  <br />
-                  {where(a)}
+                  {a.state === 'in use' ? where(a) : `${a.state}, ${where(a)}`}
                 </td>
-                <td className={classes.acts}>
-                  <button type="button" className={classes.small} onClick={() => act.mutate({ id: a.id, act: 'one-time-password' })}>
-                    New one-time password
-                  </button>
-                  {a.devices.length > 0 && (
-                    <button type="button" className={classes.small} onClick={() => act.mutate({ id: a.id, act: 'sign-out' })}>
-                      Sign out everywhere
-                    </button>
-                  )}
-                  {!a.takenAway && a.id !== me.id && (
-                    <button
-                      type="button" className={classes.small}
-                      onClick={() => {
-                        if (sure === a.id) act.mutate({ id: a.id, act: 'take-away' })
-                        setSure(sure === a.id ? '' : a.id)
-                      }}
-                    >
-                      {sure === a.id ? `Yes, ${a.name} is out` : 'Take access away'}
-                    </button>
-                  )}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-        <h2>Wrong passwords of late</h2>
-        {log.data?.failures.length === 0 && <p>None.</p>}
-        <table>
-          <tbody>
-            {log.data?.failures.map((f) => (
-              <tr key={`${f.last}/${f.name}/${f.address}`}>
-                <td>{utc(f.last)} UTC</td>
-                <td>{f.name}</td>
                 <td>
-                  from {f.address}
-                  {f.times > 1 ? `, ${f.times} times in a row` : ''}
+                  <div className={classes.acts}>
+                    <button type="button" className={classes.small} onClick={() => act.mutate({ id: a.id, act: 'one-time-password' })}>
+                      One-time password
+                    </button>
+                    {a.devices.length > 0 && (
+                      <button type="button" className={classes.small} onClick={() => act.mutate({ id: a.id, act: 'sign-out' })}>
+                        Sign out everywhere
+                      </button>
+                    )}
+                    {!a.takenAway && a.id !== me.id && (
+                      <Sure words="Take away" again={`Press again: ${a.name} is out`} onSure={() => act.mutate({ id: a.id, act: 'take-away' })} />
+                    )}
+                  </div>
                 </td>
               </tr>
             ))}

@@ -5,6 +5,7 @@ import { ask, type Problem } from '../app/api'
 import { ProblemNotice } from '../app/Notice'
 import { TopBar } from '../app/TopBar'
 import { Given } from './Given'
+import { Sure } from './Sure'
 import classes from './Desk.module.css'
 
 const KINDS = [
@@ -78,9 +79,7 @@ const Withdraw = () => {
               <td>{f.tail}</td>
               <td>{f.departs.slice(0, 16).replace('T', ' ')} UTC</td>
               <td>
-                <button type="button" className={classes.small} onClick={() => withdraw.mutate(f.id)}>
-                  Withdraw
-                </button>
+                <Sure words="Withdraw" again={`Press again: ${f.number} goes`} onSure={() => withdraw.mutate(f.id)} />
               </td>
             </tr>
           ))}

@@ -18,7 +18,10 @@ record Caller(String address, String device) {
   static String address(String remote) {
     try {
       InetAddress a = InetAddress.getByName(remote);
-      return a instanceof Inet6Address && !a.isLoopbackAddress()
+      if (a.isLoopbackAddress()) {
+        return "this machine";
+      }
+      return a instanceof Inet6Address
           ? HexFormat.of().formatHex(a.getAddress(), 0, SUBSCRIBER_BYTES) + "/64" : a.getHostAddress();
     } catch (UnknownHostException e) {
       return "unknown";
