@@ -71,7 +71,7 @@ public class CareTest extends AtTheServer {
     int known = flights.all().size();
     db.write(sql -> sql.execute("pragma query_only = 1"));
     try {
-      Http.Answer press = wren.event("step-done", "{\"step\":\"wa-door\"}");
+      Http.Answer press = wren.event("step-done", "{\"step\":\"wa-vane-l\"}");
       assertThat(press.status()).isEqualTo(503);
       assertThat(press.code()).isEqualTo("not-kept");
       assertThat(press.json().path("detail").asString()).contains("it may only be read");
@@ -81,7 +81,7 @@ public class CareTest extends AtTheServer {
     } finally {
       db.write(sql -> sql.execute("pragma query_only = 0"));
     }
-    assertThat(wren.event("step-done", "{\"step\":\"wa-door\"}").status()).isEqualTo(200);
+    assertThat(wren.event("step-done", "{\"step\":\"wa-vane-l\"}").status()).isEqualTo(200);
     assertThat(plain("/actuator/health/readiness").statusCode()).isEqualTo(200);
     assertThat(flights.all()).hasSize(known);
   }

@@ -63,7 +63,7 @@ public class HeldWorkTest extends AtTheServer {
     crewIn(wren, ida);
     held(10, () -> {
       for (int i = 0; i < 20; i++) {
-        assertThat(wren.event("step-done", "{\"step\":\"wa-door\"}").status()).isEqualTo(200);
+        assertThat(wren.event("step-done", "{\"step\":\"wa-vane-l\"}").status()).isEqualTo(200);
         assertThat(ida.get("/api/departures/today-14").status()).isEqualTo(200);
       }
       assertThat(ida.get("/api/departures").status()).isEqualTo(200);

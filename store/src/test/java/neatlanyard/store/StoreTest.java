@@ -288,6 +288,10 @@ public class StoreTest {
     assertThat(new StoredTechLogs(db).of(tail)).isEqualTo(lines);
     assertThat(new StoredTechLogs(db).of(new TailId("TL-DVB"))).isEmpty();
     assertThatThrownBy(() -> new StoredTechLogs(db).add(lines.subList(0, 1))).as("raised once").isInstanceOf(RuntimeException.class);
+    db.write(sql -> sql.execute("insert into tech_line (tail, defect, at, who, name, act, entry, count, last_day, words) values "
+        + "('TL-HYB', '00000000-0000-0001-0000-000000000009', 0, 'varga', 'V', 'deferred', '33-1', 1, '+999999999-12-31', 'old')"));
+    assertThat(new StoredTechLogs(db).of(new TailId("TL-HYB"))).as("kept before days had a range").singleElement()
+        .extracting(e -> ((TechAct.Deferred) e.act()).words()).isEqualTo("old [last day as it was written: +999999999-12-31]");
     assertThatThrownBy(() -> db.write(sql -> sql.execute("update tech_line set words = 'x'"))).hasMessageContaining("never changed");
     assertThatThrownBy(() -> db.write(sql -> sql.execute("delete from tech_line"))).hasMessageContaining("never deleted");
   }

@@ -115,6 +115,29 @@ public class DispatchFormatsTest {
         .hasSize(11).allMatch(f -> f.contains("is missing"));
   }
 
+  /** What a spreadsheet would take for a formula goes out behind an apostrophe (OWASP, CSV injection), and comes back as it was. */
+  @Test
+  public void a_table_that_goes_out_is_safe_in_a_spreadsheet_and_comes_back_equal() {
+    for (String words : List.of("=1+1", "+cmd|' /C calc'!A0", "-2", "@SUM(A1)", "'quoted", "''twice", "'=1", "''=1", "=", "'", "plain")) {
+      TechEntry said = new TechEntry(new TailId("TL-DVA"), NOW, new neatlanyard.core.fleet.CrewId("varga"), "V", new TechAct.Cleared(new UUID(1, 2), words));
+      String csv = TechLogCsv.write(List.of(said));
+      String cell = csv.substring(csv.indexOf("\r\n") + 2).replaceAll("(?s).*,(\"?)([^,]*)\\1\r\n$", "$2");
+      assertThat(cell).doesNotMatch("(?s)[=+\\-@].*");
+      assertThat(good(TechLogCsv.read(csv, t -> DispatchList.none(new TypeId("x1")), NOW, ZoneOffset.UTC))).containsExactly(said);
+    }
+  }
+
+  @Test
+  public void times_and_days_are_plausible_or_refused_with_what_would_be() {
+    String head = "tail,defect,at,by,name,act,flight,place,step,entry,count,last-day,words\r\n";
+    String line = "TL-DVA,00000000-0000-0001-0000-000000000002,%s,varga,V,extended,,,,,,%s,x\r\n";
+    for (String[] odd : new String[][] {{"+1000000000-12-31T00:00:00Z", "2027-02-01"}, {"-P99999999D", "2027-02-01"}, {"-PT3H", "+999999999-12-31"}, {"1815-01-01T00:00:00Z", "2027-02-01"}}) {
+      assertThat(faults(TechLogCsv.read(head + line.formatted(odd[0], odd[1]), t -> DispatchList.none(new TypeId("x1")), NOW, ZoneOffset.UTC)))
+          .as("%s", (Object) odd).isNotEmpty();
+    }
+    assertThat(good(TechLogCsv.read(head + line.formatted("-PT3H", "2027-02-01"), t -> DispatchList.none(new TypeId("x1")), NOW, ZoneOffset.UTC))).hasSize(1);
+  }
+
   @Test
   public void readings_say_which_cell_does_not_fit() throws IOException {
     List<Reading> readings = good(ReadingsCsv.read(demo("readings.csv"), NOW));

@@ -29,6 +29,9 @@ public final class StoredTechLogs implements TechLogs {
   private static final String EXTENDED = "extended";
   private static final String CLEARED = "cleared";
 
+  private static final LocalDate FIRST_SAID = LocalDate.of(1900, 1, 1);
+  private static final LocalDate LAST_SAID = LocalDate.of(9000, 1, 1);
+
   private final Database db;
   private final ReentrantLock coming = new ReentrantLock();
 
@@ -93,10 +96,20 @@ public final class StoredTechLogs implements TechLogs {
       case RAISED -> new TechAct.Raised(
           defect, Optional.ofNullable(r.getFlight()).map(FlightId::new), Optional.ofNullable(r.getPlace()).map(PlaceId::new),
           Optional.ofNullable(r.getStep()).map(StepId::new), r.getWords());
-      case DEFERRED -> new TechAct.Deferred(defect, new EntryId(r.getEntry()), r.getCount(), LocalDate.parse(r.getLastDay()), r.getWords());
-      case EXTENDED -> new TechAct.Extended(defect, LocalDate.parse(r.getLastDay()), r.getWords());
+      case DEFERRED -> new TechAct.Deferred(defect, new EntryId(r.getEntry()), r.getCount(), day(r), words(r));
+      case EXTENDED -> new TechAct.Extended(defect, day(r), words(r));
       default -> new TechAct.Cleared(defect, r.getWords());
     };
     return new TechEntry(new TailId(r.getTail()), Instant.ofEpochMilli(r.getAt()), new CrewId(r.getWho()), r.getName(), act);
+  }
+
+  /** A day that was kept before days had a plausible range stands as the last one that a calendar can say. */
+  private static LocalDate day(TechLineRecord r) {
+    LocalDate day = LocalDate.parse(r.getLastDay());
+    return day.isAfter(LAST_SAID) ? LAST_SAID : day.isBefore(FIRST_SAID) ? FIRST_SAID : day;
+  }
+
+  private static String words(TechLineRecord r) {
+    return day(r).toString().equals(r.getLastDay()) ? r.getWords() : "%s [last day as it was written: %s]".formatted(r.getWords(), r.getLastDay());
   }
 }
