@@ -49,8 +49,6 @@ const problemOf = async (response: Response): Promise<Problem> => {
 
 const nobody = (): Problem => new Problem(0, 'no-answer', 'The server cannot be reached.', 'What you entered is kept here and sent when it answers.')
 
-const isProblem = (response: Response): boolean => response.headers.get('Content-Type')?.startsWith('application/problem+json') ?? false
-
 /** Asks the server; a string body goes as text, bytes as bytes, anything else as JSON. Throws `Problem`. */
 export const ask = async <T>(method: 'GET' | 'POST' | 'DELETE', path: string, body?: unknown): Promise<T> => {
   const send = async (): Promise<Response> => {
@@ -69,8 +67,8 @@ export const ask = async <T>(method: 'GET' | 'POST' | 'DELETE', path: string, bo
     }
   }
   let response = await send()
-  // Of another session, or of a server that was set up anew: fetched again once.
-  if (response.status === 403 && method !== 'GET' && !isProblem(response)) {
+  // The token is of another session, or of a server that was set up anew: fetched again once.
+  if (response.status === 403 && (await problemOf(response.clone())).code === 'no-token') {
     await fetchToken()
     response = await send()
   }

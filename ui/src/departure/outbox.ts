@@ -52,6 +52,8 @@ export type OutboxEvent =
 
 /** More than a stage has steps. */
 const MOST_TAKEN = 100
+/** Longer than any departure stays open. */
+const TAKEN_KEPT_MS = 2 * 24 * 3_600_000
 
 const without = <T>(all: readonly T[], id: (t: T) => string, gone: string): readonly T[] => (all.some((t) => id(t) === gone) ? all.filter((t) => id(t) !== gone) : all)
 
@@ -247,7 +249,8 @@ export const outboxOf = (departure: string, who: string): Outbox => {
 export const resumeWords = async (who: string): Promise<void> => {
   try {
     await takeOver()
-    for (const departure of await wordsKept.departuresWaiting(who)) outboxOf(departure, who)
+    const since = new Date(serverNow() - TAKEN_KEPT_MS).toISOString()
+    for (const departure of await wordsKept.departuresWaiting(who, since)) outboxOf(departure, who)
   } catch {
     // A browser that keeps nothing: then there is nothing to resume.
   }

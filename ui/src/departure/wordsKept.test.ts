@@ -6,6 +6,8 @@ import { wordsKept } from './wordsKept'
 
 const word = (label: string): Outgoing => ({ id: v7(), deviceAt: '2027-01-14T07:25:00Z', device: 'd', kind: 'step-done', body: { step: label }, label })
 
+const LONG_AGO = '2027-01-01T00:00:00Z'
+
 describe('words kept on a device', () => {
   it('wait in the order in which they were said, whichever tab said them, and go one by one', async () => {
     const said = Array.from({ length: 40 }, (_, i) => word(`s${i}`))
@@ -27,11 +29,19 @@ describe('words kept on a device', () => {
     const [a, b] = [word('a'), word('b')]
     await wordsKept.put('holm/f2', [a])
     await wordsKept.put('holm/f3', [b])
-    expect((await wordsKept.departuresWaiting('holm')).sort()).toEqual(['f2', 'f3'])
+    expect((await wordsKept.departuresWaiting('holm', LONG_AGO)).sort()).toEqual(['f2', 'f3'])
     await wordsKept.answered('holm/f2', a, { standing: 'refused', refusal: { code: 'needs', what: 'w', tryThis: 't', faults: [] } }, 10)
-    expect(await wordsKept.departuresWaiting('holm')).toEqual(['f3'])
+    expect(await wordsKept.departuresWaiting('holm', LONG_AGO)).toEqual(['f3'])
     expect((await wordsKept.all('holm/f2')).refused).toMatchObject([{ code: 'needs', event: { label: 'a' } }])
     await wordsKept.drop(a.id)
     expect((await wordsKept.all('holm/f2')).refused).toEqual([])
+  })
+
+  it('that were taken long ago are forgotten, and those that wait are not', async () => {
+    const [a, b] = [word('a'), word('b')]
+    await wordsKept.put('quill/f4', [a, b])
+    await wordsKept.answered('quill/f4', a, { standing: 'taken', number: 1 }, 10)
+    expect(await wordsKept.departuresWaiting('quill', '2027-02-01T00:00:00Z')).toEqual(['f4'])
+    expect(await wordsKept.all('quill/f4')).toMatchObject({ waiting: [{ label: 'b' }], taken: [] })
   })
 })

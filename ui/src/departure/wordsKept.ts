@@ -72,11 +72,18 @@ export const wordsKept = {
     await (await opened()).delete('words', id)
   },
 
-  /** The departures in which somebody has words that wait. */
-  async departuresWaiting(who: string): Promise<string[]> {
-    const rows = await (await opened()).getAll('words')
+  /** The departures in which somebody has words that wait. What was taken long ago goes: its departures have left. */
+  async departuresWaiting(who: string, since: string): Promise<string[]> {
+    const tx = (await opened()).transaction('words', 'readwrite')
+    const waiting = new Set<string>()
     const prefix = boxOf(who, '')
-    return [...new Set(rows.filter((r) => r.standing === 'waiting' && r.box.startsWith(prefix)).map((r) => r.box.slice(prefix.length)))]
+    for (let cursor = await tx.store.openCursor(); cursor; cursor = await cursor.continue()) {
+      const { box, standing, event } = cursor.value
+      if (standing === 'taken' && event.deviceAt < since) await cursor.delete()
+      if (standing === 'waiting' && box.startsWith(prefix)) waiting.add(box.slice(prefix.length))
+    }
+    await tx.done
+    return [...waiting]
   },
 }
 

@@ -14,6 +14,7 @@ import neatlanyard.server.fleet.DemoSignIns;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.SignIns;
 import neatlanyard.server.sop.DemoRevisions;
+import neatlanyard.server.settings.Settings;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;

@@ -1,5 +1,6 @@
 package neatlanyard.server;
 
+import neatlanyard.server.settings.Settings;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.EnableConfigurationProperties;

@@ -34,6 +34,7 @@ import neatlanyard.store.record.StoredSealKeys;
 import neatlanyard.store.sop.StoredFeedbackAnswers;
 import neatlanyard.store.sop.StoredRevisions;
 import neatlanyard.store.walkaround.StoredPhotos;
+import neatlanyard.server.settings.Settings;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 

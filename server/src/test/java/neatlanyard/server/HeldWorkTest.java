@@ -24,14 +24,14 @@ public class HeldWorkTest extends AtTheServer {
   }
 
   /** Holds every worker, and fills what waits up to a number. */
-  private void held(int waiting, Held then) throws Exception {
+  private void held(HeavyWork.Kind kind, int waiting, Held then) throws Exception {
     CountDownLatch let = new CountDownLatch(1);
     CountDownLatch holding = new CountDownLatch(heavy.workers());
     try (ExecutorService askers = Executors.newVirtualThreadPerTaskExecutor()) {
       List<Future<?>> all = new ArrayList<>();
       for (int i = 0; i < heavy.workers() + waiting; i++) {
         int asker = i;
-        all.add(askers.submit(() -> heavy.run("holder " + asker, HeavyWork.Kind.PACK, stop -> {
+        all.add(askers.submit(() -> heavy.run("holder " + asker, kind, stop -> {
           holding.countDown();
           try {
             let.await();
@@ -61,7 +61,7 @@ public class HeldWorkTest extends AtTheServer {
     Http wren = in("adeyo");
     Http ida = in("marsk");
     crewIn(wren, ida);
-    held(10, () -> {
+    held(HeavyWork.Kind.PACK, 10, () -> {
       for (int i = 0; i < 20; i++) {
         assertThat(wren.event("step-done", "{\"step\":\"wa-vane-l\"}").status()).isEqualTo(200);
         assertThat(ida.get("/api/departures/today-14").status()).isEqualTo(200);
@@ -72,7 +72,7 @@ public class HeldWorkTest extends AtTheServer {
 
   @Test
   public void who_comes_when_the_queue_is_full_is_told_when_to_come_again() throws Exception {
-    held(64, () -> {
+    held(HeavyWork.Kind.SIGN_IN, 64, () -> {
       Http.Answer busy = new Http(port).post("/api/session", "{\"who\":\"marsk\",\"password\":\"bare-cord-11\"}");
       assertThat(busy.status()).isEqualTo(503);
       assertThat(busy.code()).isEqualTo("busy");
@@ -81,10 +81,28 @@ public class HeldWorkTest extends AtTheServer {
     assertThat(in("marsk").get("/api/session").status()).isEqualTo(200);
   }
 
+  /** Packs that fill their own queue keep nobody from signing in, or from a departure that has to be read back. */
+  @Test
+  public void a_queue_full_of_packs_is_full_of_packs_only() throws Exception {
+    Http wren = in("adeyo");
+    held(HeavyWork.Kind.PACK, 64, () -> {
+      assertThat(wren.get("/api/departures").status()).isEqualTo(200);
+      assertThat(wren.get("/api/reading").status()).isEqualTo(200);
+      try (ExecutorService askers = Executors.newVirtualThreadPerTaskExecutor()) {
+        int before = heavy.waiting();
+        askers.submit(() -> new Http(port).post("/api/session", "{\"who\":\"marsk\",\"password\":\"bare-cord-11\"}"));
+        while (heavy.waiting() == before) {
+          Thread.onSpinWait();
+        }
+        askers.shutdownNow();
+      }
+    });
+  }
+
   @Test
   public void nobody_has_more_than_their_share() throws Exception {
     try (ExecutorService askers = Executors.newVirtualThreadPerTaskExecutor()) {
-      held(0, () -> {
+      held(HeavyWork.Kind.PACK, 0, () -> {
         Future<Integer> first = askers.submit(() -> heavy.run("holm", HeavyWork.Kind.PHOTO, stop -> 1));
         while (heavy.waiting() < 1) {
           Thread.onSpinWait();

@@ -1,6 +1,7 @@
 package neatlanyard.core.proof;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
@@ -21,6 +22,8 @@ import org.logicng.knowledgecompilation.bdds.orderings.ForceOrdering;
 final class FactOrder {
   /** Larger groups pull everything to the middle and say nothing of who belongs together. */
   private static final int LARGEST_GROUP = 8;
+  /** More say nothing new, and looking at them is work that no budget counts. */
+  private static final int MOST_GROUPS = 2_000;
 
   private FactOrder() {}
 
@@ -37,7 +40,7 @@ final class FactOrder {
     }
     FormulaFactory formulas = new FormulaFactory();
     // The library's order begins with the first clauses: small groups say the most.
-    List<Formula> clauses = groups.stream().sorted(java.util.Comparator.comparingInt(Set::size))
+    List<Formula> clauses = groups.stream().sorted(Comparator.comparingInt(Set::size)).limit(MOST_GROUPS)
         .map(g -> formulas.clause(g.stream().map(formulas::variable).toList())).map(Formula.class::cast).toList();
     List<String> order = new ArrayList<>(new ForceOrdering().getOrder(formulas.and(clauses)).stream().map(Variable::name).toList());
     // What no group speaks of, such as the tails, stands first, as it divides all others.

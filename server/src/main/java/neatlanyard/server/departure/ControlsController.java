@@ -22,7 +22,7 @@ import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.State;
 import neatlanyard.formats.controls.TraceCsv;
 import neatlanyard.formats.text.Read;
-import neatlanyard.server.Settings;
+import neatlanyard.server.settings.Settings;
 import neatlanyard.server.controls.AircraftData;
 import neatlanyard.server.controls.ControlViews.Behaviour;
 import neatlanyard.server.controls.ControlViews.JudgementView;

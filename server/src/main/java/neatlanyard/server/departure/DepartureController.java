@@ -8,6 +8,7 @@ import java.util.UUID;
 import neatlanyard.core.departure.Cases;
 import neatlanyard.core.departure.Departure;
 import neatlanyard.core.departure.Event;
+import neatlanyard.core.departure.Find;
 import neatlanyard.core.departure.Proposal;
 import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.AirfieldId;
@@ -132,8 +133,8 @@ class DepartureController {
       departures.mustHaveRead(desk.state().opened(), who);
     }
     Event event = event(kind, body, desk.state());
-    if (event instanceof Event.FindRaised find) {
-      photos.named(desk.state().opened().flight().id(), find.what().photos());
+    if (event instanceof Event.FindRaised find && find.what().photos().size() <= Find.What.MOST_PHOTOS) {
+      photos.mayName(desk.state().opened().flight().id(), find.what().photos());
     }
     long number = departures.take(desk, new Proposal(
         eventId(form), deviceAt(form), who.id(), device(form.device().orElse("")), event));

@@ -1,5 +1,6 @@
 package neatlanyard.server.departure;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.time.InstantSource;
 import java.util.HashMap;
@@ -35,6 +36,7 @@ final class DepartureDesk {
   private record Seen(long number, Proposal proposal) {}
 
   private static final int REFUSALS_KEPT = 2_000;
+  private static final Duration SET_RIGHT = Duration.ofSeconds(10);
 
   private final FlightId id;
   private final DepartureLog log;
@@ -165,10 +167,13 @@ final class DepartureDesk {
     }
   }
 
-  /** A clock that was set back does not make an entry older than the one before it. */
+  /**
+   * A clock that is set right by a moment does not make an entry older than the one before it. One that is set back by
+   * more is believed: times that run must not stand still until it has caught up; entries go by their numbers.
+   */
   private Instant now() {
     Instant now = clock.instant();
-    return now.isBefore(latest) ? latest : now;
+    return now.isBefore(latest) && now.plus(SET_RIGHT).isAfter(latest) ? latest : now;
   }
 
   private static long again(Seen before, Proposal proposal) {

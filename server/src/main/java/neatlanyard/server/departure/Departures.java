@@ -36,6 +36,7 @@ import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
 import neatlanyard.server.sop.PackDesk;
 import neatlanyard.server.sop.Reading;
+import neatlanyard.server.walkaround.PhotoDesk;
 import org.springframework.stereotype.Service;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -73,7 +74,7 @@ public class Departures {
 
   Departures(
       Flights flights, DepartureLog log, PackDesk packs, Reading reading, FleetDesk fleet, InstantSource clock, ProgressViewer progress,
-      JsonMapper json, TailStatus tails, TechDesk tech, MeterRegistry meters) {
+      JsonMapper json, TailStatus tails, TechDesk tech, PhotoDesk photos, MeterRegistry meters) {
     this.presses = Timer.builder("lanyard.presses").description("From taking an event in until it is on the disk").publishPercentileHistogram().register(meters);
     this.folds = Timer.builder("lanyard.folds").description("Reading a departure back from its log").register(meters);
     this.flights = flights;
@@ -87,6 +88,14 @@ public class Departures {
     this.tails = tails;
     this.tech = tech;
     tech.onLine(this::tailChanged);
+    photos.onNamed(this::naming);
+  }
+
+  /** The departure whose find names a photo, of those at a desk. */
+  private Optional<FlightId> naming(UUID photo) {
+    return desks.entrySet().stream()
+        .filter(d -> d.getValue().state().finds().stream().anyMatch(f -> f.what().photos().contains(photo)))
+        .map(Map.Entry::getKey).findFirst();
   }
 
   List<Flight> flights() {

@@ -7,7 +7,7 @@ import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.fleet.Role;
 import neatlanyard.formats.text.Doc;
-import neatlanyard.server.Settings;
+import neatlanyard.server.settings.Settings;
 import neatlanyard.server.fleet.FleetViews.DemoSignIn;
 import org.springframework.stereotype.Service;
 

@@ -7,7 +7,7 @@ import java.util.Optional;
 import neatlanyard.core.fleet.AccessLog.Act;
 import neatlanyard.core.fleet.Accounts.Account;
 import neatlanyard.core.fleet.Role;
-import neatlanyard.server.Settings;
+import neatlanyard.server.settings.Settings;
 import neatlanyard.server.fleet.FleetViews.About;
 import neatlanyard.server.fleet.FleetViews.Me;
 import neatlanyard.server.fleet.FleetViews.NewPassword;

@@ -54,7 +54,7 @@ public final class SignIns {
   /** Changes somebody's own password; they are out everywhere else. @throws Problem if the old one is wrong or the new one too weak */
   Account change(SignedIn who, String now, String next, Caller caller) {
     Account account = accounts.find(who.id()).orElseThrow(() -> Problem.notFound("There is no such sign-in."));
-    Tries.Try paid = tries.pay(who.id().value(), new Caller("password of " + who.id(), ""), false);
+    Tries.Try paid = tries.payForChange(who.id());
     if (!passwords.matches(who.id().value(), now, Optional.of(account.passwordHash()))) {
       failed(who.id().value(), caller);
       throw Problem.bad("wrong-password", "The present password is not right.");

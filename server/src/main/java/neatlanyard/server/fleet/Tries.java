@@ -8,7 +8,7 @@ import io.github.bucket4j.ConsumptionProbe;
 import java.time.Duration;
 import java.util.List;
 import java.util.concurrent.Semaphore;
-import java.util.stream.Stream;
+import neatlanyard.core.fleet.CrewId;
 import neatlanyard.server.problem.Problem;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
@@ -68,6 +68,15 @@ final class Tries {
             bucket("both " + caller.address() + " " + who, OF_NAME_AND_ADDRESS),
             bucket("address " + caller.address(), OF_ADDRESS),
             bucket("name " + who, OF_NAME));
+    return pay(shares);
+  }
+
+  /** Pays for a try at one's own password, to change it. */
+  Try payForChange(CrewId who) {
+    return pay(List.of(bucket("change " + who, OF_NAME_AND_ADDRESS)));
+  }
+
+  private Try pay(List<Bucket> shares) {
     for (int i = 0; i < shares.size(); i++) {
       ConsumptionProbe probe = shares.get(i).tryConsumeAndReturnRemaining(1);
       if (!probe.isConsumed()) {
@@ -75,7 +84,7 @@ final class Tries {
         throw refused(Duration.ofNanos(probe.getNanosToWaitForRefill()).plusSeconds(1));
       }
     }
-    return new Try(Stream.of(shares).flatMap(List::stream).toList());
+    return new Try(shares);
   }
 
   private Problem refused(Duration after) {

@@ -102,6 +102,7 @@ public class PackDesk {
     Signed by = new Signed(who, now());
     Revision next = there.map(r -> r.saved(text, sha, by)).orElseGet(() -> Revision.draft(pack.id(), pack.revision(), text, sha, by));
     keep(next, over);
+    read.put(sha, pack);
     return known(next);
   }
 
@@ -221,7 +222,17 @@ public class PackDesk {
         new IllegalStateException("The pack %s %s is not in the library".formatted(id, revision)));
   }
 
+  /**
+   * A published text is read where it is asked for, once after a start: a crew's departure must not wait in a queue that
+   * others fill. A draft waits like all long work.
+   */
   private Known known(Revision r) {
-    return new Known(once(read, r.sha256(), stop -> PackReader.read(r.text()).orThrow(r.name())), r);
+    return new Known(r.published().isPresent()
+        ? read.computeIfAbsent(r.sha256(), s -> parsed(r))
+        : once(read, r.sha256(), stop -> parsed(r)), r);
+  }
+
+  private static Pack parsed(Revision r) {
+    return PackReader.read(r.text()).orThrow(r.name());
   }
 }

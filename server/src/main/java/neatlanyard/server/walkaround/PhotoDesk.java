@@ -9,17 +9,17 @@ import java.io.IOException;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.Duration;
+import java.time.Instant;
 import java.time.InstantSource;
 import java.util.HexFormat;
 import java.util.Iterator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.locks.ReentrantLock;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
@@ -49,13 +49,15 @@ public class PhotoDesk {
   private static final int MOST_OF_DEPARTURE = 120;
   /** Longer than any duty: what has not arrived by then does not arrive. */
   private static final Duration KEPT_UNFINISHED = Duration.ofHours(48);
+  private static final Duration CLEANED_EVERY = Duration.ofMinutes(10);
   private static final int LOCKS = 256;
 
   private final Photos photos;
   private final HeavyWork heavy;
   private final InstantSource clock;
-  /** Photos that a find names, with its departure: no other departure may send under that key. */
-  private final Map<UUID, FlightId> named = new ConcurrentHashMap<>();
+  /** Whose find names a photo, where one does; told by those who keep the finds. */
+  private volatile Function<UUID, Optional<FlightId>> named = id -> Optional.empty();
+  private volatile Instant cleaned = Instant.EPOCH;
   private final List<ReentrantLock> locks = Stream.generate(ReentrantLock::new).limit(LOCKS).toList();
 
   PhotoDesk(Photos photos, HeavyWork heavy, InstantSource clock) {
@@ -72,12 +74,16 @@ public class PhotoDesk {
         .or(() -> photos.pending(id).map(p -> new Here(p.received(), false))).orElse(new Here(0, false));
   }
 
-  /** A find names these photos. @throws Problem when one is another departure's */
-  public void named(FlightId departure, List<UUID> ids) {
+  /** Who can say which departure's find names a photo: no other departure may send under that key. */
+  public void onNamed(Function<UUID, Optional<FlightId>> says) {
+    named = says;
+  }
+
+  /** A find is about to name these photos. @throws Problem when one is another departure's */
+  public void mayName(FlightId departure, List<UUID> ids) {
     for (UUID id : ids) {
-      FlightId of = named.computeIfAbsent(id, i -> photos.find(i).map(Photo::departure)
-          .or(() -> photos.pending(i).map(Pending::departure)).orElse(departure));
-      if (!of.equals(departure)) {
+      Optional<FlightId> of = photos.find(id).map(Photo::departure).or(() -> photos.pending(id).map(Pending::departure)).or(() -> named.apply(id));
+      if (of.filter(o -> !o.equals(departure)).isPresent()) {
         throw Problem.bad("photo-other", "A photo of another departure was named.");
       }
     }
@@ -116,8 +122,8 @@ public class PhotoDesk {
   }
 
   private Pending begin(Pending photo) {
-    mustBe(named.getOrDefault(photo.id(), photo.departure()).equals(photo.departure()));
-    photos.dropBefore(clock.instant().minus(KEPT_UNFINISHED));
+    mustBe(named.apply(photo.id()).filter(of -> !of.equals(photo.departure())).isEmpty());
+    cleanUp();
     Photos.Underway underway = photos.underway(photo.by(), photo.departure());
     if (underway.ofPerson() >= MOST_OF_PERSON || underway.ofDeparture() >= MOST_OF_DEPARTURE) {
       throw Problem.later(HttpStatus.TOO_MANY_REQUESTS, "photos-underway",
@@ -126,6 +132,15 @@ public class PhotoDesk {
     }
     photos.begin(photo);
     return photo;
+  }
+
+  /** Now and then: each is a transaction. */
+  private void cleanUp() {
+    Instant now = clock.instant();
+    if (cleaned.plus(CLEANED_EVERY).isBefore(now)) {
+      cleaned = now;
+      photos.dropBefore(now.minus(KEPT_UNFINISHED));
+    }
   }
 
   private Here add(Pending pending, int from, byte[] part) {

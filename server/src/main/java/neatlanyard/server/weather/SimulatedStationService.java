@@ -14,7 +14,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.formats.text.Doc;
-import neatlanyard.server.Settings;
+import neatlanyard.server.settings.Settings;
 import org.springframework.stereotype.Component;
 
 /** A stand-in that answers from the demo's file of reports, timed at the last half hour; silent where there is no file. */

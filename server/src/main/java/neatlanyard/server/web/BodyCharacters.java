@@ -1,10 +1,13 @@
 package neatlanyard.server.web;
 
+import java.lang.reflect.Method;
 import java.lang.reflect.RecordComponent;
 import java.lang.reflect.Type;
 import java.util.Collection;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import neatlanyard.core.record.Characters;
 import neatlanyard.server.problem.Problem;
 import org.jspecify.annotations.Nullable;
@@ -18,6 +21,16 @@ import tools.jackson.databind.JsonNode;
 /** Refuses at the door, for every text of every body, what no document could carry out again. */
 @RestControllerAdvice
 class BodyCharacters extends RequestBodyAdviceAdapter {
+  /** The parts of each kind of body, found once: a press is one too. */
+  private static final ClassValue<List<Method>> PARTS = new ClassValue<>() {
+    @Override
+    protected List<Method> computeValue(Class<?> type) {
+      List<Method> parts = Stream.of(type.getRecordComponents()).map(RecordComponent::getAccessor).toList();
+      parts.forEach(p -> p.setAccessible(true));
+      return parts;
+    }
+  };
+
   @Override
   public boolean supports(MethodParameter parameter, Type type, Class<? extends HttpMessageConverter<?>> converter) {
     return true;
@@ -54,10 +67,9 @@ class BodyCharacters extends RequestBodyAdviceAdapter {
   }
 
   private static Optional<String> fault(Record record) {
-    for (RecordComponent part : record.getClass().getRecordComponents()) {
+    for (Method part : PARTS.get(record.getClass())) {
       try {
-        part.getAccessor().setAccessible(true);
-        Optional<String> why = fault(part.getAccessor().invoke(record));
+        Optional<String> why = fault(part.invoke(record));
         if (why.isPresent()) {
           return why;
         }

@@ -14,10 +14,8 @@ import neatlanyard.server.problem.Problem;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Refuses a body that is larger than anything the product reads at that address, one that does not say how large it is,
@@ -36,10 +34,10 @@ class BodyLimit extends OncePerRequestFilter {
   /** Slower than this is no link that anybody works over. */
   private static final long LEAST_BYTES_A_SECOND = 2_048;
 
-  private final JsonMapper json;
+  private final ProblemAnswers answers;
 
-  BodyLimit(JsonMapper json) {
-    this.json = json;
+  BodyLimit(ProblemAnswers answers) {
+    this.answers = answers;
   }
 
   @Override
@@ -65,10 +63,8 @@ class BodyLimit extends OncePerRequestFilter {
   }
 
   private void refuse(HttpServletResponse response, Problem problem) throws IOException {
-    response.setStatus(problem.detail().getStatus());
-    response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
     response.setHeader("Connection", "close");
-    response.getWriter().write(json.writeValueAsString(problem.detail()));
+    answers.write(response, problem);
   }
 
   /** A body that has to be here by a time; the connection's own patience bounds each single wait. */

@@ -3,7 +3,7 @@ package neatlanyard.server.web;
 import java.util.List;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
-import neatlanyard.server.Settings;
+import neatlanyard.server.settings.Settings;
 import org.apache.catalina.valves.RemoteIpValve;
 import org.springframework.boot.tomcat.servlet.TomcatServletWebServerFactory;
 import org.springframework.boot.web.server.WebServerFactoryCustomizer;

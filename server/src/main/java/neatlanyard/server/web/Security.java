@@ -2,6 +2,7 @@ package neatlanyard.server.web;
 
 import jakarta.servlet.DispatcherType;
 import neatlanyard.server.fleet.SessionCookies;
+import neatlanyard.server.problem.Problem;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
@@ -13,12 +14,13 @@ import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.HttpStatusEntryPoint;
+import org.springframework.security.web.csrf.CsrfException;
 
 /** Who may come in: a session cookie that ends when the session is ended, and a token against forged requests. */
 @Configuration
 class Security {
   @Bean
-  SecurityFilterChain chain(HttpSecurity http, SessionCookies sessions) throws Exception {
+  SecurityFilterChain chain(HttpSecurity http, SessionCookies sessions, ProblemAnswers answers) throws Exception {
     return http
         .authorizeHttpRequests(r -> r
             // The end of an answer that was allowed to begin, such as a stream whose session ended.
@@ -32,7 +34,11 @@ class Security {
         .sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
         .securityContext(c -> c.securityContextRepository(sessions))
         .requestCache(c -> c.disable())
-        .exceptionHandling(e -> e.authenticationEntryPoint(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED)))
+        .exceptionHandling(e -> e
+            .authenticationEntryPoint(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED))
+            .accessDeniedHandler((request, response, denied) -> answers.write(response, denied instanceof CsrfException
+                ? Problem.of(HttpStatus.FORBIDDEN, "no-token", "The token against forged requests is missing or old.", "Load the page again.")
+                : Problem.of(HttpStatus.FORBIDDEN, "not-your-role", "This is not for your role.", "Ask an administrator."))))
         .logout(l -> l.disable())
         .headers(h -> h.contentSecurityPolicy(c -> c.policyDirectives(
             "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; frame-ancestors 'none'")))

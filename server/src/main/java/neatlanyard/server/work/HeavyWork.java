@@ -65,6 +65,7 @@ public final class HeavyWork implements AutoCloseable {
     void check() throws IOException;
   }
 
+  /** Of one kind: full of packs, it still takes who signs in. */
   private static final int MOST_WAITING = 64;
   private static final Duration LOOKED_AFTER_EVERY = Duration.ofMillis(500);
   private static final double NEWEST_COUNTS = 0.2;
@@ -177,7 +178,7 @@ public final class HeavyWork implements AutoCloseable {
       if (own >= task.kind.each) {
         throw Problem.later(HttpStatus.TOO_MANY_REQUESTS, "one-at-a-time", "You have as much of this under way as one may.", after(lane.size()));
       }
-      if (waiting.values().stream().mapToInt(Deque::size).sum() >= MOST_WAITING) {
+      if (lane.size() >= MOST_WAITING) {
         throw Problem.later(HttpStatus.SERVICE_UNAVAILABLE, "busy", "The server is busy with long work.", after(MOST_WAITING));
       }
       lane.add(task);

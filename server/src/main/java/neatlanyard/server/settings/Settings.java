@@ -1,4 +1,4 @@
-package neatlanyard.server;
+package neatlanyard.server.settings;
 
 import java.nio.file.Path;
 import java.time.Instant;
