@@ -30,6 +30,8 @@ final class FloodBench {
   private static final int UPLOADS = Integer.getInteger("lanyard.uploads", 4);
   private static final int IMPORTS = Integer.getInteger("lanyard.imports", 2);
   private static final int PART = 64 * 1024;
+  /** The most a table has. */
+  private static final int ROWS = 5_000;
 
   private FloodBench() {}
 
@@ -114,7 +116,7 @@ final class FloodBench {
       flood.add(loop(going, asked, () -> upload(phone, departure, picture, sha)));
     }
     StringBuilder readings = new StringBuilder("tail,quantity,at,landings,hours,value\r\n");
-    for (int i = 0; i < 10_000; i++) {
+    for (int i = 0; i < ROWS; i++) {
       readings.append("TL-DVB,wear-left,-PT%dH,%d,%d,9.5\r\n".formatted(i + 1, i, i));
     }
     byte[] table = readings.toString().getBytes(StandardCharsets.UTF_8);

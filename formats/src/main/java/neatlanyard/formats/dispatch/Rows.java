@@ -20,7 +20,7 @@ import org.apache.commons.csv.CSVRecord;
 /** Rows of a CSV text (RFC 4180) under known columns, with every fault and its line. */
 final class Rows {
   /** More would hold up what crews write meanwhile; a longer table goes in several. */
-  private static final int MOST_ROWS = 20_000;
+  private static final int MOST_ROWS = 5_000;
   private static final int MOST_FAULTS = 100;
 
   private Rows() {}

@@ -23,7 +23,7 @@ public final class Coming {
       db.write(sql -> sql.batchInsert(coming).execute());
     }
     db.write(sql -> {
-      sql.insertInto(own, own.fields(beside.fields())).select(DSL.select(beside.fields()).from(beside).orderBy(DSL.field("rowid"))).execute();
+      sql.insertInto(own, own.fields(beside.fields())).select(DSL.select(beside.fields()).from(beside)).execute();
       sql.deleteFrom(beside).execute();
     });
   }

@@ -31,6 +31,7 @@ public final class Database implements AutoCloseable {
   private final DSLContext write;
   private final DSLContext read;
   private final ReentrantLock writer = new ReentrantLock(true);
+  private final ReentrantLock turnstile = new ReentrantLock(true);
   private final ReentrantLock reader = new ReentrantLock();
   private volatile Optional<String> trouble = Optional.empty();
 
@@ -84,6 +85,17 @@ public final class Database implements AutoCloseable {
 
   /** Does all of it in one transaction, or nothing of it. @throws NotKept when the disk does not take it */
   public void write(Consumer<DSLContext> work) {
+    // One of these at a time stands before the writer, so that whoever goes first waits for one of them, not for all.
+    turnstile.lock();
+    try {
+      writeFirst(work);
+    } finally {
+      turnstile.unlock();
+    }
+  }
+
+  /** As {@link #write}, past all who wait there: for what crews say. */
+  public void writeFirst(Consumer<DSLContext> work) {
     writer.lock();
     try {
       write.transaction(c -> work.accept(c.dsl()));

@@ -63,12 +63,12 @@ public final class StoredDepartureLog implements DepartureLog, AutoCloseable {
   /** All in one transaction; if that fails, one by one, so that one bad entry does not take the others with it. */
   private void write(List<Waiting> batch) {
     try {
-      db.write(sql -> sql.batchInsert(batch.stream().map(Waiting::row).toList()).execute());
+      db.writeFirst(sql -> sql.batchInsert(batch.stream().map(Waiting::row).toList()).execute());
       batch.forEach(w -> w.done.complete(null));
     } catch (RuntimeException together) {
       for (Waiting w : batch) {
         try {
-          db.write(sql -> sql.insertInto(ENTRY).set(w.row).execute());
+          db.writeFirst(sql -> sql.insertInto(ENTRY).set(w.row).execute());
           w.done.complete(null);
         } catch (RuntimeException alone) {
           w.done.completeExceptionally(alone);
