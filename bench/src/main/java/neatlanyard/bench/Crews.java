@@ -40,10 +40,12 @@ final class Crews implements AutoCloseable {
   /** Starts the process on a fresh database and opens a departure for each crew. */
   static Crews start(Path folder, int many) throws Exception {
     Path demo = flights(folder.resolve("demo"), many);
+    // As the launcher starts it: laid out, with its cache beside it.
+    Path app = Path.of(System.getProperty("lanyard.app", "")).toAbsolutePath();
     Process server = new ProcessBuilder(
-        Path.of(System.getProperty("java.home"), "bin", "java").toString(), "--enable-native-access=ALL-UNNAMED", "-jar",
-        System.getProperty("lanyard.app", ""), "--server.port=0", "--lanyard.demo=true", "--lanyard.demo-folder=" + demo,
-        "--lanyard.database=" + folder.resolve("bench.db")).redirectErrorStream(true).start();
+        Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:AOTCache=" + app.resolveSibling("app.aot"),
+        "--enable-native-access=ALL-UNNAMED", "-jar", app.toString(), "--server.port=0", "--lanyard.demo=true",
+        "--lanyard.demo-folder=" + demo, "--lanyard.database=" + folder.resolve("bench.db")).redirectErrorStream(true).start();
     Crews crews = new Crews(server, ready(server));
     for (int person = 0; person * DEPARTURES_EACH < many; person++) {
       crews.devices.add(new Device(crews.url, "bench-" + person, "bench-password-" + person));

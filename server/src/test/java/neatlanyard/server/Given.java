@@ -22,6 +22,8 @@ final class Given {
     registry.add("lanyard.database", db::toString);
     registry.add("lanyard.demo", () -> on);
     registry.add("lanyard.demo-folder", () -> ROOT.resolve("demo").toString());
+    // Tests ask as often as they can.
+    registry.add("lanyard.pace", () -> 1_000);
     registry.add("lanyard.begin-at", () -> DAY + "T07:25:00Z");
   }
 }

@@ -20,9 +20,11 @@ public final class Characters {
 
   /** What is in a text that no document can carry, in words; empty when nothing is. */
   public static Optional<String> fault(String text) {
-    for (int i = 0; i < text.length(); i += Character.charCount(text.codePointAt(i))) {
-      int c = text.codePointAt(i);
-      if (!carried(c)) {
+    int c;
+    for (int i = 0; i < text.length(); i += Character.charCount(c)) {
+      c = text.codePointAt(i);
+      boolean plain = c >= 0x20 && c < 0x7f;
+      if (!plain && !carried(c)) {
         return Optional.of("It has a character that no document can carry, U+%04X, after %d others.".formatted(c, text.codePointCount(0, i)));
       }
     }

@@ -9,6 +9,7 @@ import java.util.stream.Stream;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseCookie;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.Authentication;
 import org.springframework.security.core.authority.AuthorityUtils;
 import org.springframework.security.core.context.DeferredSecurityContext;
 import org.springframework.security.core.context.SecurityContext;
@@ -48,6 +49,12 @@ public final class SessionCookies implements SecurityContextRepository {
     } catch (IllegalArgumentException e) {
       return DeviceCookie.NONE; // Not even base64: made by somebody else.
     }
+  }
+
+  /** Whose share a request counts against: the person's, or where nobody is signed in the address's. */
+  public String asker(HttpServletRequest request) {
+    Authentication in = SecurityContextHolder.getContext().getAuthentication();
+    return in != null && in.getPrincipal() instanceof SignedIn who ? who.id().value() : Caller.address(request.getRemoteAddr());
   }
 
   Caller caller(HttpServletRequest request) {

@@ -30,7 +30,7 @@ public final class Problem extends RuntimeException {
   }
 
   /** When it may be asked again, where that is the answer. */
-  Optional<Duration> after() {
+  public Optional<Duration> after() {
     return after;
   }
 

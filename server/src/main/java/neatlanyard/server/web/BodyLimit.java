@@ -9,7 +9,6 @@ import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Duration;
-import neatlanyard.formats.text.Doc;
 import neatlanyard.server.problem.Problem;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
@@ -24,12 +23,6 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE + 10)
 class BodyLimit extends OncePerRequestFilter {
-  /** Characters of a pack may take up to four bytes each; a draft may stand in JSON. */
-  private static final long MOST_BYTES = 4L * Doc.MOST_CHARACTERS;
-  /** A press, a sign-in, an answer: none is a document. */
-  private static final long MOST_OF_JSON = 256 * 1024;
-  private static final long MOST_OF_PART = 1024 * 1024;
-
   private static final Duration PATIENCE = Duration.ofSeconds(20);
   /** Slower than this is no link that anybody works over. */
   private static final long LEAST_BYTES_A_SECOND = 2_048;
@@ -45,7 +38,7 @@ class BodyLimit extends OncePerRequestFilter {
       throws ServletException, IOException {
     boolean chunked = request.getHeader("Transfer-Encoding") != null;
     long bytes = request.getContentLengthLong();
-    long most = most(request);
+    long most = Body.of(request).mostBytes;
     if (bytes > most) {
       refuse(response, Problem.of(HttpStatus.CONTENT_TOO_LARGE, "too-large",
           "It has %d bytes; %d is the most.".formatted(bytes, most), "Send something smaller."));
@@ -54,12 +47,6 @@ class BodyLimit extends OncePerRequestFilter {
     } else {
       chain.doFilter(bytes > 0 ? new Timed(request, PATIENCE.plusSeconds(bytes / LEAST_BYTES_A_SECOND)) : request, response);
     }
-  }
-
-  private static long most(HttpServletRequest request) {
-    String type = String.valueOf(request.getContentType());
-    boolean draft = request.getRequestURI().equals("/api/card-previews");
-    return type.startsWith("text/plain") || draft ? MOST_BYTES : type.startsWith("application/octet-stream") ? MOST_OF_PART : MOST_OF_JSON;
   }
 
   private void refuse(HttpServletResponse response, Problem problem) throws IOException {
