@@ -1,8 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Link } from '@tanstack/react-router'
-import type { BroughtInView, Me, TailLine } from '../api.gen'
+import type { BroughtInView, ImportView, Me, TailLine } from '../api.gen'
 import { ask, type Problem } from '../app/api'
 import { ProblemNotice } from '../app/Notice'
+import { Sure } from '../app/Sure'
 import { TopBar } from '../app/TopBar'
 import classes from './TechLog.module.css'
 
@@ -27,7 +28,7 @@ export const TailsPage = ({ me }: { me: Me }) => {
   const tails = useQuery<TailLine[], Problem>({ queryKey: ['tails'], queryFn: () => ask('GET', '/api/tails'), refetchInterval: 20_000 })
   const bring = useMutation<BroughtInView, Problem, { path: string; file: File }>({
     mutationFn: async ({ path, file }) => ask('POST', path, await file.text()),
-    onSuccess: () => client.invalidateQueries({ queryKey: ['tails'] }),
+    onSuccess: () => client.invalidateQueries(),
   })
   return (
     <>
@@ -46,7 +47,7 @@ export const TailsPage = ({ me }: { me: Me }) => {
             </li>
           ))}
         </ul>
-        {tails.data?.length === 0 && <p>No tails yet. Fleet standards or an administrator bring in the fleet.</p>}
+        {tails.data?.length === 0 && <p>No tails yet. An administrator brings in the fleet.</p>}
         {me.role === 'maintenance' && (
           <section className={classes.bring}>
             <h2>Bring in</h2>
@@ -58,9 +59,52 @@ export const TailsPage = ({ me }: { me: Me }) => {
             ))}
             {bring.error && <ProblemNotice problem={bring.error} />}
             {bring.data && <p role="status">{bring.data.what}</p>}
+            <Files />
           </section>
         )}
       </main>
+    </>
+  )
+}
+
+const STANDING: Record<ImportView['standing'], string> = { MAY_BE_WITHDRAWN: 'not used yet', IN_USE: 'in use', WITHDRAWN: 'withdrawn' }
+
+/** The files that were brought in: one that nobody has gone by yet can be withdrawn. */
+const Files = () => {
+  const client = useQueryClient()
+  const files = useQuery<ImportView[], Problem>({ queryKey: ['imports'], queryFn: () => ask('GET', '/api/imports'), refetchInterval: 20_000 })
+  const withdraw = useMutation<void, Problem, number>({
+    mutationFn: (number) => ask('DELETE', `/api/imports/${number}`),
+    onSettled: () => client.invalidateQueries(),
+  })
+  if (!files.data?.length) return null
+  return (
+    <>
+      <h2>Brought in</h2>
+      {withdraw.error && <ProblemNotice problem={withdraw.error} />}
+      <table className={classes.files}>
+        <tbody>
+          {files.data.map((f) => (
+            <tr key={f.number} data-withdrawn={f.standing === 'WITHDRAWN' || undefined}>
+              <td>
+                <b>{f.rows}</b> {f.what}
+                <span>{f.tails.join(', ')}</span>
+              </td>
+              <td>
+                {f.at.slice(0, 16).replace('T', ' ')} UTC
+                <span>{f.by}</span>
+              </td>
+              <td>
+                {f.standing === 'MAY_BE_WITHDRAWN' ? (
+                  <Sure words="Withdraw" again={`Press again: ${f.rows} rows go`} onSure={() => withdraw.mutate(f.number)} />
+                ) : (
+                  STANDING[f.standing]
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
     </>
   )
 }

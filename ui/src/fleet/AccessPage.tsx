@@ -3,10 +3,10 @@ import { useState } from 'react'
 import type { AccessView, AccountView, Me, OneTimePassword } from '../api.gen'
 import { ask, type Problem } from '../app/api'
 import { ProblemNotice } from '../app/Notice'
+import { Sure } from '../app/Sure'
 import { TopBar } from '../app/TopBar'
 import classes from './Desk.module.css'
 import { Given } from './Given'
-import { Sure } from './Sure'
 
 /** Rows of wrong passwords that are shown at first. */
 const FEW = 3

@@ -1,11 +1,11 @@
 import { FileButton } from '@mantine/core'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import type { BroughtIn, DepartureLine, Me } from '../api.gen'
+import type { BroughtIn, DepartureLine, FleetView, Me } from '../api.gen'
 import { ask, type Problem } from '../app/api'
 import { ProblemNotice } from '../app/Notice'
+import { Sure } from '../app/Sure'
 import { TopBar } from '../app/TopBar'
 import { Given } from './Given'
-import { Sure } from './Sure'
 import classes from './Desk.module.css'
 
 const KINDS = [
@@ -20,7 +20,16 @@ export const Desk = ({ me }: { me: Me }) => {
     mutationFn: async ({ path, title, file }) => ({ title, ...(await ask<BroughtIn>('POST', path, await file.text())) }),
     onSuccess: () => client.invalidateQueries(),
   })
-  const given = bring.data?.signIns ?? []
+  const withdraw = useMutation<BroughtIn & { title: string }, Problem>({
+    mutationFn: async () => ({ title: 'The fleet before it', ...(await ask<BroughtIn>('DELETE', '/api/fleet')) }),
+    onSuccess: () => client.invalidateQueries(),
+    onMutate: () => bring.reset(),
+  })
+  const bringIn = (one: { path: string; title: string; file: File }) => {
+    withdraw.reset()
+    bring.mutate(one)
+  }
+  const done = withdraw.data && !bring.data ? { ...withdraw.data, again: 'is in force again' } : bring.data && { ...bring.data, again: 'brought in' }
   return (
     <>
       <TopBar me={me} />
@@ -29,7 +38,7 @@ export const Desk = ({ me }: { me: Me }) => {
         <p>Bring in YAML or JSON files. A file with a fault changes nothing; every fault is named with its place. Procedure packs are drawn up under Procedures.</p>
         <div className={classes.kinds}>
           {KINDS.map((k) => (
-            <FileButton key={k.path} accept=".yaml,.yml,.json" onChange={(file) => file && bring.mutate({ path: k.path, title: k.title, file })}>
+            <FileButton key={k.path} accept=".yaml,.yml,.json" onChange={(file) => file && bringIn({ path: k.path, title: k.title, file })}>
               {(props) => (
                 <button {...props} type="button" className={classes.kind}>
                   <b>{k.title}</b>
@@ -40,14 +49,50 @@ export const Desk = ({ me }: { me: Me }) => {
           ))}
         </div>
         {bring.error && <ProblemNotice problem={bring.error} />}
-        {bring.data && (
+        {withdraw.error && <ProblemNotice problem={withdraw.error} />}
+        {done && (
           <p className={classes.done} role="status">
-            {bring.data.title} brought in. {bring.data.what}
+            {done.title} {done.again}. {done.what}
           </p>
         )}
-        <Given passwords={given} />
+        <Given passwords={done?.signIns ?? []} />
+        <InForce onWithdraw={() => withdraw.mutate()} />
         <Withdraw />
       </main>
+    </>
+  )
+}
+
+/** The fleet in force; one brought in by mistake can go, and the one before it is in force again. */
+const InForce = ({ onWithdraw }: { onWithdraw: () => void }) => {
+  const fleet = useQuery<FleetView | null, Problem>({ queryKey: ['fleet'], queryFn: async () => (await ask<FleetView | null>('GET', '/api/fleet')) ?? null })
+  if (!fleet.data) return null
+  const { operator, tails, people, at, by, mayBeWithdrawn } = fleet.data
+  return (
+    <>
+      <h2>Fleet in force</h2>
+      <table>
+        <tbody>
+          <tr>
+            <td>
+              <b>{operator}</b>
+            </td>
+            <td>
+              {tails} tails, {people} people
+            </td>
+            <td>
+              {at.slice(0, 16).replace('T', ' ')} UTC, {by}
+            </td>
+            <td>
+              {mayBeWithdrawn ? (
+                <Sure words="Withdraw" again="Press again: the fleet before it is in force" onSure={onWithdraw} />
+              ) : (
+                'no other before it'
+              )}
+            </td>
+          </tr>
+        </tbody>
+      </table>
     </>
   )
 }

@@ -7,6 +7,7 @@ import java.time.InstantSource;
 import java.util.HexFormat;
 import neatlanyard.core.departure.DepartureLog;
 import neatlanyard.core.dispatch.DispatchLists;
+import neatlanyard.core.dispatch.Imports;
 import neatlanyard.core.dispatch.ReadingHistory;
 import neatlanyard.core.dispatch.TechLogs;
 import neatlanyard.core.fleet.AccessLog;
@@ -23,6 +24,7 @@ import neatlanyard.store.db.Database;
 import neatlanyard.store.db.OwnSettings;
 import neatlanyard.store.departure.StoredDepartureLog;
 import neatlanyard.store.dispatch.StoredDispatchLists;
+import neatlanyard.store.dispatch.StoredImports;
 import neatlanyard.store.dispatch.StoredReadingHistory;
 import neatlanyard.store.dispatch.StoredTechLogs;
 import neatlanyard.store.fleet.StoredAccessLog;
@@ -96,6 +98,11 @@ class Wiring {
   @Bean
   TechLogs techLogs(Database db) {
     return new StoredTechLogs(db);
+  }
+
+  @Bean
+  Imports imports(Database db) {
+    return new StoredImports(db);
   }
 
   @Bean

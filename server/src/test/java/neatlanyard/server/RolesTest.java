@@ -38,7 +38,7 @@ public class RolesTest extends AtTheServer {
       Set.of("not-your-role", "not-yours", "not-rostered", "no-seat", "maintenance-only", "not-signed-in");
 
   private static final Map<String, String> NAMES = Map.of(
-      "{departure}", "today-14", "{tail}", "TL-DVA", "{type}", "dovrin-46", "{revision}", "2026-12", "{sha256}", "0".repeat(64));
+      "{number}", "999999",      "{departure}", "today-14", "{tail}", "TL-DVA", "{type}", "dovrin-46", "{revision}", "2026-12", "{sha256}", "0".repeat(64));
 
   private static String path(String template) {
     String path = template

@@ -66,29 +66,25 @@ begin
   select raise(abort, 'a key is never forgotten');
 end;
 
--- A long table comes in here, a few rows at a time, and from here in one stroke: so it is taken whole or not at all, and
--- no crew's press waits for it longer than for a few rows. What a killed server left here is forgotten at the next start.
-create table reading_coming (
-  tail text not null,
-  quantity text not null,
+-- A fleet that was withdrawn is in force no more; its text stays.
+alter table fleet_text add column withdrawn_at bigint;
+
+-- Files of log lines and readings that came in. A row of one counts once all of them are here and until it is withdrawn: so
+-- it comes in a few rows at a time, no crew's press waits for it, and what a killed server left half way never counts.
+create table brought_in (
+  number integer primary key autoincrement not null,
+  what text not null,
+  who text not null,
   at bigint not null,
-  landings double not null,
-  hours double not null,
-  value double not null
+  tails text not null,
+  rows integer not null,
+  entries bigint not null, -- of all departures of those tails, when it came in
+  whole boolean not null default false,
+  withdrawn_at bigint
 );
 
-create table tech_line_coming (
-  tail text not null,
-  defect text not null,
-  at bigint not null,
-  who text not null,
-  name text not null,
-  act text not null,
-  flight text,
-  place text,
-  step text,
-  entry text,
-  count integer,
-  last_day text,
-  words text not null
-);
+alter table reading add column brought_in integer;
+alter table tech_line add column brought_in integer;
+drop index tech_line_raised_once;
+create unique index tech_line_raised_once on tech_line (defect, coalesce(brought_in, 0)) where act = 'raised';
+create index tech_line_defect on tech_line (defect);

@@ -23,6 +23,9 @@ import java.util.stream.IntStream;
 import neatlanyard.core.departure.DepartureLog.Kept;
 import neatlanyard.core.dispatch.DispatchLists;
 import neatlanyard.core.dispatch.EntryId;
+import neatlanyard.core.dispatch.Imports.Import;
+import neatlanyard.core.dispatch.Imports.Standing;
+import neatlanyard.core.dispatch.Imports.What;
 import neatlanyard.core.dispatch.ReadingHistory.Reading;
 import neatlanyard.core.dispatch.TechAct;
 import neatlanyard.core.dispatch.TechEntry;
@@ -50,6 +53,7 @@ import neatlanyard.store.db.NotKept;
 import neatlanyard.store.db.OwnSettings;
 import neatlanyard.store.departure.StoredDepartureLog;
 import neatlanyard.store.dispatch.StoredDispatchLists;
+import neatlanyard.store.dispatch.StoredImports;
 import neatlanyard.store.dispatch.StoredReadingHistory;
 import neatlanyard.store.dispatch.StoredTechLogs;
 import neatlanyard.store.fleet.StoredAccounts;
@@ -215,11 +219,15 @@ public class StoreTest {
   @Test
   public void the_fleet_brought_in_last_holds() {
     StoredFleetTexts texts = new StoredFleetTexts(db);
-    assertThat(texts.latest()).isEmpty();
+    assertThat(texts.inForce()).isEmpty();
     texts.keep(new FleetText("Ternholm Air Link", "sha", "one", new CrewId("orrin"), AT));
     texts.keep(new FleetText("Ternholm Air Link", "sha2", "two", new CrewId("orrin"), AT));
     again();
-    assertThat(new StoredFleetTexts(db).latest()).get().extracting(FleetText::text).isEqualTo("two");
+    assertThat(new StoredFleetTexts(db).inForce()).get().extracting(FleetText::text).isEqualTo("two");
+    assertThat(new StoredFleetTexts(db).before()).get().extracting(FleetText::text).isEqualTo("one");
+    new StoredFleetTexts(db).withdraw(AT);
+    assertThat(new StoredFleetTexts(db).inForce()).get().extracting(FleetText::text).isEqualTo("one");
+    assertThat(new StoredFleetTexts(db).before()).isEmpty();
   }
 
   @Test
@@ -294,6 +302,38 @@ public class StoreTest {
         .extracting(e -> ((TechAct.Deferred) e.act()).words()).isEqualTo("old [last day as it was written: +999999999-12-31]");
     assertThatThrownBy(() -> db.write(sql -> sql.execute("update tech_line set words = 'x'"))).hasMessageContaining("never changed");
     assertThatThrownBy(() -> db.write(sql -> sql.execute("delete from tech_line"))).hasMessageContaining("never deleted");
+  }
+
+  /** A file counts whole or not at all: one that a killed server left half way, and one that was withdrawn, are not there. */
+  @Test
+  public void a_file_counts_whole_and_until_it_is_withdrawn() {
+    TailId tail = new TailId("TL-DVA");
+    CrewId varga = new CrewId("varga");
+    List<Reading> readings = IntStream.range(0, 250).mapToObj(n -> new Reading(tail, new QuantityId("oil"), AT.plusSeconds(n), n, n, 12)).toList();
+    StoredImports imports = new StoredImports(db);
+    imports.bringInReadings(readings, varga, AT);
+    assertThat(new StoredReadingHistory(db).of(tail, 1_000)).isEqualTo(readings);
+    assertThat(imports.latest(5)).singleElement().isEqualTo(
+        new Import(1, What.READINGS, varga, AT, List.of(tail), 250, Standing.MAY_BE_WITHDRAWN));
+    db.write(sql -> sql.execute("update brought_in set whole = false"));
+    assertThat(new StoredReadingHistory(db).of(tail, 1_000)).isEmpty();
+    assertThat(imports.latest(5)).isEmpty();
+    assertThat(imports.withdraw(1, AT)).isFalse();
+
+    UUID defect = new UUID(7, 2);
+    List<TechEntry> lines = List.of(new TechEntry(tail, AT, varga, "Lio Varga",
+        new TechAct.Raised(defect, Optional.empty(), Optional.empty(), Optional.empty(), "bulb")));
+    imports.bringInLog(lines, varga, AT);
+    assertThat(imports.withdraw(2, AT)).isTrue();
+    assertThat(imports.withdraw(2, AT)).isFalse();
+    assertThat(new StoredTechLogs(db).of(tail)).isEmpty();
+    // Corrected, it comes in again; a line about it puts it in use.
+    imports.bringInLog(lines, varga, AT);
+    again();
+    assertThat(new StoredTechLogs(db).of(tail)).isEqualTo(lines);
+    new StoredTechLogs(db).add(List.of(new TechEntry(tail, AT, varga, "Lio Varga", new TechAct.Cleared(defect, "changed"))));
+    assertThat(new StoredImports(db).withdraw(3, AT)).isFalse();
+    assertThat(new StoredImports(db).latest(5)).extracting(Import::standing).containsExactly(Standing.IN_USE, Standing.WITHDRAWN);
   }
 
   @Test

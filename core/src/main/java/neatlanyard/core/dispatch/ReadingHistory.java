@@ -18,6 +18,7 @@ public interface ReadingHistory {
   /** Readings of a tail, the oldest first, at most the last {@code most} of each quantity. */
   List<Reading> of(TailId tail, int most);
 
+  /** Adds what a departure measured. */
   void add(List<Reading> readings);
 
   boolean none();

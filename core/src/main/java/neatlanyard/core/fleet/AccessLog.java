@@ -15,6 +15,7 @@ public interface AccessLog {
     SIGNED_OUT_EVERYWHERE("signed out everywhere"),
     ROLE_GIVEN("gave a role"),
     FLEET_BROUGHT_IN("brought in a fleet"),
+    FLEET_WITHDRAWN("withdrew a fleet"),
     FLIGHTS_BROUGHT_IN("brought in flights"),
     FLIGHT_WITHDRAWN("withdrew a flight");
 

@@ -10,6 +10,12 @@ public interface FleetTexts {
 
   void keep(FleetText text);
 
-  /** The one brought in last. */
-  Optional<FleetText> latest();
+  /** The one in force: brought in last, and not withdrawn. */
+  Optional<FleetText> inForce();
+
+  /** The one that was in force before it. */
+  Optional<FleetText> before();
+
+  /** Withdraws the one in force, so that the one before it is in force again. */
+  void withdraw(Instant at);
 }

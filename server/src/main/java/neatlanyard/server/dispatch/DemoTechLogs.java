@@ -29,9 +29,9 @@ public class DemoTechLogs {
         desk.bringInList(Files.readString(list), by);
       }
     }
-    desk.bringInLog(Files.readString(folder.resolve("tech-log.csv"))); // Defects that are there are passed over.
+    desk.bringInLog(Files.readString(folder.resolve("tech-log.csv")), by); // Defects that are there are passed over.
     if (readings.none()) {
-      desk.bringInReadings(Files.readString(folder.resolve("readings.csv")));
+      desk.bringInReadings(Files.readString(folder.resolve("readings.csv")), by);
     }
   }
 

@@ -10,19 +10,25 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import neatlanyard.core.dispatch.Deferral;
 import neatlanyard.core.dispatch.DispatchList;
 import neatlanyard.core.dispatch.DispatchLists;
+import neatlanyard.core.dispatch.Imports;
+import neatlanyard.core.dispatch.Imports.Import;
+import neatlanyard.core.dispatch.Imports.Standing;
 import neatlanyard.core.dispatch.ReadingHistory;
 import neatlanyard.core.dispatch.TechAct;
 import neatlanyard.core.dispatch.TechEntry;
 import neatlanyard.core.dispatch.TechLog;
 import neatlanyard.core.dispatch.TechLogs;
 import neatlanyard.core.fleet.CrewId;
+import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.fleet.Refusal;
 import neatlanyard.core.fleet.Registered;
 import neatlanyard.core.fleet.TailId;
@@ -41,18 +47,22 @@ import org.springframework.stereotype.Service;
 /** The technical logs of the fleet's tails, with the lists they are judged by. */
 @Service
 public class TechDesk {
+  private static final int MOST_IMPORTS_SHOWN = 20;
+
   private final TechLogs logs;
   private final DispatchLists lists;
-  private final ReadingHistory readings;
+  private final Imports imports;
   private final FleetDesk fleet;
   private final InstantSource clock;
+  /** So that two files with the same defect do not both find that it is not there. */
+  private final ReentrantLock oneFile = new ReentrantLock();
   private final Map<TypeId, DispatchList> read = new ConcurrentHashMap<>();
   private final List<Consumer<TailId>> listeners = new CopyOnWriteArrayList<>();
 
-  TechDesk(TechLogs logs, DispatchLists lists, ReadingHistory readings, FleetDesk fleet, InstantSource clock) {
+  TechDesk(TechLogs logs, DispatchLists lists, Imports imports, FleetDesk fleet, InstantSource clock) {
     this.logs = logs;
     this.lists = lists;
-    this.readings = readings;
+    this.imports = imports;
     this.fleet = fleet;
     this.clock = clock;
   }
@@ -77,6 +87,11 @@ public class TechDesk {
   Registered tail(String id) {
     return fleet.fleet().tails().stream().filter(t -> t.id().value().equals(id)).findFirst()
         .orElseThrow(() -> Problem.notFound("The fleet has no tail '%s'.".formatted(id)));
+  }
+
+  /** Of somebody of the fleet; of others what they are known by. */
+  String name(CrewId who) {
+    return fleet.fleet().member(who).map(CrewMember::name).orElse(who.value());
   }
 
   List<Registered> tails() {
@@ -112,7 +127,11 @@ public class TechDesk {
       return;
     }
     logs.add(lines);
-    lines.stream().map(TechEntry::tail).distinct().forEach(t -> listeners.forEach(l -> l.accept(t)));
+    tell(lines.stream().map(TechEntry::tail));
+  }
+
+  private void tell(Stream<TailId> tails) {
+    tails.distinct().forEach(t -> listeners.forEach(l -> l.accept(t)));
   }
 
   /** Brings in a dispatch list, which holds from now on. @throws Problem naming every fault */
@@ -123,7 +142,7 @@ public class TechDesk {
     };
     lists.add(new DispatchLists.Text(list.type(), list.revision(), Chain.sha256(text), text, by, clock.instant()));
     read.put(list.type(), list);
-    tails().stream().filter(t -> t.type().equals(list.type())).forEach(t -> listeners.forEach(l -> l.accept(t.id())));
+    tell(tails().stream().filter(t -> t.type().equals(list.type())).map(Registered::id));
     return list;
   }
 
@@ -137,7 +156,7 @@ public class TechDesk {
    * @return how many were new
    * @throws Problem naming every fault
    */
-  public int bringInLog(String csv) {
+  public int bringInLog(String csv, CrewId by) {
     List<TechEntry> lines = switch (TechLogCsv.read(csv, t -> list(type(t)), clock.instant(), zone())) {
       case Read.Good<List<TechEntry>> good -> good.value();
       case Read.Bad<List<TechEntry>> bad -> throw Problem.faulty("The log has faults.", bad.faults());
@@ -147,6 +166,20 @@ public class TechDesk {
     if (!faults.isEmpty()) {
       throw Problem.faulty("The log is of other aircraft.", faults);
     }
+    oneFile.lock();
+    try {
+      List<TechEntry> fresh = fresh(lines);
+      if (!fresh.isEmpty()) {
+        imports.bringInLog(fresh, by, clock.instant());
+        tell(fresh.stream().map(TechEntry::tail));
+      }
+      return fresh.size();
+    } finally {
+      oneFile.unlock();
+    }
+  }
+
+  private List<TechEntry> fresh(List<TechEntry> lines) {
     Map<TailId, List<TechEntry>> byTail = new LinkedHashMap<>();
     lines.forEach(l -> byTail.computeIfAbsent(l.tail(), t -> new ArrayList<>()).add(l));
     List<TechEntry> fresh = new ArrayList<>();
@@ -161,8 +194,7 @@ public class TechDesk {
     if (!orphans.isEmpty()) {
       throw Problem.faulty("The log has faults.", orphans);
     }
-    add(fresh);
-    return fresh.size();
+    return fresh;
   }
 
   private TypeId type(TailId tail) {
@@ -170,13 +202,32 @@ public class TechDesk {
   }
 
   /** Brings in earlier readings. @return how many. @throws Problem naming every fault */
-  public int bringInReadings(String csv) {
+  public int bringInReadings(String csv, CrewId by) {
     List<ReadingHistory.Reading> rows = switch (ReadingsCsv.read(csv, clock.instant())) {
       case Read.Good<List<ReadingHistory.Reading>> good -> good.value();
       case Read.Bad<List<ReadingHistory.Reading>> bad -> throw Problem.faulty("The readings have faults.", bad.faults());
     };
-    readings.add(rows);
+    if (!rows.isEmpty()) {
+      imports.bringInReadings(rows, by, clock.instant());
+    }
     return rows.size();
+  }
+
+  /** The files that were brought in of late, the newest first. */
+  List<Import> imports() {
+    return imports.latest(MOST_IMPORTS_SHOWN);
+  }
+
+  /** Withdraws a file that nobody has gone by yet. @throws Problem if it is in use, or there is none to withdraw */
+  void withdraw(int number) {
+    Import found = imports.find(number).orElseThrow(() -> Problem.notFound("No such file was brought in."));
+    if (!imports.withdraw(number, clock.instant())) {
+      throw Problem.refused(found.standing() == Standing.WITHDRAWN
+          ? new Refusal("withdrawn", "It was withdrawn already.", "Look at the list again.")
+          : new Refusal("in-use", "A departure of its tails went on since, or a later line is about its defects.",
+              "Its lines stay; write the correction beside them."));
+    }
+    tell(found.tails().stream());
   }
 
   Instant now() {

@@ -14,6 +14,7 @@ import neatlanyard.core.dispatch.EntryId;
 import neatlanyard.core.dispatch.TechAct;
 import neatlanyard.core.fleet.Registered;
 import neatlanyard.core.fleet.Role;
+import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.fleet.TypeId;
 import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.units.Plausible;
@@ -23,6 +24,7 @@ import neatlanyard.server.dispatch.TechViews.ActForm;
 import neatlanyard.server.dispatch.TechViews.BroughtInView;
 import neatlanyard.server.dispatch.TechViews.DefectView;
 import neatlanyard.server.dispatch.TechViews.HappenedView;
+import neatlanyard.server.dispatch.TechViews.ImportView;
 import neatlanyard.server.dispatch.TechViews.ListEntryView;
 import neatlanyard.server.dispatch.TechViews.TailLine;
 import neatlanyard.server.dispatch.TechViews.TechLogView;
@@ -35,6 +37,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -160,13 +163,27 @@ class TechLogController {
   @PostMapping(path = "/api/tech-log", consumes = MediaType.TEXT_PLAIN_VALUE)
   BroughtInView bringIn(@AuthenticationPrincipal SignedIn who, @RequestBody String csv) {
     maintenance(who);
-    return new BroughtInView("%d new lines.".formatted(imported(who, () -> desk.bringInLog(csv))));
+    return new BroughtInView("%d new lines.".formatted(imported(who, () -> desk.bringInLog(csv, who.id()))));
   }
 
   @PostMapping(path = "/api/readings", consumes = MediaType.TEXT_PLAIN_VALUE)
   BroughtInView readings(@AuthenticationPrincipal SignedIn who, @RequestBody String csv) {
     maintenance(who);
-    return new BroughtInView("%d readings.".formatted(imported(who, () -> desk.bringInReadings(csv))));
+    return new BroughtInView("%d readings.".formatted(imported(who, () -> desk.bringInReadings(csv, who.id()))));
+  }
+
+  @GetMapping("/api/imports")
+  List<ImportView> imports(@AuthenticationPrincipal SignedIn who) {
+    maintenance(who);
+    return desk.imports().stream().map(i -> new ImportView(
+        i.number(), i.what().words(), desk.name(i.by()), i.at(), i.tails().stream().map(TailId::value).toList(), i.rows(), i.standing())).toList();
+  }
+
+  /** Withdraws a file that nobody has gone by yet: its lines count no more. */
+  @DeleteMapping("/api/imports/{number}")
+  void withdraw(@AuthenticationPrincipal SignedIn who, @PathVariable int number) {
+    maintenance(who);
+    desk.withdraw(number);
   }
 
   @PostMapping(path = "/api/dispatch-lists", consumes = MediaType.TEXT_PLAIN_VALUE)

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import neatlanyard.core.dispatch.Imports;
 
 /** What the interface is told of technical logs. */
 public final class TechViews {
@@ -35,4 +36,7 @@ public final class TechViews {
       String kind, Optional<String> defect, Optional<String> entry, Optional<Integer> count, Optional<LocalDate> lastDay, Optional<String> words) {}
 
   public record BroughtInView(String what) {}
+
+  /** A file that was brought in. @param what "lines of technical logs" or "earlier readings" @param by whose name */
+  public record ImportView(int number, String what, String by, Instant at, List<String> tails, int rows, Imports.Standing standing) {}
 }

@@ -1,11 +1,16 @@
 package neatlanyard.server.fleet;
 
 import java.util.List;
+import java.util.Optional;
+import neatlanyard.core.fleet.CrewMember;
+import neatlanyard.core.fleet.Fleet;
 import neatlanyard.server.fleet.FleetViews.BroughtIn;
+import neatlanyard.server.fleet.FleetViews.FleetView;
 import neatlanyard.server.fleet.FleetViews.OneTimePassword;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -23,9 +28,30 @@ class FleetController {
   @PostMapping(path = "/api/fleet", consumes = MediaType.TEXT_PLAIN_VALUE)
   BroughtIn fleet(@AuthenticationPrincipal SignedIn who, @RequestBody String text) {
     who.mustAdminister();
-    List<OneTimePassword> given = desk.bringInFleet(text, who.id());
+    return inForce(desk.bringInFleet(text, who.id()));
+  }
+
+  private BroughtIn inForce(List<OneTimePassword> given) {
+    Fleet fleet = desk.fleet();
     return new BroughtIn("%s: %d tails, %d airfields, %d people.".formatted(
-        desk.fleet().operator(), desk.fleet().tails().size(), desk.fleet().airfields().size(), desk.fleet().crew().size()), given);
+        fleet.operator(), fleet.tails().size(), fleet.airfields().size(), fleet.crew().size()), given);
+  }
+
+  /** The fleet in force; nothing where none was brought in. */
+  @GetMapping("/api/fleet")
+  Optional<FleetView> fleet(@AuthenticationPrincipal SignedIn who) {
+    who.mustAdminister();
+    Fleet fleet = desk.fleet();
+    return desk.inForce().map(t -> new FleetView(
+        fleet.operator(), fleet.tails().size(), fleet.airfields().size(), fleet.crew().size(),
+        fleet.member(t.by()).map(CrewMember::name).orElse(t.by().value()), t.at(), desk.mayBeWithdrawn()));
+  }
+
+  /** Withdraws the fleet in force before it is used: the one before it is in force again. */
+  @DeleteMapping("/api/fleet")
+  BroughtIn withdrawFleet(@AuthenticationPrincipal SignedIn who) {
+    who.mustAdminister();
+    return inForce(desk.withdrawFleet(who.id()));
   }
 
   @PostMapping(path = "/api/flights", consumes = MediaType.TEXT_PLAIN_VALUE)

@@ -50,7 +50,7 @@ public class FleetDesk {
     this.accounts = accounts;
     this.signIns = signIns;
     this.clock = clock;
-    this.fleet = new AtomicReference<>(texts.latest()
+    this.fleet = new AtomicReference<>(texts.inForce()
         .map(t -> FleetReader.read(t.text()).orThrow(t.operator()))
         .orElse(Fleet.NONE));
   }
@@ -76,17 +76,57 @@ public class FleetDesk {
     }
     one.lock();
     try {
-      return become(read, text, by);
+      texts.keep(new FleetText(read.operator(), Chain.sha256(text), text, by, clock.instant()));
+      signIns.write(by, Act.FLEET_BROUGHT_IN, read.operator(), "%d people".formatted(read.crew().size()));
+      return become(read, by);
     } finally {
       one.unlock();
     }
   }
 
-  private List<OneTimePassword> become(Fleet read, String text, CrewId by) {
-    Fleet before = fleet.get();
-    texts.keep(new FleetText(read.operator(), Chain.sha256(text), text, by, clock.instant()));
-    fleet.set(read);
-    signIns.write(by, Act.FLEET_BROUGHT_IN, read.operator(), "%d people".formatted(read.crew().size()));
+  /** The fleet in force as it was brought in; empty where none was. */
+  Optional<FleetText> inForce() {
+    return texts.inForce();
+  }
+
+  /** Whether there is one to go back to. */
+  boolean mayBeWithdrawn() {
+    return texts.before().isPresent();
+  }
+
+  /**
+   * Withdraws the fleet in force: the one before it is in force again, with its people and their roles.
+   *
+   * @return one-time passwords for those who come back
+   * @throws Problem if there is none before it, or a flight has a tail, an airfield or somebody that only this one has
+   */
+  List<OneTimePassword> withdrawFleet(CrewId by) {
+    one.lock();
+    try {
+      FleetText before = texts.before().orElseThrow(() -> Problem.refused(new Refusal(
+          "nothing-before", "No other fleet was in force before it.", "Bring in the one that is right.")));
+      Fleet read = FleetReader.read(before.text()).orThrow(before.operator());
+      List<String> using = flights.all().stream().filter(f -> !has(read, f)).map(Flight::number).toList();
+      if (!using.isEmpty()) {
+        throw Problem.refused(new Refusal(
+            "in-use", "It is in use: %s.".formatted(String.join(", ", using.subList(0, Math.min(using.size(), MOST_NAMED)))),
+            "Withdraw those flights first, or bring in a fleet that has what they need."));
+      }
+      signIns.write(by, Act.FLEET_WITHDRAWN, fleet().operator(), "%d people".formatted(fleet().crew().size()));
+      texts.withdraw(clock.instant());
+      return become(read, by);
+    } finally {
+      one.unlock();
+    }
+  }
+
+  private static boolean has(Fleet fleet, Flight flight) {
+    return fleet.tail(flight.tail()).isPresent() && fleet.airfield(flight.from()).isPresent() && fleet.airfield(flight.to()).isPresent()
+        && flight.crew().stream().allMatch(r -> fleet.member(r.who()).isPresent());
+  }
+
+  private List<OneTimePassword> become(Fleet read, CrewId by) {
+    Fleet before = fleet.getAndSet(read);
     before.crew().stream()
         .filter(m -> read.member(m.id()).isEmpty() && !m.id().equals(by) && accounts.find(m.id()).filter(a -> !a.disabled()).isPresent())
         .forEach(m -> signIns.takeAway(by, m.id(), "no longer in the fleet"));

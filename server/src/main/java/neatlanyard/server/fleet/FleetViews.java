@@ -45,6 +45,9 @@ public final class FleetViews {
   /** A password for one use, shown once. */
   public record OneTimePassword(String who, String name, String password) {}
 
+  /** The fleet in force. @param mayBeWithdrawn whether there is one before it to go back to */
+  public record FleetView(String operator, int tails, int airfields, int people, String by, Instant at, boolean mayBeWithdrawn) {}
+
   /** What came of bringing something in. @param signIns one-time passwords of people who are new */
   public record BroughtIn(String what, List<OneTimePassword> signIns) {}
 }

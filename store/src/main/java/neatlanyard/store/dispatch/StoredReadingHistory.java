@@ -1,7 +1,6 @@
 package neatlanyard.store.dispatch;
 
 import static neatlanyard.store.generated.Tables.READING;
-import static neatlanyard.store.generated.Tables.READING_COMING;
 
 import java.time.Instant;
 import java.util.ArrayDeque;
@@ -11,18 +10,15 @@ import java.util.Deque;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.locks.ReentrantLock;
 import neatlanyard.core.dispatch.ReadingHistory;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.sop.QuantityId;
-import neatlanyard.store.db.Coming;
 import neatlanyard.store.db.Database;
 import neatlanyard.store.generated.tables.records.ReadingRecord;
 
 /** Readings in the database. */
 public final class StoredReadingHistory implements ReadingHistory {
   private final Database db;
-  private final ReentrantLock coming = new ReentrantLock();
 
   public StoredReadingHistory(Database db) {
     this.db = db;
@@ -31,7 +27,8 @@ public final class StoredReadingHistory implements ReadingHistory {
   @Override
   public List<Reading> of(TailId tail, int most) {
     Map<QuantityId, Deque<Reading>> last = new LinkedHashMap<>();
-    db.read(sql -> sql.selectFrom(READING).where(READING.TAIL.eq(tail.value())).orderBy(READING.AT, READING.ID)
+    db.read(sql -> sql.selectFrom(READING)
+        .where(READING.TAIL.eq(tail.value()), StoredImports.counts(READING.BROUGHT_IN)).orderBy(READING.AT, READING.ID)
         .fetch(StoredReadingHistory::reading))
         .forEach(r -> {
           Deque<Reading> of = last.computeIfAbsent(r.quantity(), q -> new ArrayDeque<>());
@@ -45,20 +42,15 @@ public final class StoredReadingHistory implements ReadingHistory {
 
   @Override
   public void add(List<Reading> readings) {
-    coming.lock();
-    try {
-      Coming.take(db, readings.stream().map(StoredReadingHistory::row).toList(), READING_COMING, READING);
-    } finally {
-      coming.unlock();
-    }
+    db.write(sql -> sql.batchInsert(readings.stream().map(StoredReadingHistory::row).toList()).execute());
   }
 
   @Override
   public boolean none() {
-    return db.read(sql -> sql.fetchCount(READING) == 0);
+    return db.read(sql -> !sql.fetchExists(READING, StoredImports.counts(READING.BROUGHT_IN)));
   }
 
-  private static ReadingRecord row(Reading x) {
+  static ReadingRecord row(Reading x) {
     ReadingRecord r = new ReadingRecord();
     r.setTail(x.tail().value());
     r.setQuantity(x.quantity().value());

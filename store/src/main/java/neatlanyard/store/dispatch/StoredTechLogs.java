@@ -1,14 +1,12 @@
 package neatlanyard.store.dispatch;
 
 import static neatlanyard.store.generated.Tables.TECH_LINE;
-import static neatlanyard.store.generated.Tables.TECH_LINE_COMING;
 
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.locks.ReentrantLock;
 import neatlanyard.core.dispatch.EntryId;
 import neatlanyard.core.dispatch.TechAct;
 import neatlanyard.core.dispatch.TechEntry;
@@ -18,7 +16,6 @@ import neatlanyard.core.fleet.FlightId;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.sop.StepId;
-import neatlanyard.store.db.Coming;
 import neatlanyard.store.db.Database;
 import neatlanyard.store.generated.tables.records.TechLineRecord;
 
@@ -33,7 +30,6 @@ public final class StoredTechLogs implements TechLogs {
   private static final LocalDate LAST_SAID = LocalDate.of(9000, 1, 1);
 
   private final Database db;
-  private final ReentrantLock coming = new ReentrantLock();
 
   public StoredTechLogs(Database db) {
     this.db = db;
@@ -41,21 +37,17 @@ public final class StoredTechLogs implements TechLogs {
 
   @Override
   public List<TechEntry> of(TailId tail) {
-    return db.read(sql -> sql.selectFrom(TECH_LINE).where(TECH_LINE.TAIL.eq(tail.value())).orderBy(TECH_LINE.ID)
+    return db.read(sql -> sql.selectFrom(TECH_LINE)
+        .where(TECH_LINE.TAIL.eq(tail.value()), StoredImports.counts(TECH_LINE.BROUGHT_IN)).orderBy(TECH_LINE.ID)
         .fetch(StoredTechLogs::entry));
   }
 
   @Override
   public void add(List<TechEntry> lines) {
-    coming.lock();
-    try {
-      Coming.take(db, lines.stream().map(StoredTechLogs::row).toList(), TECH_LINE_COMING, TECH_LINE);
-    } finally {
-      coming.unlock();
-    }
+    db.write(sql -> sql.batchInsert(lines.stream().map(StoredTechLogs::row).toList()).execute());
   }
 
-  private static TechLineRecord row(TechEntry e) {
+  static TechLineRecord row(TechEntry e) {
     TechLineRecord r = new TechLineRecord();
     r.setTail(e.tail().value());
     r.setDefect(e.act().defect().toString());

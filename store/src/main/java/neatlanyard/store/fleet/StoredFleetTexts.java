@@ -7,6 +7,7 @@ import java.util.Optional;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.FleetTexts;
 import neatlanyard.store.db.Database;
+import org.jooq.impl.DSL;
 
 /** Fleets in the database, as texts. */
 public final class StoredFleetTexts implements FleetTexts {
@@ -28,8 +29,24 @@ public final class StoredFleetTexts implements FleetTexts {
   }
 
   @Override
-  public Optional<FleetText> latest() {
-    return db.read(sql -> sql.selectFrom(FLEET_TEXT).orderBy(FLEET_TEXT.ID.desc()).limit(1).fetchOptional(r -> new FleetText(
+  public Optional<FleetText> inForce() {
+    return back(0);
+  }
+
+  @Override
+  public Optional<FleetText> before() {
+    return back(1);
+  }
+
+  @Override
+  public void withdraw(Instant at) {
+    db.write(sql -> sql.update(FLEET_TEXT).set(FLEET_TEXT.WITHDRAWN_AT, at.toEpochMilli())
+        .where(FLEET_TEXT.ID.eq(DSL.select(DSL.max(FLEET_TEXT.ID)).from(FLEET_TEXT).where(FLEET_TEXT.WITHDRAWN_AT.isNull()))).execute());
+  }
+
+  private Optional<FleetText> back(int many) {
+    return db.read(sql -> sql.selectFrom(FLEET_TEXT).where(FLEET_TEXT.WITHDRAWN_AT.isNull())
+        .orderBy(FLEET_TEXT.ID.desc()).offset(many).limit(1).fetchOptional(r -> new FleetText(
         r.getOperator(), r.getSha256(), r.getContent(), new CrewId(r.getBroughtInBy()), Instant.ofEpochMilli(r.getBroughtInAt()))));
   }
 }

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import classes from './Desk.module.css'
+import classes from './Sure.module.css'
 
 interface SureProps {
   words: string
@@ -13,7 +13,7 @@ export const Sure = ({ words, again, onSure }: SureProps) => {
   const [asked, setAsked] = useState(false)
   return (
     <button
-      type="button" className={classes.small} onBlur={() => setAsked(false)}
+      type="button" className={classes.sure} onBlur={() => setAsked(false)}
       onClick={() => {
         if (asked) onSure()
         setAsked(!asked)
