@@ -27,7 +27,8 @@ final class AcknowledgeBench {
     Path folder = Files.createTempDirectory("lanyard-bench");
     double bareMs = bareInsertMs(folder.resolve("bare.db"));
     try (Crews crews = Crews.start(folder, CREWS)) {
-      System.out.printf("%nbare SQLite insert with disk sync, one at a time: median %.2f ms (%.0f a second)%n", bareMs, 1_000 / bareMs);
+      System.out.printf("%nbare SQLite insert with disk sync, one at a time: median %.2f ms (%.0f a second)%n",
+          bareMs, 1_000 / bareMs);
       say("each sends the next as soon as the last is acknowledged", drive(crews, 60, Duration.ZERO), bareMs);
       say("each presses once a second", drive(crews, 20, Duration.ofSeconds(1)), bareMs);
     }

@@ -51,7 +51,8 @@ public class CoreBench {
   /** Steps done, taken back and done again, until there are so many entries. */
   private static List<Entry> log(int entries) {
     Flight flight = new Flight(
-        new FlightId("f"), "Flight", Demo.TAIL.id(), new AirfieldId("QTRN"), new AirfieldId("QVSK"), Demo.NOW, Optional.empty(),
+        new FlightId("f"), "Flight", Demo.TAIL.id(), new AirfieldId("QTRN"), new AirfieldId("QVSK"), Demo.NOW,
+        Optional.empty(),
         List.of(new Rostered(MARSK, Seat.LEFT, true, true), new Rostered(ADEYO, Seat.RIGHT, false, false)));
     List<Entry> log = new ArrayList<>();
     add(log, ADEYO, new Event.Opened(flight, Demo.TAIL, Demo.PACK.id(), Demo.PACK.revision(), "", List.of()));
@@ -77,9 +78,11 @@ public class CoreBench {
 
   /** The simulated check drawn out to 60 s at 50 Hz by standing still at its end. */
   private static Trace minute() {
-    List<Sample> samples = new ArrayList<>(SimulatedAircraft.check(Demo.PACK.flightControls(), SimulatedAircraft.Behaviour.SOUND));
+    List<Sample> samples = new ArrayList<>(
+        SimulatedAircraft.check(Demo.PACK.flightControls(), SimulatedAircraft.Behaviour.SOUND));
     while (samples.size() < Duration.ofMinutes(1).toSeconds() * SimulatedAircraft.RATE_HZ) {
-      samples.add(new Sample(samples.size() / (double) SimulatedAircraft.RATE_HZ, 0, 0, 0, samples.getLast().surfacesDeg()));
+      samples.add(new Sample(samples.size() / (double) SimulatedAircraft.RATE_HZ, 0, 0, 0, samples.getLast()
+          .surfacesDeg()));
     }
     return Trace.of(Demo.PACK.flightControls().channels(), samples);
   }

@@ -43,9 +43,11 @@ final class Crews implements AutoCloseable {
     // As the launcher starts it: laid out, with its cache beside it.
     Path app = Path.of(System.getProperty("lanyard.app", "")).toAbsolutePath();
     Process server = new ProcessBuilder(
-        Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:AOTCache=" + app.resolveSibling("app.aot"),
+        Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:AOTCache="
+        + app.resolveSibling("app.aot"),
         "--enable-native-access=ALL-UNNAMED", "-jar", app.toString(), "--server.port=0", "--lanyard.demo=true",
-        "--lanyard.demo-folder=" + demo, "--lanyard.database=" + folder.resolve("bench.db")).redirectErrorStream(true).start();
+        "--lanyard.demo-folder=" + demo, "--lanyard.database=" + folder.resolve("bench.db")).redirectErrorStream(true)
+        .start();
     Crews crews = new Crews(server, ready(server));
     for (int person = 0; person * DEPARTURES_EACH < many; person++) {
       crews.devices.add(new Device(crews.url, "bench-" + person, "bench-password-" + person));
@@ -110,12 +112,16 @@ final class Crews implements AutoCloseable {
     StringBuilder flights = new StringBuilder("format: neat-lanyard/flights/1\nflights:\n");
     for (int i = 0; i < many; i++) {
       flights.append(("  - {id: b-%d, number: Flight %d, tail: TL-DVA, from: QTRN, to: QVSK, departs-in: PT1H, crew: ["
-          + "{who: marsk, seat: left, commander: true, flying: true}, {who: bench-%d, seat: right}]}\n").formatted(i, i, i / DEPARTURES_EACH));
+          + "{who: marsk, seat: left, commander: true, flying: true}, {who: bench-%d, seat: right}]}\n")
+          .formatted(i, i, i / DEPARTURES_EACH));
     }
     for (int person = 0; person * DEPARTURES_EACH < many; person++) {
-      append(folder.resolve("sign-ins.yaml"), "  - {who: bench-%d, password: bench-password-%d}\n".formatted(person, person));
+      append(folder.resolve("sign-ins.yaml"),
+          "  - {who: bench-%d, password: bench-password-%d}\n".formatted(person, person));
       Path fleet = folder.resolve("fleet.yaml");
-      Files.writeString(fleet, Files.readString(fleet).replace("crew:\n", "crew:\n  - {id: bench-%d, name: Bench %d, role: first-officer}\n".formatted(person, person)));
+      Files.writeString(fleet, Files.readString(fleet)
+          .replace("crew:\n", "crew:\n  - {id: bench-%d, name: Bench %d, role: first-officer}\n".formatted(person,
+          person)));
     }
     Files.writeString(folder.resolve("flights.yaml"), flights);
     return folder;

@@ -26,13 +26,15 @@ final class Demo {
     static final Pack PACK = PackReader.read(text("packs/dovrin-46.yaml")).orThrow("dovrin-46.yaml");
   static final Tail TAIL = PACK.tail(new TailId("TL-DVA")).orElseThrow();
   static final Day DAY = new Day(
-      StationReportReader.read("METAR QTRN 140720Z 24012KT 9000 -SN FEW012 BKN025 M02/M04 Q1003", NOW).orThrow("report"),
+      StationReportReader.read("METAR QTRN 140720Z 24012KT 9000 -SN FEW012 BKN025 M02/M04 Q1003", NOW)
+      .orThrow("report"),
       false, true, Set.of(Circumstance.FIRST_FLIGHT));
 
   private Demo() {}
 
   static Card card() {
-    return Card.cut(PACK, Seat.LEFT, new Situation(TAIL, new AirfieldId("QTRN"), new AirfieldId("QVSK"), DAY, Map.of()));
+    return Card.cut(PACK, Seat.LEFT,
+        new Situation(TAIL, new AirfieldId("QTRN"), new AirfieldId("QVSK"), DAY, Map.of()));
   }
 
   private static String text(String file) {

@@ -11,7 +11,8 @@ import java.net.http.HttpResponse;
 /** A device over HTTP, with its cookies and its token against forged requests. */
 final class Device {
   private final CookieManager cookies = new CookieManager();
-  private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).version(HttpClient.Version.HTTP_1_1).build();
+  private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).version(HttpClient.Version.HTTP_1_1)
+      .build();
   private final String url;
 
   /** Nobody signed in. */
@@ -36,7 +37,8 @@ final class Device {
 
   /** @throws IllegalStateException unless it is answered as wanted */
   String json(String path, String json) throws Exception {
-    HttpResponse<String> answer = answer(path, "application/json", json.getBytes(java.nio.charset.StandardCharsets.UTF_8));
+    HttpResponse<String> answer = answer(path, "application/json",
+        json.getBytes(java.nio.charset.StandardCharsets.UTF_8));
     if (answer.statusCode() != 200) {
       throw new IllegalStateException(answer.statusCode() + " " + answer.body());
     }
@@ -47,10 +49,12 @@ final class Device {
     String token = cookies.getCookieStore().getCookies().stream()
         .filter(c -> c.getName().equals("XSRF-TOKEN")).map(HttpCookie::getValue).findFirst().orElse("");
     return send(HttpRequest.newBuilder(URI.create(url + path))
-        .header("Content-Type", type).header("X-XSRF-TOKEN", token).POST(HttpRequest.BodyPublishers.ofByteArray(body)).build());
+        .header("Content-Type", type).header("X-XSRF-TOKEN", token).POST(HttpRequest.BodyPublishers.ofByteArray(body))
+        .build());
   }
 
   InputStream stream(String path) throws Exception {
-    return http.send(HttpRequest.newBuilder(URI.create(url + path)).build(), HttpResponse.BodyHandlers.ofInputStream()).body();
+    return http.send(HttpRequest.newBuilder(URI.create(url + path)).build(), HttpResponse.BodyHandlers.ofInputStream())
+        .body();
   }
 }

@@ -17,8 +17,10 @@ import java.util.concurrent.atomic.AtomicLong;
 import javax.imageio.ImageIO;
 
 /**
- * Twenty crews pressing once a second, first alone, then beside somebody who guesses passwords in twenty loops, four pack
- * checks, four photo uploads and two imports that never end; the two in turn, so that a machine that drifts shows in both.
+ * Twenty crews pressing once a second, first alone, then beside somebody who guesses passwords in twenty loops, four
+ * pack
+ * checks, four photo uploads and two imports that never end; the two in turn, so that a machine that drifts shows in
+ * both.
  */
 final class FloodBench {
   private static final int CREWS = 20;
@@ -64,9 +66,12 @@ final class FloodBench {
       }
       double quiet99 = percentile(quiet, 0.99);
       double beside99 = percentile(beside, 0.99);
-      System.out.printf("%n%d crews, a press a second: quiet median %.1f ms, 99th percentile %.1f ms; beside the flood median %.1f ms, 99th %.1f ms, longest %.1f ms"
+      System.out.printf(
+          "%n%d crews, a press a second: quiet median %.1f ms, 99th percentile %.1f ms; beside the flood median %.1f "
+          + "ms, 99th %.1f ms, longest %.1f ms"
               + " (%d presses each, %d requests of the flood); 99th to quiet 99th %.1f%n",
-          CREWS, percentile(quiet, 0.5), quiet99, percentile(beside, 0.5), beside99, percentile(beside, 1), quiet.size(), asked.get(), beside99 / quiet99);
+          CREWS, percentile(quiet, 0.5), quiet99, percentile(beside, 0.5), beside99, percentile(beside, 1),
+          quiet.size(), asked.get(), beside99 / quiet99);
     }
   }
 
@@ -104,7 +109,8 @@ final class FloodBench {
     List<Thread> flood = new ArrayList<>();
     byte[] pack = Files.readAllBytes(Demo.ROOT.resolve("demo/packs/dovrin-46.yaml"));
     for (int i = 0; i < CHECKS; i++) {
-      Device checks = i % 2 == 0 ? new Device(url, "orrin", "line-and-below-6") : new Device(url, "rand", "second-look-18");
+      Device checks = i % 2 == 0 ? new Device(url, "orrin", "line-and-below-6")
+          : new Device(url, "rand", "second-look-18");
       flood.add(loop(going, asked, () -> {
         try {
           checks.post("/api/packs/reading", "text/plain", pack);
@@ -134,7 +140,8 @@ final class FloodBench {
       Device stranger = new Device(url);
       Random random = new Random(i);
       flood.add(loop(going, asked, () -> stranger.post("/api/session", "application/json",
-          "{\"who\":\"name-%d\",\"password\":\"guess-%d\"}".formatted(random.nextInt(50), random.nextInt()).getBytes(StandardCharsets.UTF_8))));
+          "{\"who\":\"name-%d\",\"password\":\"guess-%d\"}".formatted(random.nextInt(50), random.nextInt())
+          .getBytes(StandardCharsets.UTF_8))));
     }
     return flood;
   }
@@ -155,7 +162,8 @@ final class FloodBench {
   private static void upload(Device phone, int departure, byte[] picture, String sha) throws Exception {
     UUID id = UUID.randomUUID();
     for (int from = 0; from < picture.length; from += PART) {
-      phone.post("/api/departures/b-%d/photos/%s?sha256=%s&total=%d&from=%d".formatted(departure, id, sha, picture.length, from),
+      phone.post("/api/departures/b-%d/photos/%s?sha256=%s&total=%d&from=%d".formatted(departure, id, sha,
+          picture.length, from),
           "application/octet-stream", Arrays.copyOfRange(picture, from, Math.min(picture.length, from + PART)));
     }
   }

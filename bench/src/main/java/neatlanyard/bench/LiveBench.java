@@ -43,9 +43,12 @@ final class LiveBench {
         t.join();
       }
       Arrays.sort(ns);
-      System.out.printf("%n%d crews, each presses every %d s, the other device's stream cut every %d presses: %d presses, told after median %.1f ms, "
+      System.out.printf(
+          "%n%d crews, each presses every %d s, the other device's stream cut every %d presses: %d presses, told "
+          + "after median %.1f ms, "
               + "95th percentile %.1f ms, 99th %.1f ms, longest %.1f ms%n",
-          CREWS, BETWEEN.toSeconds(), STREAM_LASTS, ns.length, ns[ns.length / 2] / 1e6, ns[(int) (ns.length * 0.95)] / 1e6, ns[(int) (ns.length * 0.99)] / 1e6,
+          CREWS, BETWEEN.toSeconds(), STREAM_LASTS, ns.length, ns[ns.length / 2] / 1e6,
+          ns[(int) (ns.length * 0.95)] / 1e6, ns[(int) (ns.length * 0.99)] / 1e6,
           ns[ns.length - 1] / 1e6);
     }
   }

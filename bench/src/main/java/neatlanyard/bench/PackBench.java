@@ -59,8 +59,10 @@ public class PackBench {
   private static final List<Condition> FACTS = Stream.concat(
       Stream.of(Circumstance.values()).map(Condition.Is::new),
       Stream.of(
-          new Condition.Dark(), new Condition.ColderThan(3), new Condition.WindAbove(25), new Condition.VisibilityBelow(550),
-          new Condition.Weather(Sky.FREEZING), new Condition.Weather(Sky.THUNDERSTORM), new Condition.Weather(Sky.FOG)))
+          new Condition.Dark(), new Condition.ColderThan(3), new Condition.WindAbove(25),
+          new Condition.VisibilityBelow(550),
+          new Condition.Weather(Sky.FREEZING), new Condition.Weather(Sky.THUNDERSTORM),
+          new Condition.Weather(Sky.FOG)))
       .map(c -> (Condition) c).toList();
 
   @Param({"50", "100", "200", "300", "500", "1000", "2000"})
@@ -76,7 +78,8 @@ public class PackBench {
   }
 
   private Situation day() {
-    return new Situation(pack.tail(new TailId("TL-ONE")).orElseThrow(), new AirfieldId("QTRN"), new AirfieldId("QVSK"), Demo.DAY, Map.of());
+    return new Situation(pack.tail(new TailId("TL-ONE")).orElseThrow(), new AirfieldId("QTRN"),
+        new AirfieldId("QVSK"), Demo.DAY, Map.of());
   }
 
   @Benchmark
@@ -89,16 +92,21 @@ public class PackBench {
     return PackCheck.of(pack);
   }
 
-  /** Procedures of forty steps: three of four flows, the fourth a checklist of what they set; two steps in three have a condition. */
+  /**
+   * Procedures of forty steps: three of four flows, the fourth a checklist of what they set; two steps in three have a
+   * condition.
+   */
   private static Pack pack(int steps) {
     SplittableRandom random = new SplittableRandom(steps);
     List<Place> panels = new ArrayList<>();
     List<Point> points = new ArrayList<>();
     for (int i = 0; i < 12; i++) {
-      panels.add(new Place(new PlaceId("panel-" + i), "Panel " + i, i % 4 * 2, i / 4 * 2, 2, 2, i % 4 < 2 ? Seat.LEFT : Seat.RIGHT, true));
+      panels.add(new Place(new PlaceId("panel-" + i), "Panel " + i, i % 4 * 2, i / 4 * 2, 2, 2, i % 4 < 2 ? Seat.LEFT
+          : Seat.RIGHT, true));
     }
     for (int i = 0; i < Math.max(8, steps / 3); i++) {
-      points.add(new Point(new PointId("point-" + i), "Point " + i, panels.get(i % 12).id(), true, List.of("off", "on")));
+      points.add(new Point(new PointId("point-" + i), "Point " + i, panels.get(i % 12).id(), true,
+          List.of("off", "on")));
     }
     List<Procedure> procedures = new ArrayList<>();
     Stage[] stages = {Stage.POWER_UP, Stage.FLOWS, Stage.START, Stage.TAXI, Stage.BEFORE_TAKEOFF};
@@ -108,20 +116,24 @@ public class PackBench {
       for (int i = from; i < Math.min(steps, from + 40); i++) {
         some.add(step(i, list, points, random));
       }
-      procedures.add(new Procedure(new ProcedureId("p" + from), "Procedure " + from, stages[from * stages.length / steps],
+      procedures.add(
+          new Procedure(new ProcedureId("p" + from), "Procedure " + from, stages[from * stages.length / steps],
           list ? Kind.CHECKLIST : Kind.FLOW, List.of(), some));
     }
     return new Pack(
         new PackId("bench"), "1", "Bench", new TypeId("bench"), Policy.DEFAULT, List.of(), List.of(),
-        List.of(new Pack.PackTail(new TailId("TL-ONE"), Optional.empty(), Set.of())), List.of(), Map.of(Stage.FLOWS, Duration.ofMinutes(5)),
-        Demo.PACK.planform(), panels, points, List.of(new TagKind(new TagId("tag"), "Tag", TagKind.Trigger.STEP, Stage.TAXI, true)),
+        List.of(new Pack.PackTail(new TailId("TL-ONE"), Optional.empty(), Set.of())), List.of(),
+        Map.of(Stage.FLOWS, Duration.ofMinutes(5)),
+        Demo.PACK.planform(), panels, points,
+        List.of(new TagKind(new TagId("tag"), "Tag", TagKind.Trigger.STEP, Stage.TAXI, true)),
         procedures, List.of(), Demo.PACK.flightControls(), List.of());
   }
 
   private static Step step(int i, boolean list, List<Point> points, SplittableRandom random) {
     Point point = points.get(random.nextInt(points.size()));
     State state = new State(point.id(), random.nextInt(5) == 0 ? "off" : "on");
-    Step.Builder step = Step.of("s" + i, point.place().value(), "Point " + i, "on, seen", i % 2 == 0 ? Owner.LEFT : Owner.RIGHT);
+    Step.Builder step = Step.of("s" + i, point.place().value(), "Point " + i, "on, seen", i % 2 == 0 ? Owner.LEFT
+        : Owner.RIGHT);
     if (random.nextInt(3) > 0) {
       step.when(condition(random));
     }

@@ -22,7 +22,8 @@ abstract class Backups implements Callable<Integer> {
   @Parameters(paramLabel = "FILE", description = "the backup")
   protected Path file = Path.of("");
 
-  @Option(names = {"--database", "--lanyard.database"}, paramLabel = "FILE", description = "the database; lanyard.db where nothing is said")
+  @Option(names = {"--database", "--lanyard.database"}, paramLabel = "FILE",
+      description = "the database; lanyard.db where nothing is said")
   protected Path database = Path.of("lanyard.db");
 
   @Spec
@@ -65,7 +66,9 @@ abstract class Backups implements Callable<Integer> {
   /** Backs up. */
   @Command(
       name = "backup",
-      description = "Copies the database while the server uses it, and checks the copy. Exit 0: whole. 1: something in it is not. 2: not made.",
+      description =
+      "Copies the database while the server uses it, and checks the copy. Exit 0: whole. 1: something in it is not. "
+      + "2: not made.",
       mixinStandardHelpOptions = true)
   static final class Make extends Backups {
     @Override
@@ -78,7 +81,9 @@ abstract class Backups implements Callable<Integer> {
   /** Puts back. */
   @Command(
       name = "restore",
-      description = "Checks a backup and puts it in the database's place; no server may use that. Exit 0: done. 1: the backup is not whole. 2: not done.",
+      description =
+      "Checks a backup and puts it in the database's place; no server may use that. Exit 0: done. 1: the backup is "
+      + "not whole. 2: not done.",
       mixinStandardHelpOptions = true)
   static final class Restore extends Backups {
     @Override

@@ -25,7 +25,8 @@ import tools.jackson.databind.json.JsonMapper;
 /** Checks a procedure pack. */
 @Command(
     name = "check",
-    description = "Checks a procedure pack. Exit 0: clean. 1: findings that nobody waived. 2: cannot be read, and why.",
+    description =
+    "Checks a procedure pack. Exit 0: clean. 1: findings that nobody waived. 2: cannot be read, and why.",
     mixinStandardHelpOptions = true)
 final class Check implements Callable<Integer> {
   private static final JsonMapper JSON = JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
@@ -46,7 +47,9 @@ final class Check implements Callable<Integer> {
     try {
       // Read no further than the most a pack may have: a larger file is refused, whatever is in it.
       if (Files.size(file) > 4L * Doc.MOST_CHARACTERS) {
-        return unreadable(List.of(new Fault(0, 0, "It has %d bytes; %d is the most.".formatted(Files.size(file), 4L * Doc.MOST_CHARACTERS))));
+        return unreadable(
+            List.of(new Fault(0, 0, "It has %d bytes; %d is the most.".formatted(Files.size(file),
+            4L * Doc.MOST_CHARACTERS))));
       }
       text = Files.readString(file);
     } catch (IOException e) {
@@ -73,15 +76,18 @@ final class Check implements Callable<Integer> {
     List<Finding> findings = PackCheck.of(pack);
     long open = findings.stream().filter(f -> f.waived().isEmpty()).count();
     if (json) {
-      print(Map.of("file", file.toString(), "readable", true, "faults", List.of(), "findings", findings.stream().map(Check::view).toList()));
+      print(Map.of("file", file.toString(), "readable", true, "faults", List.of(), "findings", findings.stream()
+          .map(Check::view).toList()));
     } else {
       for (Finding f : findings) {
         out.printf("%s %s (%s)%n  %s%n", kind(f), f.where(), f.rule().id(), f.what());
         f.waived().ifPresentOrElse(
             why -> out.printf("  Accepted because: %s%n", why),
-            () -> out.printf("  Why it matters: %s [%s]%n  What would mend it: %s%n", f.rule().why(), f.rule().source(), f.mend()));
+            () -> out.printf("  Why it matters: %s [%s]%n  What would mend it: %s%n", f.rule().why(), f.rule()
+            .source(), f.mend()));
       }
-      out.printf("%s: %s%n", file, open == 0 ? "clean%s.".formatted(findings.isEmpty() ? "" : ", %d waived".formatted(findings.size()))
+      out.printf("%s: %s%n", file, open == 0
+          ? "clean%s.".formatted(findings.isEmpty() ? "" : ", %d waived".formatted(findings.size()))
           : "%d found, %d waived.".formatted(open, findings.size() - open));
     }
     return open == 0 ? Lanyard.GOOD : Lanyard.NOT_GOOD;
@@ -93,7 +99,8 @@ final class Check implements Callable<Integer> {
 
   private static Map<String, Object> view(Finding f) {
     return Map.of(
-        "rule", f.rule().id(), "fault", f.rule().fault(), "at", f.at(), "where", f.where(), "what", f.what(), "why", f.rule().why(),
+        "rule", f.rule().id(), "fault", f.rule().fault(), "at", f.at(), "where", f.where(), "what", f.what(), "why",
+        f.rule().why(),
         "source", f.rule().source(), "mend", f.mend(), "waived", f.waived().orElse(""));
   }
 

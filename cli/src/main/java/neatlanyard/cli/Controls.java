@@ -88,7 +88,8 @@ final class Controls implements Callable<Integer> {
         judgement.findings().stream()
             .filter(f -> all || !f.passed())
             .forEach(f -> out.printf("%s %s%n", f.passed() ? "as it should be:" : "not as it should be:", f.words()));
-        out.printf("%s: %s%n", file, judgement.passed() ? "passed. " + judgement.summary() : "%d not as it should be.".formatted(judgement.failed().size()));
+        out.printf("%s: %s%n", file, judgement.passed() ? "passed. " + judgement.summary()
+            : "%d not as it should be.".formatted(judgement.failed().size()));
         yield judgement.passed() ? Lanyard.GOOD : Lanyard.NOT_GOOD;
       }
     };

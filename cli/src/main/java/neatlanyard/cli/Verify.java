@@ -22,11 +22,13 @@ final class Verify implements Callable<Integer> {
   @Parameters(paramLabel = "FILE", description = "the record as it was downloaded")
   private Path file = Path.of("");
 
-  @Option(names = "--head", paramLabel = "HASH", description = "the chain's head as it was printed or noted elsewhere; must agree")
+  @Option(names = "--head", paramLabel = "HASH",
+      description = "the chain's head as it was printed or noted elsewhere; must agree")
   private String head = "";
 
   @Option(names = "--key", paramLabel = "KEY",
-      description = "the key of the installation: its fingerprint, or a PEM file of it; the record must be signed with it")
+      description =
+          "the key of the installation: its fingerprint, or a PEM file of it; the record must be signed with it")
   private String key = "";
 
   @Spec
@@ -37,7 +39,9 @@ final class Verify implements Callable<Integer> {
   private String wanted() {
     Path pem = Path.of(key);
     try {
-      return Files.isRegularFile(pem) ? Seal.fingerprint(Files.readString(pem).replaceAll("-----[A-Z ]+-----|\\s", "")) : key.replace(" ", "").toLowerCase(java.util.Locale.ROOT);
+      return Files.isRegularFile(pem)
+          ? Seal.fingerprint(Files.readString(pem).replaceAll("-----[A-Z ]+-----|\\s", "")) : key.replace(" ", "")
+          .toLowerCase(java.util.Locale.ROOT);
     } catch (IOException | IllegalArgumentException e) {
       return "no key: " + e.getMessage();
     }
@@ -48,7 +52,8 @@ final class Verify implements Callable<Integer> {
       return "It is not signed: only its head, noted elsewhere, shows that it was not replaced as a whole.";
     }
     return key.isBlank()
-        ? "Signed with the key %s. Compare that with the installation's: anybody can sign with a key of their own.".formatted(signedWith)
+        ? ("Signed with the key %s. Compare that with the installation's: anybody can sign with a key of their "
+        + "own.").formatted(signedWith)
         : "Signed with the key you gave, %s.".formatted(signedWith);
   }
 
@@ -68,11 +73,13 @@ final class Verify implements Callable<Integer> {
         yield Lanyard.UNREADABLE;
       }
       case RecordFile.Check.Altered altered -> {
-        out.printf("%s was altered. %s: %s.%n", file, altered.number() == 0 ? "The file" : "Entry " + altered.number(), altered.what());
+        out.printf("%s was altered. %s: %s.%n", file, altered.number() == 0 ? "The file" : "Entry "
+            + altered.number(), altered.what());
         yield Lanyard.NOT_GOOD;
       }
       case RecordFile.Check.Whole whole when !head.isBlank() && !whole.head().equals(head.replace(" ", "")) -> {
-        out.printf("%s was altered. Its chain hangs together, but ends in %s, not in the head you gave.%n", file, whole.head());
+        out.printf("%s was altered. Its chain hangs together, but ends in %s, not in the head you gave.%n", file,
+            whole.head());
         yield Lanyard.NOT_GOOD;
       }
       case RecordFile.Check.Whole whole -> {

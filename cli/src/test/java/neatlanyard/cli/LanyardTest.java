@@ -56,10 +56,12 @@ public class LanyardTest {
   private static String record() {
     CrewId marsk = new CrewId("marsk");
     EntryJson.Kept first = EntryJson.write(
-        new Entry(1, UUID.randomUUID(), Instant.EPOCH, Instant.EPOCH, marsk, Optional.empty(), "d", new Event.SeatTaken(Seat.LEFT)),
+        new Entry(1, UUID.randomUUID(), Instant.EPOCH, Instant.EPOCH, marsk, Optional.empty(), "d",
+        new Event.SeatTaken(Seat.LEFT)),
         Chain.GENESIS);
     EntryJson.Kept last = EntryJson.write(
-        new Entry(2, UUID.randomUUID(), Instant.EPOCH, Instant.EPOCH, marsk, Optional.of(Seat.LEFT), "d", new Event.TiedOff(List.of())),
+        new Entry(2, UUID.randomUUID(), Instant.EPOCH, Instant.EPOCH, marsk, Optional.of(Seat.LEFT), "d",
+        new Event.TiedOff(List.of())),
         first.hash());
     return RecordFile.write(List.of(first.json(), last.json()), last.hash(), Seal.of(last.hash(), KEY));
   }
@@ -70,7 +72,9 @@ public class LanyardTest {
     Ran whole = run("verify", file(record).toString());
     assertThat(whole.exit()).isZero();
     assertThat(whole.said()).contains("is whole: 2 entries, tied off by marsk");
-    Ran altered = run("verify", file(record.replace("\"seat\":\"left\"},\"by\"", "\"seat\":\"right\"},\"by\"").replace("\"left\"", "\"right\"")).toString());
+    Ran altered = run("verify",
+        file(record.replace("\"seat\":\"left\"},\"by\"", "\"seat\":\"right\"},\"by\"")
+        .replace("\"left\"", "\"right\"")).toString());
     assertThat(altered.exit()).isOne();
     assertThat(altered.said()).contains("was altered. Entry 1: its content is not what was hashed");
     Ran otherHead = run("verify", file(record).toString(), "--head", "00".repeat(32));
@@ -80,25 +84,32 @@ public class LanyardTest {
     assertThat(run("verify").exit()).isEqualTo(2);
   }
 
-  /** Replaced as a whole, chain and signature and all, by somebody with a key of their own: the installation's key shows it. */
+  /**
+   * Replaced as a whole, chain and signature and all, by somebody with a key of their own: the installation's key
+   * shows it.
+   */
   @Test
   public void verify_finds_out_a_record_that_was_replaced_as_a_whole() throws IOException {
     String record = record();
     Path pem = file(Seal.pem(KEY.publicKey()));
-    assertThat(run("verify", file(record).toString(), "--key", pem.toString()).said()).contains("Signed with the key you gave");
+    assertThat(run("verify", file(record).toString(), "--key", pem.toString()).said())
+        .contains("Signed with the key you gave");
     assertThat(run("verify", file(record).toString(), "--key", Seal.fingerprint(KEY.publicKey())).exit()).isZero();
     assertThat(run("verify", file(record).toString()).said()).contains("anybody can sign with a key of their own");
     String head = record.replaceAll("(?s).*\"head\":\"(\\w{64})\".*", "$1");
     Seal theirs = Seal.of(head, Seal.newKey(Instant.EPOCH));
-    String replaced = record.replace(KEY.publicKey(), theirs.publicKey()).replace(Seal.of(head, KEY).signature(), theirs.signature());
+    String replaced = record.replace(KEY.publicKey(), theirs.publicKey())
+        .replace(Seal.of(head, KEY).signature(), theirs.signature());
     assertThat(run("verify", file(replaced).toString()).exit()).as("by itself it is whole").isZero();
     Ran found = run("verify", file(replaced).toString(), "--key", pem.toString());
     assertThat(found.exit()).isOne();
     assertThat(found.said()).contains("was replaced");
     String unsigned = record.replaceAll(",\"seal\":\\{[^}]*}", "").replace("record/2", "record/1");
-    assertThat(run("verify", file(unsigned).toString()).said()).as("as written before").contains("is whole", "not signed");
+    assertThat(run("verify", file(unsigned).toString()).said()).as("as written before")
+        .contains("is whole", "not signed");
     assertThat(run("verify", file(unsigned).toString(), "--key", pem.toString()).exit()).isOne();
-    assertThat(run("verify", file(unsigned.replace("record/1", "record/2")).toString()).said()).contains("its signature is missing");
+    assertThat(run("verify", file(unsigned.replace("record/1", "record/2")).toString()).said())
+        .contains("its signature is missing");
   }
 
   /** A database in use is backed up whole, put back only while nobody uses it, and never when it is not whole. */
@@ -108,16 +119,21 @@ public class LanyardTest {
     Path database = folder.resolve("it's.db");
     Path backup = folder.resolve("backup.db");
     try (Database db = Database.open(database)) {
-      new StoredFlights(db).add(List.of(new Flight(new FlightId("f1"), "TL 1", new TailId("TL-DVA"), new AirfieldId("QTRN"), new AirfieldId("QVSK"),
+      new StoredFlights(db)
+          .add(List.of(
+          new Flight(new FlightId("f1"), "TL 1", new TailId("TL-DVA"), new AirfieldId("QTRN"), new AirfieldId("QVSK"),
           Instant.EPOCH, Optional.empty(), List.of())));
       try (StoredDepartureLog log = new StoredDepartureLog(db)) {
-        EntryJson.Kept first = EntryJson.write(new Entry(1, UUID.randomUUID(), Instant.EPOCH, Instant.EPOCH, new CrewId("marsk"), Optional.empty(), "d",
+        EntryJson.Kept first = EntryJson.write(
+            new Entry(1, UUID.randomUUID(), Instant.EPOCH, Instant.EPOCH, new CrewId("marsk"), Optional.empty(), "d",
             new Event.SeatTaken(Seat.LEFT)), Chain.GENESIS);
-        log.append(new FlightId("f1"), new DepartureLog.Kept(1, UUID.randomUUID(), first.json(), first.hash())).toCompletableFuture().join();
+        log.append(new FlightId("f1"), new DepartureLog.Kept(1, UUID.randomUUID(), first.json(), first.hash()))
+            .toCompletableFuture().join();
         Ran made = run("backup", backup.toString(), "--database", database.toString());
         assertThat(made.exit()).as(made.said()).isZero();
         assertThat(made.said()).contains("1 departures, 1 entries, every chain hangs together");
-        assertThat(run("restore", backup.toString(), "--database", database.toString()).said()).contains("Another server uses the database");
+        assertThat(run("restore", backup.toString(), "--database", database.toString()).said())
+            .contains("Another server uses the database");
       }
     }
     Files.writeString(database, "no database any more");
@@ -135,28 +151,33 @@ public class LanyardTest {
     assertThat(altered.exit()).isOne();
     assertThat(altered.said()).contains("departure f1, entry 1").contains("nothing was changed");
     assertThat(run("restore", file("nothing").toString(), "--database", database.toString()).exit()).isEqualTo(2);
-    assertThat(run("backup", backup.toString(), "--database", folder.resolve("none.db").toString()).exit()).isEqualTo(2);
+    assertThat(run("backup", backup.toString(), "--database", folder.resolve("none.db").toString()).exit())
+        .isEqualTo(2);
   }
 
   @Test
   public void verify_takes_the_head_as_it_is_shown() throws IOException {
     String record = record();
     String head = record.replaceAll("(?s).*\"head\":\"(\\w{64})\".*", "$1");
-    assertThat(run("verify", file(record).toString(), "--head", head.replaceAll("(.{8})", "$1 ").strip()).exit()).isZero();
+    assertThat(run("verify", file(record).toString(), "--head", head.replaceAll("(.{8})", "$1 ").strip()).exit())
+        .isZero();
   }
 
   @Test
   public void controls_says_passed_not_passed_or_cannot_be_judged() throws IOException {
     String packs = DEMO.resolve("packs").toString();
-    Ran sound = run("controls", DEMO.resolve("traces/dovrin-46-sound.csv").toString(), "--type", "dovrin-46", "--packs", packs);
+    Ran sound = run("controls", DEMO.resolve("traces/dovrin-46-sound.csv").toString(), "--type", "dovrin-46",
+        "--packs", packs);
     assertThat(sound.exit()).as(sound.said()).isZero();
-    Ran stays = run("controls", DEMO.resolve("traces/dovrin-46-spoiler-stays-out.csv").toString(), "--type", "dovrin-46", "--packs", packs);
+    Ran stays = run("controls", DEMO.resolve("traces/dovrin-46-spoiler-stays-out.csv").toString(), "--type",
+        "dovrin-46", "--packs", packs);
     assertThat(stays.exit()).isOne();
     assertThat(stays.said()).contains("Right roll spoiler stayed out").contains("1 not as it should be.");
     Ran bad = run("controls", file("seconds\n1\n").toString(), "--type", "dovrin-46", "--packs", packs);
     assertThat(bad.exit()).isEqualTo(2);
     assertThat(bad.said()).contains("line 1: The column 'pitch-pct' is missing.");
-    Ran type = run("controls", DEMO.resolve("traces/dovrin-46-sound.csv").toString(), "--type", "dovrin-47", "--packs", packs);
+    Ran type = run("controls", DEMO.resolve("traces/dovrin-46-sound.csv").toString(), "--type", "dovrin-47",
+        "--packs", packs);
     assertThat(type.exit()).isEqualTo(2);
     assertThat(type.said()).contains("is for the type 'dovrin-47'");
   }
@@ -167,9 +188,11 @@ public class LanyardTest {
     Ran clean = run("check", DEMO.resolve("packs/dovrin-46.yaml").toString());
     assertThat(clean.exit()).as(clean.said()).isZero();
     assertThat(clean.said()).contains("dovrin-46.yaml: clean.");
-    Ran faults = run("check", file(pack.replace("closes: [loading], ", "").replace(", closes: [loading]", "")).toString());
+    Ran faults = run("check", file(pack.replace("closes: [loading], ", "").replace(", closes: [loading]", ""))
+        .toString());
     assertThat(faults.exit()).isOne();
-    assertThat(faults.said()).contains("(opened-never-closed)", "It opens 'loading', and no later step closes that: on any day.", "What would mend it");
+    assertThat(faults.said()).contains("(opened-never-closed)",
+        "It opens 'loading', and no later step closes that: on any day.", "What would mend it");
     Ran unreadable = run("check", file(pack.replace("at: nose,", "at: nowhere,")).toString());
     assertThat(unreadable.exit()).isEqualTo(2);
     assertThat(unreadable.said()).contains("There is no station or panel 'nowhere'.");

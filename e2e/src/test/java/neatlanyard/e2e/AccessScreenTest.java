@@ -22,7 +22,8 @@ public class AccessScreenTest extends AtTheDemo {
     Crew admin = Crew.in(browser, app, "Administrator", ColorScheme.LIGHT);
     admin.page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Access")).click();
     assertThat(admin.heading("Wrong passwords of late")).isVisible();
-    assertThat(admin.page.locator("tr").filter(new Locator.FilterOptions().setHasText("from this machine")).first()).containsText("quill");
+    assertThat(admin.page.locator("tr").filter(new Locator.FilterOptions().setHasText("from this machine")).first())
+        .containsText("quill");
     Locator row = admin.page.locator("tr").filter(new Locator.FilterOptions().setHasText("holm, first officer"));
     assertThat(row).containsText("signed in on 1 device");
     admin.readable();

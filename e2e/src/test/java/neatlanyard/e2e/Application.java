@@ -45,25 +45,28 @@ final class Application implements AutoCloseable {
 
   /** With the demo's data, at the real hour. */
   static Application demoNow() {
-    return new Application(temporary(), List.of("--lanyard.demo=true", "--lanyard.demo-folder=" + ROOT.resolve("demo")));
+    return new Application(temporary(),
+        new ArrayList<>(List.of("--lanyard.demo=true", "--lanyard.demo-folder=" + ROOT.resolve("demo"))));
   }
 
   /** As a new user finds it: nothing in it. */
   static Application empty() {
-    return new Application(temporary(), List.of());
+    return new Application(temporary(), new ArrayList<>());
   }
 
   private static Path layOut() {
     Path out = temporary().resolve("app");
     run(JAVA, "-Djarmode=tools", "-jar", JAR.toString(), "extract", "--destination", out.toString());
-    run(JAVA, "-XX:AOTCacheOutput=" + out.resolve("app.aot"), "--enable-native-access=ALL-UNNAMED", "-Dspring.context.exit=onRefresh",
+    run(JAVA, "-XX:AOTCacheOutput=" + out.resolve("app.aot"), "--enable-native-access=ALL-UNNAMED",
+        "-Dspring.context.exit=onRefresh",
         "-jar", out.resolve(JAR.getFileName()).toString(), "--lanyard.database=" + out.resolve("training.db"));
     return out;
   }
 
   private static void run(String... command) {
     try {
-      new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start().waitFor();
+      new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start()
+          .waitFor();
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     } catch (InterruptedException e) {
@@ -80,8 +83,10 @@ final class Application implements AutoCloseable {
   }
 
   private Process start(int onPort) {
-    List<String> command = new ArrayList<>(List.of(JAVA, "-XX:AOTCache=" + LAID_OUT.resolve("app.aot"), "--enable-native-access=ALL-UNNAMED", "-jar",
-        LAID_OUT.resolve(JAR.getFileName()).toString(), "--server.port=" + onPort, "--lanyard.database=" + database()));
+    List<String> command = new ArrayList<>(
+        List.of(JAVA, "-XX:AOTCache=" + LAID_OUT.resolve("app.aot"), "--enable-native-access=ALL-UNNAMED", "-jar",
+        LAID_OUT.resolve(JAR.getFileName()).toString(), "--server.port=" + onPort, "--lanyard.database="
+        + database()));
     command.addAll(settings);
     try {
       Process p = new ProcessBuilder(command).directory(folder.toFile()).redirectErrorStream(true).start();
@@ -120,8 +125,9 @@ final class Application implements AutoCloseable {
     process.destroyForcibly().waitFor();
   }
 
-  /** Starts it again on the same database and port. */
-  void startAgain() {
+  /** Starts it again on the same database and port. @param other settings that are said over those it had */
+  void startAgain(String... other) {
+    settings.addAll(Arrays.asList(other));
     process = start(port);
   }
 

@@ -1,27 +1,40 @@
 package neatlanyard.e2e;
 
 import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Playwright;
+import java.util.List;
+import org.testng.annotations.AfterClass;
 import org.testng.annotations.AfterMethod;
+import org.testng.annotations.BeforeClass;
 import org.testng.annotations.BeforeMethod;
 
-/** The demo started anew for each test, and a browser beside it. */
+/** The demo started anew for each test, and a browser beside it, of which each test has contexts of its own. */
 @SuppressWarnings("NullAway.Init") // The set-up fills the fields.
 abstract class AtTheDemo {
   Application app;
   Browser browser;
   private Playwright playwright;
 
-  @BeforeMethod
-  final void open() {
-    app = Application.demo();
+  @BeforeClass
+  final void browse() {
     playwright = Playwright.create();
     browser = Crew.browser(playwright);
   }
 
+  @BeforeMethod
+  final void open() {
+    app = Application.demo();
+  }
+
   @AfterMethod(alwaysRun = true)
   final void close() throws InterruptedException {
-    playwright.close();
+    List.copyOf(browser.contexts()).forEach(BrowserContext::close);
     app.close();
+  }
+
+  @AfterClass(alwaysRun = true)
+  final void browsed() {
+    playwright.close();
   }
 }

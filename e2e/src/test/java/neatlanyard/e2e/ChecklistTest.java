@@ -9,7 +9,10 @@ import com.microsoft.playwright.options.ColorScheme;
 import java.util.Map;
 import org.testng.annotations.Test;
 
-/** Reading and answering on two devices, what is held and what comes back; three seats; and being asked after a quiet time. */
+/**
+ * Reading and answering on two devices, what is held and what comes back; three seats; and being asked after a quiet
+ * time.
+ */
 @SuppressWarnings("NullAway.Init")
 public class ChecklistTest extends AtTheDemo {
   private static Locator action(Crew crew, String name) {
@@ -59,7 +62,8 @@ public class ChecklistTest extends AtTheDemo {
     wren.page.getByLabel("What the simulated aircraft shows").selectOption("not/flaps");
     action(wren, "Read the aircraft").click();
     wren.stage("Line-up");
-    assertThat(wren.page.getByText("Take-off configuration. Flaps: 15 wanted, 0 by the aircraft's own data.")).isVisible();
+    assertThat(wren.page.getByText("Take-off configuration. Flaps: 15 wanted, 0 by the aircraft's own data."))
+        .isVisible();
     assertThat(action(wren, "Done space")).isDisabled();
   }
 
@@ -73,7 +77,8 @@ public class ChecklistTest extends AtTheDemo {
     petra.send("today-22", Crew.eventId(), "d2", "seat-taken", Map.of("seat", "right"));
     jun.send("today-22", Crew.eventId(), "d3", "seat-taken", Map.of("seat", "engineer"));
     petra.send("today-22", Crew.eventId(), "d2", "day-set", Map.of(
-        "report", "METAR QTRN 140720Z 24012KT 9000 -SN FEW012 BKN025 M02/M04 Q1003", "simulated", false, "circumstances", new String[] {"fuelling"}));
+        "report", "METAR QTRN 140720Z 24012KT 9000 -SN FEW012 BKN025 M02/M04 Q1003", "simulated", false,
+        "circumstances", new String[] {"fuelling"}));
     jun.page.navigate(app.url() + "/departures/today-22?stage=flows");
     tomas.page.navigate(app.url() + "/departures/today-22?stage=flows");
     assertThat(jun.heading("Fuel ordered")).isVisible();

@@ -26,7 +26,8 @@ public class ControlCheckTest extends AtTheDemo {
     assertThat(wren.page.getByText("Look outside first")).isVisible();
     for (String[] m : MISBEHAVIOURS) {
       wren.page.getByLabel("How the simulated aircraft behaves").selectOption(m[0]);
-      wren.page.locator("main button", new com.microsoft.playwright.Page.LocatorOptions().setHasText(java.util.regex.Pattern.compile("Start the check|Check again"))).first().click();
+      wren.page.locator("main button", new com.microsoft.playwright.Page.LocatorOptions()
+          .setHasText(java.util.regex.Pattern.compile("Start the check|Check again"))).first().click();
       assertThat(ida.page.getByText(m[1]).first()).isVisible();
       assertThat(wren.page.getByText(m[1]).first()).isVisible();
       assertThat(wren.heading("Control check not passed")).isVisible();

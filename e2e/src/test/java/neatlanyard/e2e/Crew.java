@@ -68,7 +68,10 @@ final class Crew {
     return new Crew(page, app.url());
   }
 
-  /** A browser with a folder of its own, as on somebody's tablet: it can be killed, and started again on the same folder. */
+  /**
+   * A browser with a folder of its own, as on somebody's tablet: it can be killed, and started again on the same
+   * folder.
+   */
   record Own(Playwright playwright, BrowserContext context, Path profile, Application app) implements AutoCloseable {
     /** Signs in, unless the browser still is. */
     Crew signIn(String name) {
@@ -105,8 +108,10 @@ final class Crew {
     Playwright playwright = Playwright.create();
     // A killed browser leaves its lock behind.
     java.nio.file.Files.deleteIfExists(profile.resolve("SingletonLock"));
-    BrowserContext context = playwright.chromium().launchPersistentContext(profile, new BrowserType.LaunchPersistentContextOptions()
-        .setExecutablePath(Path.of("/usr/bin/chromium")).setHeadless(true).setArgs(ARGUMENTS).setViewportSize(1280, 800)
+    BrowserContext context = playwright.chromium()
+        .launchPersistentContext(profile, new BrowserType.LaunchPersistentContextOptions()
+        .setExecutablePath(Path.of("/usr/bin/chromium")).setHeadless(true).setArgs(ARGUMENTS)
+        .setViewportSize(1280, 800)
         .setReducedMotion(ReducedMotion.REDUCE));
     return new Own(playwright, context, profile, app);
   }
@@ -161,10 +166,14 @@ final class Crew {
   private static final Map<String, String> READINGS = Map.ofEntries(
       Map.entry("Battery voltage", "25.4"), Map.entry("Brake accumulator", "2900"), Map.entry("Crew oxygen", "1 850"),
       Map.entry("Oxygen while the left mask flows", "1 800"), Map.entry("Oxygen while the right mask flows", "1 800"),
-      Map.entry("Centre of gravity", "25"), Map.entry("Pitch trim set", "2,8"), Map.entry("Left engine oil", "11"), Map.entry("Right engine oil", "10,5"),
-      Map.entry("Left wear pin", "12"), Map.entry("Right wear pin", "4,2"), Map.entry("Tyre pressure, left outer", "81"),
-      Map.entry("Tyre pressure, left inner", "82"), Map.entry("Tyre pressure, right outer", "81"), Map.entry("Tyre pressure, right inner", "80"),
-      Map.entry("Left strut showing", "92"), Map.entry("Right strut showing", "88"), Map.entry("Hydraulic quantity", "88"),
+      Map.entry("Centre of gravity", "25"), Map.entry("Pitch trim set", "2,8"), Map.entry("Left engine oil", "11"),
+      Map.entry("Right engine oil", "10,5"),
+      Map.entry("Left wear pin", "12"), Map.entry("Right wear pin", "4,2"),
+      Map.entry("Tyre pressure, left outer", "81"),
+      Map.entry("Tyre pressure, left inner", "82"), Map.entry("Tyre pressure, right outer", "81"),
+      Map.entry("Tyre pressure, right inner", "80"),
+      Map.entry("Left strut showing", "92"), Map.entry("Right strut showing", "88"),
+      Map.entry("Hydraulic quantity", "88"),
       Map.entry("Fire bottle", "600"));
 
   /** Reads and enters one value. */
@@ -199,14 +208,17 @@ final class Crew {
     }
     String step = page.locator("main [data-step]").getAttribute("data-step");
     String departure = page.url().replaceAll(".*/departures/([^?/]+).*", "$1");
-    String accepted = JsonParser.parseString(page.request().get(url + "/api/departures/" + departure).text()).getAsJsonObject()
-        .getAsJsonObject("progress").getAsJsonObject("values").getAsJsonObject(step).getAsJsonArray("accepted").get(0).getAsString();
+    String accepted = JsonParser.parseString(page.request().get(url + "/api/departures/" + departure).text())
+        .getAsJsonObject()
+        .getAsJsonObject("progress").getAsJsonObject("values").getAsJsonObject(step).getAsJsonArray("accepted").get(0)
+        .getAsString();
     Locator input = page.locator("main [data-step] input");
     if (input.count() > 0) {
       input.fill(accepted);
       key("Enter");
     } else {
-      page.locator("main [data-step] button").filter(new Locator.FilterOptions().setHasText(Pattern.compile("^" + accepted + " alt \\d$"))).click();
+      page.locator("main [data-step] button")
+          .filter(new Locator.FilterOptions().setHasText(Pattern.compile("^" + accepted + " alt \\d$"))).click();
     }
     return true;
   }
@@ -229,7 +241,8 @@ final class Crew {
     if (value.count() == 0 || value.isDisabled()) {
       return false;
     }
-    value.fill(READINGS.getOrDefault(value.getAttribute("aria-label").substring("Value, ".length()), "0").replace(" ", ""));
+    value.fill(READINGS.getOrDefault(value.getAttribute("aria-label").substring("Value, ".length()), "0")
+        .replace(" ", ""));
     key("Enter");
     return true;
   }
@@ -245,7 +258,8 @@ final class Crew {
    * @param part the procedure of the stage that is shown
    * @param finished whether the stage is done
    */
-  private record Sight(String heading, String main, boolean enabled, int seen, boolean waits, boolean soon, String part, boolean finished) {
+  private record Sight(String heading, String main, boolean enabled, int seen, boolean waits, boolean soon,
+      String part, boolean finished) {
     private static final String LOOK = """
         () => {
           const all = (s) => [...document.querySelectorAll('main ' + s)]
@@ -254,8 +268,11 @@ final class Crew {
           const past = all('button:enabled').find((b) => text(b).startsWith('Go past it'))
           const there = all('button:enabled').some((b) => text(b).startsWith('Go there'))
           return [
-            text(all('h1')[0]), text(main), main !== undefined && !main.disabled, all('[data-step] input:enabled, [data-step] button:enabled').length,
-            past !== undefined && !there, text(past?.parentElement?.parentElement).includes('before the pressure is read'), text(all('nav button[aria-current]')[0]),
+            text(all('h1')[0]), text(main), main !== undefined && !main.disabled,
+            all('[data-step] input:enabled, [data-step] button:enabled').length,
+            past !== undefined && !there,
+            text(past?.parentElement?.parentElement).includes('before the pressure is read'),
+            text(all('nav button[aria-current]')[0]),
             document.querySelector('nav ol button[aria-current=page]')?.dataset.state === 'done',
           ]
         }""";
@@ -263,7 +280,8 @@ final class Crew {
     static Sight of(Page page) {
       List<?> seen = (List<?>) page.evaluate(LOOK);
       return new Sight(
-          (String) seen.get(0), (String) seen.get(1), (boolean) seen.get(2), ((Number) seen.get(3)).intValue(), (boolean) seen.get(4),
+          (String) seen.get(0), (String) seen.get(1), (boolean) seen.get(2), ((Number) seen.get(3)).intValue(),
+          (boolean) seen.get(4),
           (boolean) seen.get(5), (String) seen.get(6), (boolean) seen.get(7));
     }
 
@@ -274,12 +292,14 @@ final class Crew {
 
     /** Whether the one thing to do is to go on to another stage. */
     private boolean leads(String stage) {
-      return main.startsWith("Go to") && STAGES.stream().anyMatch(s -> !s.equals(stage) && main.startsWith("Go to " + s.toLowerCase()));
+      return main.startsWith("Go to") && STAGES.stream()
+          .anyMatch(s -> !s.equals(stage) && main.startsWith("Go to " + s.toLowerCase()));
     }
   }
 
   private static final List<String> STAGES = List.of(
-      "Walkaround", "Flows", "Figures", "Briefing", "Start", "Control check", "Taxi", "Before take-off", "Line-up", "Tie off");
+      "Walkaround", "Flows", "Figures", "Briefing", "Start", "Control check", "Taxi", "Before take-off", "Line-up",
+      "Tie off");
 
   private Sight sight() {
     return Sight.of(page);

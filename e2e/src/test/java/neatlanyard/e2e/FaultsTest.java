@@ -45,10 +45,13 @@ public class FaultsTest extends AtTheDemo {
     assertThat(wren.page.getByText("1 kept here")).isVisible();
     app.startAgain();
 
-    assertThat(wren.page.getByText("Not connected")).not().isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions().setTimeout(40_000));
-    assertThat(ida.tag("5 of 6 covers and plugs still on")).isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions().setTimeout(40_000));
+    assertThat(wren.page.getByText("Not connected")).not()
+        .isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions().setTimeout(40_000));
+    assertThat(ida.tag("5 of 6 covers and plugs still on"))
+        .isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions().setTimeout(40_000));
     String after = wren.get("/api/departures/today-14/log");
-    assertThat(hashes(after)).as("every acknowledged entry, with its hash").startsWith(hashes(before).toArray(String[]::new));
+    assertThat(hashes(after)).as("every acknowledged entry, with its hash")
+        .startsWith(hashes(before).toArray(String[]::new));
     APIResponse again = wren.send("today-14", last, "d-test", "step-done", Map.of("step", "wa-chocks"));
     assertThat(again.text()).as("sent again after the restart, it is the entry it was").isEqualTo(acknowledged.text());
   }
@@ -79,7 +82,8 @@ public class FaultsTest extends AtTheDemo {
 
   @Test
   public void a_view_that_fails_says_so_and_loads_again() {
-    wren.page.route("**/api/packs", route -> route.fulfill(new Route.FulfillOptions().setContentType("application/json").setBody("{}")));
+    wren.page.route("**/api/packs", route ->
+        route.fulfill(new Route.FulfillOptions().setContentType("application/json").setBody("{}")));
     wren.page.navigate(app.url() + "/packs");
     assertThat(wren.page.getByText("This view failed")).isVisible();
     wren.readable();
@@ -123,7 +127,8 @@ public class FaultsTest extends AtTheDemo {
     assertThat(early.text()).contains("Before it comes Wings and tail.");
     // Both take off the same tag, one of them without a network.
     String tag = Crew.eventId().toString();
-    ida.send("today-14", Crew.eventId(), "d-ida", "tag-hung", Map.of("tag", tag, "words", "Air for the cabin", "due", "flows"));
+    ida.send("today-14", Crew.eventId(), "d-ida", "tag-hung",
+        Map.of("tag", tag, "words", "Air for the cabin", "due", "flows"));
     wren.tag("Air for the cabin").click();
     wren.page.context().setOffline(true);
     wren.button("Done, take it off").click();

@@ -23,7 +23,8 @@ public class FirstStartTest {
 
   @Test
   public void an_administrator_brings_in_a_fleet_of_ones_own_and_a_crew_opens_a_departure() throws Exception {
-    try (Application app = Application.empty(); Playwright playwright = Playwright.create(); Browser browser = Crew.browser(playwright)) {
+    try (Application app = Application.empty(); Playwright playwright = Playwright.create(); Browser browser =
+        Crew.browser(playwright)) {
       Matcher given = PASSWORD.matcher(app.said());
       assertThat(given.find()).as(app.said()).isTrue();
       Crew admin = Crew.at(browser, app, ColorScheme.LIGHT);
@@ -34,7 +35,8 @@ public class FirstStartTest {
       assertThat(admin.page.getByText("No flights yet")).isVisible();
       link(admin, "Desk").click();
       bring(admin, "Fleet", Application.ROOT.resolve("demo/fleet.yaml"));
-      assertThat(admin.page.getByText("Fleet brought in. Ternholm Air Link: 5 tails, 5 airfields, 8 people.")).isVisible();
+      assertThat(admin.page.getByText("Fleet brought in. Ternholm Air Link: 5 tails, 5 airfields, 8 people."))
+          .isVisible();
       String hers = given(admin, "Wren Adeyo");
       publish(browser, app, given(admin, "Bas Orrin"), given(admin, "Mette Rand"));
       bring(admin, "Flights", Application.ROOT.resolve("demo/flights.yaml"));
@@ -113,7 +115,8 @@ public class FirstStartTest {
 
   private static Path faulty() throws IOException {
     Path file = Files.createTempFile("faulty", ".yaml");
-    Files.writeString(file, Files.readString(Application.ROOT.resolve("demo/packs/dovrin-46.yaml")).replace("at: nose-left", "at: nowhere"));
+    Files.writeString(file, Files.readString(Application.ROOT.resolve("demo/packs/dovrin-46.yaml"))
+        .replace("at: nose-left", "at: nowhere"));
     return file;
   }
 }

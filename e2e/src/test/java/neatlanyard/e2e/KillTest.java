@@ -29,7 +29,9 @@ import neatlanyard.store.db.Backup;
 import neatlanyard.store.db.NotKept;
 import org.testng.annotations.Test;
 
-/** The real process killed in the middle of presses, photos, imports and backups: what was acknowledged is there, once. */
+/**
+ * The real process killed in the middle of presses, photos, imports and backups: what was acknowledged is there, once.
+ */
 public class KillTest {
   /** `./lanyard bench kills` asks for more. */
   private static final int KILLS = Integer.getInteger("lanyard.kills", 10);
@@ -44,16 +46,20 @@ public class KillTest {
     Device(String url, String who, String password) throws Exception {
       this.url = url;
       get("/api/about");
-      assertThat(post("/api/session", "application/json", "{\"who\":\"%s\",\"password\":\"%s\"}".formatted(who, password).getBytes()).statusCode()).isEqualTo(200);
+      assertThat(post("/api/session", "application/json",
+          "{\"who\":\"%s\",\"password\":\"%s\"}".formatted(who, password).getBytes()).statusCode()).isEqualTo(200);
     }
 
     String get(String path) throws Exception {
-      return http.send(HttpRequest.newBuilder(URI.create(url + path)).build(), HttpResponse.BodyHandlers.ofString()).body();
+      return http.send(HttpRequest.newBuilder(URI.create(url + path)).build(), HttpResponse.BodyHandlers.ofString())
+          .body();
     }
 
     HttpResponse<String> post(String path, String type, byte[] body) throws Exception {
-      String token = cookies.getCookieStore().getCookies().stream().filter(c -> c.getName().equals("XSRF-TOKEN")).map(HttpCookie::getValue).findFirst().orElse("-");
-      return http.send(HttpRequest.newBuilder(URI.create(url + path)).header("Content-Type", type).header("X-XSRF-TOKEN", token)
+      String token = cookies.getCookieStore().getCookies().stream().filter(c -> c.getName().equals("XSRF-TOKEN"))
+          .map(HttpCookie::getValue).findFirst().orElse("-");
+      return http.send(HttpRequest.newBuilder(URI.create(url + path)).header("Content-Type", type)
+          .header("X-XSRF-TOKEN", token)
           .POST(HttpRequest.BodyPublishers.ofByteArray(body)).build(), HttpResponse.BodyHandlers.ofString());
     }
 
@@ -137,11 +143,36 @@ public class KillTest {
     assertThat(acknowledged).hasSizeGreaterThan(KILLS * 5);
   }
 
+  /**
+   * The server's clock goes back by a day in the middle of a duty: crews go on, and what they said is in their order.
+   */
+  @Test
+  public void a_clock_that_is_set_back_by_a_day_holds_nobody_up() throws Exception {
+    Map<UUID, Boolean> acknowledged = new ConcurrentHashMap<>();
+    try (Application app = Application.demo()) {
+      Device wren = new Device(app.url(), "adeyo", "north-slip-24");
+      prepare(wren, acknowledged);
+      press(wren, acknowledged);
+      app.kill();
+      app.startAgain("--lanyard.begin-at=2027-01-13T07:25:00Z");
+      Device again = new Device(app.url(), "adeyo", "north-slip-24");
+      press(again, acknowledged);
+      assertThat(acknowledged).hasSize(4);
+      for (String page : List.of("", "/log", "/record", "/record.pdf")) {
+        assertThat(again.get("/api/departures/today-14" + page)).as(page).doesNotContain("\"tryThis\"")
+            .doesNotContainPattern("\"-\\d+ (s|min|h)");
+      }
+      check(again, acknowledged, Map.of(), app.database());
+    }
+  }
+
   private static void prepare(Device wren, Map<UUID, Boolean> acknowledged) throws Exception {
     wren.post("/api/departures/today-14/open", "application/json", "{}".getBytes());
     said(wren, acknowledged, "seat-taken", "{\"seat\":\"right\"}");
-    String report = JsonParser.parseString(wren.get("/api/departures/today-14/report")).getAsJsonObject().get("text").getAsString();
-    said(wren, acknowledged, "day-set", "{\"report\":\"%s\",\"simulated\":true,\"circumstances\":[\"first-flight\"]}".formatted(report));
+    String report = JsonParser.parseString(wren.get("/api/departures/today-14/report")).getAsJsonObject().get("text")
+        .getAsString();
+    said(wren, acknowledged, "day-set",
+        "{\"report\":\"%s\",\"simulated\":true,\"circumstances\":[\"first-flight\"]}".formatted(report));
   }
 
   private static void said(Device wren, Map<UUID, Boolean> acknowledged, String kind, String body) throws Exception {
@@ -162,7 +193,8 @@ public class KillTest {
     String sha = HexFormat.of().formatHex(java.security.MessageDigest.getInstance("SHA-256").digest(picture));
     for (int from = 0; from < picture.length; from += 65_536) {
       byte[] part = Arrays.copyOfRange(picture, from, Math.min(picture.length, from + 65_536));
-      HttpResponse<String> answer = wren.post("/api/departures/today-14/photos/%s?sha256=%s&total=%d&from=%d".formatted(id, sha, picture.length, from),
+      HttpResponse<String> answer = wren.post(
+          "/api/departures/today-14/photos/%s?sha256=%s&total=%d&from=%d".formatted(id, sha, picture.length, from),
           "application/octet-stream", part);
       if (answer.body().contains("\"whole\":true")) {
         photos.put(id, true);
@@ -172,7 +204,8 @@ public class KillTest {
 
   /** A defect is in the log whole, raised and deferred, or not at all. */
   private static void imports(Device varga) throws Exception {
-    StringBuilder csv = new StringBuilder("tail,defect,at,by,name,act,flight,place,step,entry,count,last-day,words\r\n");
+    StringBuilder csv = new StringBuilder(
+        "tail,defect,at,by,name,act,flight,place,step,entry,count,last-day,words\r\n");
     for (int i = 0; i < 300; i++) {
       UUID defect = UUID.randomUUID();
       csv.append("TL-DVB,%s,-PT72H,varga,Lio Varga,raised,,,,,,,kill test\r\n".formatted(defect));
@@ -185,15 +218,18 @@ public class KillTest {
     assertThat(neatlanyard.formats.record.RecordFile.firstBreak(entries)).isEmpty();
   }
 
-  private static void check(Device wren, Map<UUID, Boolean> acknowledged, Map<UUID, Boolean> photos, Path database) throws Exception {
+  private static void check(Device wren, Map<UUID, Boolean> acknowledged, Map<UUID, Boolean> photos,
+      Path database) throws Exception {
     List<String> entries = Backup.logs(database).getOrDefault("today-14", List.of());
     whole(entries);
-    List<String> ids = entries.stream().map(e -> JsonParser.parseString(e).getAsJsonObject().get("id").getAsString()).toList();
+    List<String> ids = entries.stream().map(e -> JsonParser.parseString(e).getAsJsonObject().get("id").getAsString())
+        .toList();
     assertThat(ids).doesNotHaveDuplicates().containsAll(acknowledged.keySet().stream().map(UUID::toString).toList());
     for (UUID photo : photos.keySet()) {
       assertThat(wren.get("/api/photos/" + photo + "/received")).contains("\"whole\":true");
     }
-    JsonArray cleared = JsonParser.parseString(wren.get("/api/tails/TL-DVB/log")).getAsJsonObject().getAsJsonArray("open");
+    JsonArray cleared = JsonParser.parseString(wren.get("/api/tails/TL-DVB/log")).getAsJsonObject()
+        .getAsJsonArray("open");
     for (JsonElement open : cleared) {
       assertThat(open.toString()).as("raised without what cleared it").doesNotContain("kill test");
     }

@@ -25,7 +25,8 @@ final class LargerType {
     says(ida, "seat-taken", Map.of("seat", "left"));
     says(wren, "seat-taken", Map.of("seat", "right"));
     says(wren, "day-set", Map.of(
-        "report", "METAR QTRN 140720Z 24012KT 9000 -SN FEW012 BKN025 M02/M04 Q1003", "simulated", false, "circumstances", circumstances));
+        "report", "METAR QTRN 140720Z 24012KT 9000 -SN FEW012 BKN025 M02/M04 Q1003", "simulated", false,
+        "circumstances", circumstances));
   }
 
   static void says(Crew crew, String kind, Map<String, Object> body) {

@@ -37,7 +37,8 @@ public class ProceduresTest extends AtTheDemo {
     Crew orrin = atTheDraft();
     row(orrin, "Lever friction", 0).click();
     orrin.page.getByText("What it sets, needs, opens").click();
-    orrin.page.getByLabel("Value of today", new Page.GetByLabelOptions().setExact(true)).selectOption("cruising level");
+    orrin.page.getByLabel("Value of today", new Page.GetByLabelOptions().setExact(true))
+        .selectOption("cruising level");
     orrin.page.getByLabel("Added to it").fill("some");
     assertThat(orrin.page.getByText("'plus' is 'some'").first()).isVisible();
     orrin.page.getByLabel("Added to it").fill("-10");
@@ -46,7 +47,8 @@ public class ProceduresTest extends AtTheDemo {
     orrin.page.getByLabel("Part 1, press").fill("Lever to the stop");
     assertThat(orrin.button("Cannot be saved yet")).isDisabled();
     orrin.page.getByLabel("Part 1, see").fill("gate light");
-    Locator configuration = orrin.page.locator("details").filter(new Locator.FilterOptions().setHasText("Take-off configuration"));
+    Locator configuration = orrin.page.locator("details")
+        .filter(new Locator.FilterOptions().setHasText("Take-off configuration"));
     assertThat(configuration).containsText("4 controls");
     configuration.locator("summary").click();
     configuration.getByLabel("Take this out").last().click();
@@ -74,7 +76,9 @@ public class ProceduresTest extends AtTheDemo {
     return crew.page.locator("[id^=step-]").filter(new Locator.FilterOptions().setHasText(challenge)).nth(nth);
   }
 
-  /** By keyboard and pointer: find, write, see a fault as it is typed, undo, a condition in plain words, move, save. */
+  /**
+   * By keyboard and pointer: find, write, see a fault as it is typed, undo, a condition in plain words, move, save.
+   */
   private static void edit(Crew orrin) throws IOException {
     assertThat(orrin.button("Saved")).isDisabled();
     orrin.key("/");
@@ -83,7 +87,8 @@ public class ProceduresTest extends AtTheDemo {
     Locator response = orrin.page.getByLabel("Response");
     assertThat(response).hasValue("out, columns free");
     response.fill("");
-    assertThat(orrin.page.getByText("'response' is blank.").or(orrin.page.getByText("'response' wants a single value.")).first()).isVisible();
+    assertThat(orrin.page.getByText("'response' is blank.")
+        .or(orrin.page.getByText("'response' wants a single value.")).first()).isVisible();
     assertThat(orrin.button("Cannot be saved yet")).isDisabled();
     response.blur();
     orrin.key("Control+z");
@@ -97,7 +102,8 @@ public class ProceduresTest extends AtTheDemo {
     assertThat(orrin.page.getByText("wind 8 kt, not above 20 kt")).isVisible();
     // On a calm day nothing would take the gust lock out: the check says so while one still looks.
     orrin.page.getByText(Pattern.compile("Check: \\d found")).click();
-    assertThat(orrin.page.getByText("It opens 'gust-lock', and no later step closes that: wind not above 20 kt.")).isVisible();
+    assertThat(orrin.page.getByText("It opens 'gust-lock', and no later step closes that: wind not above 20 kt."))
+        .isVisible();
     orrin.picture("editor-day");
     orrin.button("Waive with a reason").click();
     orrin.page.keyboard().type("Only to see it waived");
@@ -125,10 +131,14 @@ public class ProceduresTest extends AtTheDemo {
     Download download = orrin.page.waitForDownload(() -> link(orrin, "Download").click());
     download.saveAs(file);
     assertThat(Files.readString(file)).contains("out, columns free to both stops");
-    assertThat(Lanyard.commands().setOut(new PrintWriter(new StringWriter())).execute("check", file.toString())).as("the saved draft at a terminal").isZero();
+    assertThat(Lanyard.commands().setOut(new PrintWriter(new StringWriter())).execute("check", file.toString()))
+        .as("the saved draft at a terminal").isZero();
   }
 
-  /** A new step beside the one at hand, which is asked for its words at once; a copy under a name of its own; and both out again. */
+  /**
+   * A new step beside the one at hand, which is asked for its words at once; a copy under a name of its own; and both
+   * out again.
+   */
   private static void newCopiedTakenOut(Crew orrin) {
     row(orrin, "Lever friction", 0).click();
     orrin.key("n");
@@ -140,7 +150,8 @@ public class ProceduresTest extends AtTheDemo {
     assertThat(orrin.page.getByText("Check: clean")).isVisible();
     orrin.key("c");
     assertThat(row(orrin, "Throttle gate", 1)).isVisible();
-    assertThat(orrin.page.getByText("shadowed").or(orrin.page.getByText(Pattern.compile("Check: \\d found"))).first()).isVisible();
+    assertThat(orrin.page.getByText("shadowed").or(orrin.page.getByText(Pattern.compile("Check: \\d found"))).first())
+        .isVisible();
     orrin.page.getByLabel("Challenge").blur();
     orrin.key("Delete");
     orrin.key("Delete");
@@ -151,7 +162,8 @@ public class ProceduresTest extends AtTheDemo {
   private static void compare(Crew orrin) {
     orrin.button("What changed").click();
     assertThat(orrin.page.getByText("Walkaround, Freight door")).isVisible();
-    assertThat(orrin.page.getByText("Response: was \"out, columns free\", now \"out, columns free to both stops\".")).isVisible();
+    assertThat(orrin.page.getByText("Response: was \"out, columns free\", now \"out, columns free to both stops\"."))
+        .isVisible();
     orrin.picture("changes-day");
     orrin.page.getByLabel("What concerns").selectOption("TL-DVA");
     assertThat(orrin.page.getByText("Walkaround, Freight door")).isHidden();
@@ -217,6 +229,7 @@ public class ProceduresTest extends AtTheDemo {
     orrin.page.getByText("in force", new Page.GetByTextOptions().setExact(true)).first().click();
     orrin.button("Who has read it").click();
     assertThat(orrin.heading("3 whom it concerns have not read it yet")).isVisible();
-    assertThat(orrin.page.locator("tr", new Page.LocatorOptions().setHasText("Wren Adeyo"))).containsText("read 2027-01-14");
+    assertThat(orrin.page.locator("tr", new Page.LocatorOptions().setHasText("Wren Adeyo")))
+        .containsText("read 2027-01-14");
   }
 }

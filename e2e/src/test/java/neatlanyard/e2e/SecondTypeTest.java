@@ -65,7 +65,8 @@ public class SecondTypeTest extends AtTheDemo {
     assertThat(ida.page.getByText("Wait: Oxygen, left mask, 5 s before the pressure is read")).isVisible();
     assertThat(ida.page.getByText("Wait: Oxygen, left mask, 5 s before the pressure is read")).not().isVisible();
     ida.enter("1600");
-    assertThat(ida.page.getByText("It sags by 250 psi, 100 psi is the most: the bottle valve is not fully open.").first()).isVisible();
+    assertThat(ida.page.getByText("It sags by 250 psi, 100 psi is the most: the bottle valve is not fully open.")
+        .first()).isVisible();
     assertThat(ida.tag("Find without a decision")).isVisible();
     ida.lookAhead("Oxygen pressure, left mask flowing");
     ida.enter("1800");

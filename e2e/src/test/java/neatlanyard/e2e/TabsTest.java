@@ -18,11 +18,13 @@ import org.testng.annotations.Test;
 public class TabsTest extends AtTheDemo {
   private static final Pattern STEPS = Pattern.compile("\"words\":\"([^:\"]+): ");
   private static final List<String> FIRST = List.of(
-      "Technical log", "Deferred defects", "Hydraulic electric pumps", "Boots and mats", "Probe heat", "Wipers", "Gear lever", "Weather radar");
+      "Technical log", "Deferred defects", "Hydraulic electric pumps", "Boots and mats", "Probe heat", "Wipers",
+      "Gear lever", "Weather radar");
 
   /** The steps that were said; how the tail's technical log stands is said in the log too, by the server. */
   private static List<String> said(Crew crew) {
-    return STEPS.matcher(crew.get("/api/departures/today-14/log")).results().map(r -> r.group(1)).filter(FIRST::contains).skip(1).toList();
+    return STEPS.matcher(crew.get("/api/departures/today-14/log")).results().map(r -> r.group(1))
+        .filter(FIRST::contains).skip(1).toList();
   }
 
   private static void kept(Page page) {
@@ -71,7 +73,8 @@ public class TabsTest extends AtTheDemo {
   }
 
   private static Locator heading(Page page, String text) {
-    return page.getByRole(com.microsoft.playwright.options.AriaRole.HEADING, new Page.GetByRoleOptions().setName(text));
+    return page.getByRole(com.microsoft.playwright.options.AriaRole.HEADING, new Page.GetByRoleOptions()
+        .setName(text));
   }
 
   @Test
@@ -81,7 +84,9 @@ public class TabsTest extends AtTheDemo {
     try (Crew.Own own = Crew.own(profile, app)) {
       Crew wren = own.signIn("Wren Adeyo").takeSeat("right").cutCard();
       wren.stage("Safe, then power");
+      assertThat(wren.heading(FIRST.getFirst())).isVisible();
       kept(wren.page);
+      assertThat(wren.heading(FIRST.getFirst())).isVisible();
       wren.page.context().setOffline(true);
       for (int i = 0; i < 4; i++) {
         assertThat(wren.heading(FIRST.get(i))).isVisible();
@@ -99,6 +104,36 @@ public class TabsTest extends AtTheDemo {
     assertThat(said(ida)).containsExactlyElementsOf(FIRST.subList(0, 4));
   }
 
+  /** Whatever a new version does not take over of the old one, the words are not among it. */
+  @Test
+  public void a_new_version_in_mid_walk_sends_what_was_said_to_the_old_one() throws Exception {
+    Crew wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.LIGHT).takeSeat("right").cutCard();
+    wren.stage("Safe, then power");
+    assertThat(wren.heading(FIRST.getFirst())).isVisible();
+    kept(wren.page);
+    assertThat(wren.heading(FIRST.getFirst())).isVisible();
+    wren.page.context().setOffline(true);
+    for (int i = 0; i < 3; i++) {
+      assertThat(wren.heading(FIRST.get(i))).isVisible();
+      wren.press("Space");
+    }
+    assertThat(wren.page.getByText("Not connected, 3 kept here")).isVisible();
+    app.kill();
+    wren.page.evaluate("""
+        async () => {
+          for (const key of await caches.keys()) await caches.delete(key)
+          for (const worker of await navigator.serviceWorker.getRegistrations()) await worker.unregister()
+          const old = (await indexedDB.databases()).filter(({ name }) => name.startsWith('neat-lanyard-kept/'))
+          for (const { name } of old) indexedDB.deleteDatabase(name)
+        }""");
+    app.startAgain();
+    wren.page.context().setOffline(false);
+    wren.page.reload();
+    assertThat(wren.page.locator("nav ol").getByText("3 of 36")).isVisible();
+    assertThat(wren.page.getByText("Not connected")).not().isVisible();
+    assertThat(said(wren)).containsExactlyElementsOf(FIRST.subList(0, 3));
+  }
+
   @Test
   public void a_refused_word_stays_until_it_is_read_and_can_be_said_again() throws Exception {
     Crew wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.LIGHT).takeSeat("right").cutCard();
@@ -106,8 +141,10 @@ public class TabsTest extends AtTheDemo {
     AtomicInteger refused = new AtomicInteger();
     wren.page.route("**/events", route -> {
       if (refused.getAndIncrement() == 0) {
-        route.fulfill(new com.microsoft.playwright.Route.FulfillOptions().setStatus(409).setContentType("application/problem+json")
-            .setBody("{\"code\":\"needs\",\"detail\":\"Before it comes another.\",\"tryThis\":\"Do that first.\",\"faults\":[]}"));
+        route.fulfill(new com.microsoft.playwright.Route.FulfillOptions().setStatus(409)
+            .setContentType("application/problem+json")
+            .setBody("{\"code\":\"needs\",\"detail\":\"Before it comes another.\",\"tryThis\":\"Do that "
+            + "first.\",\"faults\":[]}"));
       } else {
         route.resume();
       }
@@ -126,7 +163,8 @@ public class TabsTest extends AtTheDemo {
   @Test
   public void a_browser_that_keeps_nothing_says_so_at_once_and_sends_all_the_same() throws Exception {
     Crew wren = Crew.at(browser, app, ColorScheme.LIGHT);
-    wren.page.context().addInitScript("IDBFactory.prototype.open = () => { throw new DOMException('full', 'QuotaExceededError') }");
+    wren.page.context()
+        .addInitScript("IDBFactory.prototype.open = () => { throw new DOMException('full', 'QuotaExceededError') }");
     wren.page.reload();
     wren.button("Wren Adeyo").click();
     assertThat(wren.page.getByText("Ternholm – Vesk")).isVisible();

@@ -13,7 +13,10 @@ import java.util.Map;
 import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.Test;
 
-/** Two seats at once in the flight deck: what is closed, what runs, what is hung by hand, being called away, a panel handed over. */
+/**
+ * Two seats at once in the flight deck: what is closed, what runs, what is hung by hand, being called away, a panel
+ * handed over.
+ */
 @SuppressWarnings("NullAway.Init") // The set-up fills the fields.
 public class TogetherTest extends AtTheDemo {
   private Crew wren;
@@ -46,7 +49,8 @@ public class TogetherTest extends AtTheDemo {
     wren.stage("Flows");
     wren.lookAhead("Packs");
     assertThat(wren.page.getByText("Wait: APU, 3 min before bleed air is taken")).isVisible();
-    assertThat(wren.page.locator("main").getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Done space"))).isDisabled();
+    assertThat(wren.page.locator("main")
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Done space"))).isDisabled();
     wren.page.reload();
     assertThat(wren.page.locator("main").getByText("APU: 3 min before bleed air is taken")).isVisible();
   }
@@ -106,7 +110,8 @@ public class TogetherTest extends AtTheDemo {
   @Test
   public void a_tag_that_calls_counts_on_both_and_is_taken_off_where_it_calls() {
     String tag = Crew.eventId().toString();
-    ida.send("today-14", Crew.eventId(), "d-test", "tag-hung", Map.of("tag", tag, "words", "Ask for the stairs", "due", "FLOWS", "calls", "2027-01-14T07:29:00Z"));
+    ida.send("today-14", Crew.eventId(), "d-test", "tag-hung",
+        Map.of("tag", tag, "words", "Ask for the stairs", "due", "FLOWS", "calls", "2027-01-14T07:29:00Z"));
     Locator times = wren.page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Times that run"));
     assertThat(times.getByText("Ask for the stairs")).isVisible();
     // The device's clock runs ahead by what is left; the server's does not.

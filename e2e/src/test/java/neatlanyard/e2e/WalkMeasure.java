@@ -19,7 +19,8 @@ import org.testng.annotations.Test;
  * name ({@code -Dtest=WalkMeasure}); see docs/performance.md.
  */
 public class WalkMeasure extends AtTheDemo {
-  private static final double BETWEEN_TAPS_MS = Double.parseDouble(System.getProperty("lanyard.between-taps-ms", "400"));
+  private static final double BETWEEN_TAPS_MS = Double.parseDouble(
+      System.getProperty("lanyard.between-taps-ms", "400"));
 
   /** The browser's own event timing: from the input to the next paint, in steps of 8 ms. */
   private static final String WATCH = """
@@ -56,7 +57,8 @@ public class WalkMeasure extends AtTheDemo {
   /** How many times slower than this machine the phone is taken to be. */
   @DataProvider
   static Object[][] phones() {
-    return Arrays.stream(System.getProperty("lanyard.slower", "1,2,4").split(",")).map(s -> new Object[] {Integer.parseInt(s)}).toArray(Object[][]::new);
+    return Arrays.stream(System.getProperty("lanyard.slower", "1,2,4").split(","))
+        .map(s -> new Object[] {Integer.parseInt(s)}).toArray(Object[][]::new);
   }
 
   @Test(dataProvider = "phones")
@@ -64,7 +66,8 @@ public class WalkMeasure extends AtTheDemo {
     Crew ida = Crew.in(browser, app, "Ida Marsk", ColorScheme.LIGHT);
     Crew wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.LIGHT);
     // Everything on its card that a day can put there.
-    LargerType.open(browser, app, ida, wren, List.of("first-flight", "after-maintenance", "after-wash", "after-deicing", "long-stop", "fuelling"));
+    LargerType.open(browser, app, ida, wren,
+        List.of("first-flight", "after-maintenance", "after-wash", "after-deicing", "long-stop", "fuelling"));
     // The wear pins are closed until the parking brake is set.
     LargerType.says(wren, "step-done", Map.of("step", "pu-brake"));
     wren.page.setViewportSize(390, 844);
@@ -81,7 +84,8 @@ public class WalkMeasure extends AtTheDemo {
     String h1 = wren.page.locator("main h1").textContent();
     while (!h1.contains("answered") && taps < 200) {
       String before = h1;
-      if (wren.page.locator("main input[aria-label^='Value, ']").count() > 0 && wren.button("Enter the value").isVisible()) {
+      if (wren.page.locator("main input[aria-label^='Value, ']").count() > 0 && wren.button("Enter the value")
+          .isVisible()) {
         wren.page.locator("main input[aria-label^='Value, ']").fill("80");
       }
       BoundingBox main = wren.page.locator("main button[data-main]").first().boundingBox();
@@ -93,21 +97,29 @@ public class WalkMeasure extends AtTheDemo {
       taps++;
     }
     List<Tap> timed = new ArrayList<>();
-    for (Object o : (List<?>) wren.page.evaluate("() => new Promise((done) => requestIdleCallback(() => done(window.taps)))")) {
+    for (Object o
+        : (List<?>) wren.page.evaluate("() => new Promise((done) => requestIdleCallback(() => done(window.taps)))")) {
       List<Double> t = ((List<?>) o).stream().map(n -> ((Number) n).doubleValue()).toList();
       timed.add(new Tap(timed.size() + 1, t.get(0), t.get(1), t.get(2)));
     }
     timed.sort(Comparator.comparing(Tap::whole));
-    System.out.printf("%d taps without a network, processor slowed %d times to an index of %.0f; over 16 ms: %d, median %.0f, 95th percentile %.0f, longest %.0f ms%n",
+    System.out.printf(
+        "%d taps without a network, processor slowed %d times to an index of %.0f; over 16 ms: %d, median %.0f, 95th "
+        + "percentile %.0f, longest %.0f ms%n",
         taps, slower, index, timed.size(), at(timed, 0.5), at(timed, 0.95), at(timed, 1));
     timed.reversed().stream().limit(5).forEach(t ->
-        System.out.printf("  tap %d: %.0f ms, of which %.0f before the page was told of it and %.0f at work on it%n", t.number, t.whole, t.untold, t.work));
+        System.out.printf("  tap %d: %.0f ms, of which %.0f before the page was told of it and %.0f at work on it%n",
+            t.number, t.whole, t.untold, t.work));
   }
 
-  /** In milliseconds: from the input to the next paint, to the page being told of it, and what the page then did before it was painted. */
+  /**
+   * In milliseconds: from the input to the next paint, to the page being told of it, and what the page then did before
+   * it was painted.
+   */
   private record Tap(int number, double whole, double untold, double work) {}
 
   private static double at(List<Tap> sorted, double share) {
-    return sorted.isEmpty() ? 0 : sorted.get((int) Math.min(sorted.size() - 1, Math.floor(share * sorted.size()))).whole;
+    return sorted.isEmpty() ? 0
+        : sorted.get((int) Math.min(sorted.size() - 1, Math.floor(share * sorted.size()))).whole;
   }
 }

@@ -71,7 +71,9 @@ public class WalkaroundTest extends AtTheDemo {
     wren.page.getByLabel("What is not as it should be?").fill(note);
     if (photos.length > 0) {
       wren.page.getByLabel("Photo", new Page.GetByLabelOptions().setExact(true)).setInputFiles(photos);
-      assertThat(wren.page.locator("form img")).hasCount(photos.length, new com.microsoft.playwright.assertions.LocatorAssertions.HasCountOptions().setTimeout(PATIENCE_MS));
+      assertThat(wren.page.locator("form img"))
+          .hasCount(photos.length, new com.microsoft.playwright.assertions.LocatorAssertions.HasCountOptions()
+          .setTimeout(PATIENCE_MS));
     }
     wren.button("Raise the find").click();
     assertThat(wren.page.getByLabel("What is not as it should be?")).not().isVisible();
@@ -81,24 +83,30 @@ public class WalkaroundTest extends AtTheDemo {
     return ida.get("/api/departures/today-14/log");
   }
 
-  /** What was said of the walk's steps, in the order of the log; what the server writes of the technical log is not. */
+  /**
+   * What was said of the walk's steps, in the order of the log; what the server writes of the technical log is not.
+   */
   private List<String> said() {
-    return STEPS.matcher(log()).results().map(r -> r.group(1)).filter(s -> !s.startsWith("Technical log") && !s.startsWith("Card cut")).toList();
+    return STEPS.matcher(log()).results().map(r -> r.group(1))
+        .filter(s -> !s.startsWith("Technical log") && !s.startsWith("Card cut")).toList();
   }
 
   private List<String> photos() {
-    return PHOTO.matcher(ida.get("/api/departures/today-14")).results().flatMap(r -> Pattern.compile("[0-9a-f-]{36}").matcher(r.group(1)).results())
+    return PHOTO.matcher(ida.get("/api/departures/today-14")).results()
+        .flatMap(r -> Pattern.compile("[0-9a-f-]{36}").matcher(r.group(1)).results())
         .map(r -> r.group()).distinct().toList();
   }
 
   private void arrived(int all) {
-    ida.page.waitForCondition(() -> photos().size() == all && photos().stream().allMatch(p -> ida.page.request().get(app.url() + "/api/photos/" + p).status() == 200),
+    ida.page.waitForCondition(() -> photos().size() == all && photos().stream()
+        .allMatch(p -> ida.page.request().get(app.url() + "/api/photos/" + p).status() == 200),
         new Page.WaitForConditionOptions().setTimeout(2 * PATIENCE_MS));
   }
 
   @Test
   public void a_walk_without_a_network_survives_a_reload_and_arrives_once_and_in_order() throws Exception {
-    wren.page.waitForFunction("() => navigator.serviceWorker.controller !== null || navigator.serviceWorker.ready.then(() => true)");
+    wren.page.waitForFunction(
+        "() => navigator.serviceWorker.controller !== null || navigator.serviceWorker.ready.then(() => true)");
     wren.page.reload();
     wren.page.waitForFunction("() => navigator.serviceWorker.controller !== null");
     assertThat(wren.heading("Red covers and plugs")).isVisible();
@@ -117,13 +125,19 @@ public class WalkaroundTest extends AtTheDemo {
     wren.page.locator("nav summary").click();
     walkTo("Boots, right wing");
     // Meanwhile the other seat sees something at a step that was answered out there.
-    ida.send("today-14", Crew.eventId(), "d-ida", "find-raised", Map.of("find", Crew.eventId().toString(), "step", "wa-static-r", "note", "Tape seen from the window"));
+    ida.send("today-14", Crew.eventId(), "d-ida", "find-raised",
+        Map.of("find", Crew.eventId().toString(), "step", "wa-static-r", "note", "Tape seen from the window"));
     wren.page.context().setOffline(false);
-    assertThat(wren.page.getByText("Not connected")).not().isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions().setTimeout(PATIENCE_MS));
-    assertThat(ida.tag("Two answers to one step")).isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions().setTimeout(PATIENCE_MS));
+    assertThat(wren.page.getByText("Not connected")).not()
+        .isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions()
+        .setTimeout(PATIENCE_MS));
+    assertThat(ida.tag("Two answers to one step"))
+        .isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions()
+        .setTimeout(PATIENCE_MS));
     arrived(1);
     assertThat(said()).doesNotHaveDuplicates().containsSubsequence(
-        "Red covers and plugs", "Static ports, left", "Nose gear", "Right engine inlet", "Find at Right propeller", "Right cowl latches");
+        "Red covers and plugs", "Static ports, left", "Nose gear", "Right engine inlet", "Find at Right propeller",
+        "Right cowl latches");
   }
 
   /** What is counted here is worked out a second time; the server's own count is the judge of it. */
@@ -144,12 +158,16 @@ public class WalkaroundTest extends AtTheDemo {
     assertThat(here).contains("Look again", "Find without a decision")
         .anyMatch(t -> t.endsWith("covers and plugs still on")).anyMatch(t -> t.endsWith("gear pins still in"));
     wren.page.context().setOffline(false);
-    assertThat(wren.page.getByText("Not connected")).not().isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions().setTimeout(PATIENCE_MS));
-    wren.page.waitForCondition(() -> told().equals(Set.copyOf(here)), new Page.WaitForConditionOptions().setTimeout(PATIENCE_MS));
+    assertThat(wren.page.getByText("Not connected")).not()
+        .isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions()
+        .setTimeout(PATIENCE_MS));
+    wren.page.waitForCondition(() -> told().equals(Set.copyOf(here)), new Page.WaitForConditionOptions()
+        .setTimeout(PATIENCE_MS));
   }
 
   private Set<String> told() {
-    return JsonParser.parseString(ida.get("/api/departures/today-14")).getAsJsonObject().getAsJsonObject("progress").getAsJsonArray("tags").asList().stream()
+    return JsonParser.parseString(ida.get("/api/departures/today-14")).getAsJsonObject().getAsJsonObject("progress")
+        .getAsJsonArray("tags").asList().stream()
         .map(t -> t.getAsJsonObject().get("title").getAsString()).collect(Collectors.toSet());
   }
 
@@ -172,8 +190,11 @@ public class WalkaroundTest extends AtTheDemo {
     wren.page.context().setOffline(false);
     wren.page.waitForCondition(() -> sent.get() >= 8, new Page.WaitForConditionOptions().setTimeout(PATIENCE_MS));
     app.startAgain();
-    assertThat(wren.page.getByText("Not connected")).not().isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions().setTimeout(PATIENCE_MS));
-    wren.page.waitForCondition(() -> said().contains("Right exhaust"), new Page.WaitForConditionOptions().setTimeout(PATIENCE_MS));
+    assertThat(wren.page.getByText("Not connected")).not()
+        .isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions()
+        .setTimeout(PATIENCE_MS));
+    wren.page.waitForCondition(() -> said().contains("Right exhaust"), new Page.WaitForConditionOptions()
+        .setTimeout(PATIENCE_MS));
     assertThat(said()).doesNotHaveDuplicates().contains("Static ports, left", "Nose gear pin", "Right engine inlet");
   }
 
@@ -200,7 +221,8 @@ public class WalkaroundTest extends AtTheDemo {
     }
     arrived(30);
     for (String photo : photos()) {
-      BufferedImage image = ImageIO.read(new java.io.ByteArrayInputStream(ida.page.request().get(app.url() + "/api/photos/" + photo).body()));
+      BufferedImage image = ImageIO.read(
+          new java.io.ByteArrayInputStream(ida.page.request().get(app.url() + "/api/photos/" + photo).body()));
       assertThat(image.getWidth()).isEqualTo(480);
       assertThat(image.getHeight()).isEqualTo(360);
     }

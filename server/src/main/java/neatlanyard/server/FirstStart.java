@@ -68,13 +68,15 @@ class FirstStart implements SmartInitializingSingleton, ApplicationRunner {
     StringBuilder says = new StringBuilder();
     if (settings.demo()) {
       says.append("Demo data is loaded. Sign in as:%n".formatted());
-      demo.shown().forEach(s -> says.append("  %-6s %-16s %s, %s%n".formatted(s.who(), s.password(), s.name(), s.role())));
+      demo.shown().forEach(s ->
+          says.append("  %-6s %-16s %s, %s%n".formatted(s.who(), s.password(), s.name(), s.role())));
     } else if (accounts.all().isEmpty()) {
       String password = signIns.oneTime(FIRST, FIRST, "Administrator", Role.ADMINISTRATOR);
       says.append("First start. Sign in as 'administrator' with the one-time password %s%n".formatted(password));
     }
     int port = server.getWebServer() == null ? 0 : server.getWebServer().getPort();
-    boolean secure = server.getEnvironment().containsProperty("server.ssl.certificate") || server.getEnvironment().containsProperty("server.ssl.key-store");
+    boolean secure = server.getEnvironment().containsProperty("server.ssl.certificate") || server.getEnvironment()
+        .containsProperty("server.ssl.key-store");
     says.append("Neat Lanyard is ready at %s://localhost:%d".formatted(secure ? "https" : "http", port));
     System.out.println(says);
   }

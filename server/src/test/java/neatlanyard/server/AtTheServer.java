@@ -28,6 +28,7 @@ abstract class AtTheServer extends AbstractTestNGSpringContextTests {
     wren.event("seat-taken", "{\"seat\":\"right\"}");
     ida.event("seat-taken", "{\"seat\":\"left\"}");
     String report = wren.get("/api/departures/today-14/report").json().path("text").asString();
-    wren.event("day-set", "{\"report\":\"%s\",\"simulated\":true,\"circumstances\":[\"first-flight\"]}".formatted(report));
+    wren.event("day-set",
+        "{\"report\":\"%s\",\"simulated\":true,\"circumstances\":[\"first-flight\"]}".formatted(report));
   }
 }

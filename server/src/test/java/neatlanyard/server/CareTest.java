@@ -34,14 +34,17 @@ public class CareTest extends AtTheServer {
     Http admin = in("administrator");
     assertThat(admin.get("/actuator/health").text()).contains("database", "diskSpace");
     crewIn(in("adeyo"), in("marsk"));
-    assertThat(admin.get("/actuator/metrics").text()).contains("lanyard.presses", "lanyard.folds", "lanyard.heavy.waiting", "lanyard.streams", "disk.free");
-    assertThat(admin.get("/actuator/metrics/lanyard.presses").json().path("measurements").get(0).path("value").asDouble()).isPositive();
+    assertThat(admin.get("/actuator/metrics").text())
+        .contains("lanyard.presses", "lanyard.folds", "lanyard.heavy.waiting", "lanyard.streams", "disk.free");
+    assertThat(admin.get("/actuator/metrics/lanyard.presses").json().path("measurements").get(0).path("value")
+        .asDouble()).isPositive();
     assertThat(admin.get("/actuator/env").status()).isEqualTo(404);
   }
 
   @Test
   public void phones_can_install_it_and_its_interface_can_be_browsed_by_those_signed_in() throws Exception {
-    assertThat(plain("/manifest.webmanifest").headers().firstValue("Content-Type")).contains("application/manifest+json");
+    assertThat(plain("/manifest.webmanifest").headers().firstValue("Content-Type"))
+        .contains("application/manifest+json");
     assertThat(plain("/icon-192.png").headers().firstValue("Content-Type")).contains("image/png");
     assertThat(plain("/swagger-ui/index.html").statusCode()).isEqualTo(401);
     assertThat(in("orrin").get("/swagger-ui/index.html").text()).contains("swagger-ui");
@@ -75,7 +78,8 @@ public class CareTest extends AtTheServer {
       assertThat(press.status()).isEqualTo(503);
       assertThat(press.code()).isEqualTo("not-kept");
       assertThat(press.json().path("detail").asString()).contains("it may only be read");
-      assertThat(new Http(port).post("/api/session", "{\"who\":\"marsk\",\"password\":\"bare-cord-11\"}").status()).isEqualTo(503);
+      assertThat(new Http(port).post("/api/session", "{\"who\":\"marsk\",\"password\":\"bare-cord-11\"}").status())
+          .isEqualTo(503);
       assertThat(ida.get("/api/departures/today-14").status()).as("what is known is still shown").isEqualTo(200);
       assertThat(plain("/actuator/health/readiness").statusCode()).isEqualTo(503);
     } finally {

@@ -21,7 +21,8 @@ public class DoorTest extends AtTheServer {
     assertThat(bad.text()).contains("U+0007");
     Http wren = in("adeyo");
     crewIn(wren, in("marsk"));
-    assertThat(wren.event("step-later", "{\"step\":\"wa-door\",\"why\":\"\\ud800\"}").code()).isEqualTo("bad-character");
+    assertThat(wren.event("step-later", "{\"step\":\"wa-door\",\"why\":\"\\ud800\"}").code())
+        .isEqualTo("bad-character");
     assertThat(in("orrin").text("/api/packs/reading", "format: \"\\u0001\"").text()).contains("U+0001");
     assertThat(varga.get("/api/tails/TL-DVA/log.pdf").status()).isEqualTo(200);
   }
@@ -29,16 +30,21 @@ public class DoorTest extends AtTheServer {
   @Test
   public void days_that_nobody_means_are_refused_and_a_device_with_a_wrong_clock_is_not() {
     Http varga = in("varga");
-    String far = "{\"kind\":\"deferred\",\"defect\":\"%s\",\"entry\":\"33-1\",\"lastDay\":\"+999999999-12-31\",\"words\":\"x\"}".formatted(UUID.randomUUID());
+    String far =
+        ("{\"kind\":\"deferred\",\"defect\":\"%s\",\"entry\":\"33-1\",\"lastDay\":\"+999999999-12-31\","
+        + "\"words\":\"x\"}").formatted(UUID.randomUUID());
     assertThat(varga.post("/api/tails/TL-DVA/log", far).status()).isIn(400, 422);
     Http admin = in("administrator");
-    String flights = "format: neat-lanyard/flights/1\nflights:\n  - {id: far, number: Far, tail: TL-DVA, from: QTRN, to: QVSK, departs-in: P40000000000D, crew: ["
+    String flights =
+        "format: neat-lanyard/flights/1\nflights:\n  - {id: far, number: Far, tail: TL-DVA, from: QTRN, to: QVSK, "
+        + "departs-in: P40000000000D, crew: ["
         + "{who: marsk, seat: left, commander: true, flying: true}, {who: adeyo, seat: right}]}\n";
     assertThat(admin.text("/api/flights", flights).status()).isEqualTo(422);
     Http wren = in("adeyo");
     crewIn(wren, in("marsk"));
     assertThat(wren.post("/api/departures/today-14/events",
-        "{\"id\":\"%s\",\"deviceAt\":\"+1000000000-01-01T00:00:00Z\",\"device\":\"d1\",\"kind\":\"step-done\",\"body\":{\"step\":\"wa-static-l\"}}".formatted(Http.uuid7())).status())
+        ("{\"id\":\"%s\",\"deviceAt\":\"+1000000000-01-01T00:00:00Z\",\"device\":\"d1\",\"kind\":\"step-done\","
+        + "\"body\":{\"step\":\"wa-static-l\"}}").formatted(Http.uuid7())).status())
         .isEqualTo(200);
     assertThat(wren.get("/api/departures/today-14/log").text()).doesNotContain("+1000000000");
   }
@@ -47,7 +53,9 @@ public class DoorTest extends AtTheServer {
   public void a_flight_is_withdrawn_before_it_is_used_and_not_after() {
     Http admin = in("administrator");
     crewIn(in("adeyo"), in("marsk"));
-    String flight = "format: neat-lanyard/flights/1\nflights:\n  - {id: slip, number: Slip, tail: TL-DVA, from: QTRN, to: QVSK, departs-in: PT9H, crew: ["
+    String flight =
+        "format: neat-lanyard/flights/1\nflights:\n  - {id: slip, number: Slip, tail: TL-DVA, from: QTRN, to: QVSK, "
+        + "departs-in: PT9H, crew: ["
         + "{who: marsk, seat: left, commander: true, flying: true}, {who: adeyo, seat: right}]}\n";
     assertThat(admin.text("/api/flights", flight).status()).isEqualTo(200);
     assertThat(admin.delete("/api/flights/slip").status()).isEqualTo(200);
@@ -64,10 +72,14 @@ public class DoorTest extends AtTheServer {
     String part = "?sha256=" + "0".repeat(64) + "&total=10&from=0";
     assertThat(wren.bytes("/api/departures/today-14/photos/" + photo + part, new byte[] {1}).status()).isEqualTo(200);
     wren.post("/api/departures/today-15/open", "{}");
-    String find = "{\"id\":\"%s\",\"device\":\"d1\",\"kind\":\"find-raised\",\"body\":{\"find\":\"%s\",\"step\":\"wa-door\",\"note\":\"x\",\"what\":"
+    String find =
+        "{\"id\":\"%s\",\"device\":\"d1\",\"kind\":\"find-raised\",\"body\":{\"find\":\"%s\",\"step\":\"wa-door\","
+        + "\"note\":\"x\",\"what\":"
         + "{\"severity\":\"defect\",\"count\":1,\"entry\":null,\"spot\":null,\"photos\":[\"%s\"]}}}";
-    assertThat(wren.post("/api/departures/today-15/events", find.formatted(Http.uuid7(), Http.uuid7(), photo)).code()).isEqualTo("photo-other");
-    assertThat(wren.bytes("/api/departures/today-15/photos/" + photo + part, new byte[] {1}).code()).isEqualTo("photo-other");
+    assertThat(wren.post("/api/departures/today-15/events", find.formatted(Http.uuid7(), Http.uuid7(), photo)).code())
+        .isEqualTo("photo-other");
+    assertThat(wren.bytes("/api/departures/today-15/photos/" + photo + part, new byte[] {1}).code())
+        .isEqualTo("photo-other");
     UUID named = Http.uuid7();
     wren.post("/api/departures/today-14/events", find.formatted(Http.uuid7(), Http.uuid7(), named));
     assertThat(wren.bytes("/api/departures/today-15/photos/" + named + part, new byte[] {1}).code())
@@ -97,12 +109,16 @@ public class DoorTest extends AtTheServer {
     }
   }
 
-  /** A request that says how long it is and then says nothing is let go, without an answer that would look like one. */
+  /**
+   * A request that says how long it is and then says nothing is let go, without an answer that would look like one.
+   */
   @Test
   public void a_body_that_does_not_come_is_let_go() throws IOException {
     try (Socket socket = new Socket("localhost", port)) {
       socket.setSoTimeout(60_000);
-      socket.getOutputStream().write("POST /api/session HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\nContent-Length: 100\r\n\r\n{".getBytes(StandardCharsets.US_ASCII));
+      socket.getOutputStream()
+          .write(("POST /api/session HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\nContent-Length: "
+          + "100\r\n\r\n{").getBytes(StandardCharsets.US_ASCII));
       String answer = new String(socket.getInputStream().readAllBytes(), StandardCharsets.US_ASCII);
       assertThat(answer).doesNotContain("HTTP/1.1 200", "HTTP/1.1 5");
     }

@@ -38,18 +38,22 @@ public class FirstStartTest extends AbstractTestNGSpringContextTests {
 
   @Test
   public void a_one_time_password_opens_nothing_but_its_own_change() throws IOException {
-    String given = signIns.oneTime(new CrewId("administrator"), new CrewId("administrator"), "Administrator", Role.ADMINISTRATOR);
+    String given = signIns.oneTime(new CrewId("administrator"), new CrewId("administrator"), "Administrator",
+        Role.ADMINISTRATOR);
     Http admin = Http.in(port, "administrator", given);
     assertThat(admin.get("/api/session").json().path("mustChange").asBoolean()).isTrue();
     assertThat(admin.get("/api/departures").code()).isEqualTo("must-change");
     assertThat(admin.text("/api/fleet", "x").code()).isEqualTo("must-change");
-    assertThat(admin.post("/api/session/password", change("wrong", "long-enough-1")).code()).isEqualTo("wrong-password");
+    assertThat(admin.post("/api/session/password", change("wrong", "long-enough-1")).code())
+        .isEqualTo("wrong-password");
     assertThat(admin.post("/api/session/password", change(given, "short")).code()).isEqualTo("weak-password");
     assertThat(admin.post("/api/session/password", change(given, given)).code()).isEqualTo("weak-password");
-    assertThat(admin.post("/api/session/password", change(given, "ö".repeat(40))).code()).as("80 bytes").isEqualTo("weak-password");
+    assertThat(admin.post("/api/session/password", change(given, "ö".repeat(40))).code()).as("80 bytes")
+        .isEqualTo("weak-password");
     assertThat(admin.post("/api/session/password", change(given, "long-enough-1")).status()).isEqualTo(200);
     assertThat(admin.get("/api/departures").json()).isEmpty();
-    assertThat(new Http(port).post("/api/session", "{\"who\":\"administrator\",\"password\":\"%s\"}".formatted(given)).status())
+    assertThat(new Http(port).post("/api/session", "{\"who\":\"administrator\",\"password\":\"%s\"}".formatted(given))
+        .status())
         .as("it was for one use").isEqualTo(401);
     peopleAndFlights(admin);
   }
@@ -63,12 +67,15 @@ public class FirstStartTest extends AbstractTestNGSpringContextTests {
     assertThat(noFleet.text()).contains("The fleet has no tail 'TL-DVA'.");
     JsonNode brought = admin.text("/api/fleet", Files.readString(Given.ROOT.resolve("demo/fleet.yaml"))).json();
     assertThat(brought.path("signIns")).hasSize(8);
-    assertThat(admin.text("/api/fleet", Files.readString(Given.ROOT.resolve("demo/fleet.yaml"))).json().path("signIns"))
+    assertThat(admin.text("/api/fleet", Files.readString(Given.ROOT.resolve("demo/fleet.yaml"))).json()
+        .path("signIns"))
         .as("people who are known keep their passwords").isEmpty();
     assertThat(admin.text("/api/flights", flights).status()).isEqualTo(200);
-    JsonNode adeyo = brought.path("signIns").valueStream().filter(s -> s.path("who").asString().equals("adeyo")).findFirst().orElseThrow();
+    JsonNode adeyo = brought.path("signIns").valueStream().filter(s -> s.path("who").asString().equals("adeyo"))
+        .findFirst().orElseThrow();
     Http wren = Http.in(port, "adeyo", adeyo.path("password").asString());
-    assertThat(wren.post("/api/session/password", change(adeyo.path("password").asString(), "north-slip-24")).status()).isEqualTo(200);
+    assertThat(wren.post("/api/session/password", change(adeyo.path("password").asString(), "north-slip-24")).status())
+        .isEqualTo(200);
     assertThat(wren.post("/api/departures/today-14/open", "{}").json().path("detail").asString())
         .isEqualTo("No pack for the type dovrin-46 holds on %s; fleet standards publish one.".formatted(TODAY));
     assertThat(wren.get("/api/accounts").code()).isEqualTo("not-your-role");
@@ -82,12 +89,14 @@ public class FirstStartTest extends AbstractTestNGSpringContextTests {
   public void without_the_demo_nothing_simulated_answers() throws IOException {
     Http admin = Http.in(port, "administrator", "long-enough-1");
     String pack = Files.readString(Given.ROOT.resolve("demo/packs/dovrin-46.yaml"));
-    assertThat(admin.text("/api/packs", pack).code()).as("an administrator draws up no packs").isEqualTo("not-your-role");
+    assertThat(admin.text("/api/packs", pack).code()).as("an administrator draws up no packs")
+        .isEqualTo("not-your-role");
     Http orrin = anew(admin, "orrin");
     assertThat(orrin.text("/api/packs", pack).status()).isEqualTo(200);
     assertThat(anew(admin, "rand").post("/api/packs/dovrin-46/2026-11/check?edition=1", "{}").status()).isEqualTo(200);
     String today = "{\"effective\":\"%s\"}".formatted(TODAY);
-    assertThat(orrin.post("/api/packs/dovrin-46/2026-11/publish?edition=1", today).json().path("state").asString()).isEqualTo("in force");
+    assertThat(orrin.post("/api/packs/dovrin-46/2026-11/publish?edition=1", today).json().path("state").asString())
+        .isEqualTo("in force");
     String password = admin.post("/api/accounts/marsk/one-time-password", "{}").json().path("password").asString();
     Http ida = Http.in(port, "marsk", password);
     ida.post("/api/session/password", change(password, "bare-cord-11"));
@@ -97,7 +106,8 @@ public class FirstStartTest extends AbstractTestNGSpringContextTests {
 
   /** Somebody with a one-time password that they have changed. */
   private Http anew(Http admin, String who) {
-    String password = admin.post("/api/accounts/%s/one-time-password".formatted(who), "{}").json().path("password").asString();
+    String password = admin.post("/api/accounts/%s/one-time-password".formatted(who), "{}").json().path("password")
+        .asString();
     Http http = Http.in(port, who, password);
     assertThat(http.post("/api/session/password", change(password, who + "-long-enough")).status()).isEqualTo(200);
     return http;

@@ -31,25 +31,39 @@ public class FuzzTest extends AtTheServer {
   }
 
   private static String event(String kind, String body) {
-    return "{\"id\":\"%s\",\"deviceAt\":\"2027-01-14T07:30:00Z\",\"device\":\"d1\",\"kind\":\"%s\",\"body\":%s}".formatted(Http.uuid7(), kind, body);
+    return ("{\"id\":\"%s\",\"deviceAt\":\"2027-01-14T07:30:00Z\",\"device\":\"d1\",\"kind\":\"%s\","
+        + "\"body\":%s}").formatted(Http.uuid7(), kind, body);
   }
 
   private static List<Way> ways() {
     List<String> events = List.of(
         event("step-done", "{\"step\":\"wa-door\"}"), event("step-later", "{\"step\":\"wa-door\",\"why\":\"in use\"}"),
         event("measured", "{\"step\":\"wa-tyre-nose\",\"value\":73.1}"), event("seat-taken", "{\"seat\":\"right\"}"),
-        event("find-raised", "{\"find\":\"%s\",\"step\":\"wa-door\",\"note\":\"dent\",\"what\":{\"severity\":\"defect\",\"count\":1,\"entry\":null,\"spot\":{\"x\":1,\"y\":2},\"photos\":[]}}".formatted(Http.uuid7())),
-        event("day-set", "{\"report\":\"METAR QTRN 140720Z 24012KT 9000 M02/M04 Q1003\",\"simulated\":false,\"circumstances\":[\"first-flight\"]}"),
-        event("tag-hung", "{\"tag\":\"%s\",\"words\":\"stairs\",\"due\":\"start\",\"calls\":\"2027-01-14T07:40:00Z\"}".formatted(Http.uuid7())));
-    String day = "{\"tail\":\"TL-DVA\",\"flying\":\"left\",\"from\":\"QTRN\",\"to\":\"QVSK\",\"report\":\"METAR QTRN 140720Z 24012KT 9000 M02/M04 Q1003\",\"dark\":false,\"circumstances\":[],\"measured\":{\"a\":1}}";
+        event("find-raised",
+        ("{\"find\":\"%s\",\"step\":\"wa-door\",\"note\":\"dent\",\"what\":{\"severity\":\"defect\",\"count\":1,"
+        + "\"entry\":null,\"spot\":{\"x\":1,\"y\":2},\"photos\":[]}}").formatted(Http.uuid7())),
+        event("day-set",
+        "{\"report\":\"METAR QTRN 140720Z 24012KT 9000 M02/M04 "
+        + "Q1003\",\"simulated\":false,\"circumstances\":[\"first-flight\"]}"),
+        event("tag-hung",
+        "{\"tag\":\"%s\",\"words\":\"stairs\",\"due\":\"start\",\"calls\":\"2027-01-14T07:40:00Z\"}".formatted(
+        Http.uuid7())));
+    String day =
+        "{\"tail\":\"TL-DVA\",\"flying\":\"left\",\"from\":\"QTRN\",\"to\":\"QVSK\",\"report\":\"METAR QTRN 140720Z "
+        + "24012KT 9000 M02/M04 Q1003\",\"dark\":false,\"circumstances\":[],\"measured\":{\"a\":1}}";
     return List.of(
         new Way("adeyo", "/api/departures/today-14/events", true, events),
         new Way("adeyo", "/api/departures/today-14/events", true, events),
-        new Way("adeyo", "/api/station-reports/reading", false, List.of("METAR QTRN 140720Z 24012G25KT 9000 -SHSN BKN025CB M02/M04 Q1003")),
-        new Way("adeyo", "/api/card-previews", true, List.of("{\"pack\":\"dovrin-46\",\"revision\":\"2026-11\",\"days\":[%s,%s]}".formatted(day, day))),
-        new Way("adeyo", "/api/departures/today-14/recorded-controls", false, List.of(demo("traces/dovrin-46-sound.csv").substring(0, 600))),
+        new Way("adeyo", "/api/station-reports/reading", false,
+        List.of("METAR QTRN 140720Z 24012G25KT 9000 -SHSN BKN025CB M02/M04 Q1003")),
+        new Way("adeyo", "/api/card-previews", true,
+        List.of("{\"pack\":\"dovrin-46\",\"revision\":\"2026-11\",\"days\":[%s,%s]}".formatted(day, day))),
+        new Way("adeyo", "/api/departures/today-14/recorded-controls", false,
+        List.of(demo("traces/dovrin-46-sound.csv").substring(0, 600))),
         new Way("varga", "/api/tails/TL-DVA/log", true, List.of(
-            "{\"kind\":\"raised\",\"words\":\"dent\"}", "{\"kind\":\"deferred\",\"defect\":\"%s\",\"entry\":\"33-01\",\"count\":1,\"lastDay\":\"2027-02-01\",\"words\":\"x\"}".formatted(Http.uuid7()))),
+            "{\"kind\":\"raised\",\"words\":\"dent\"}",
+            ("{\"kind\":\"deferred\",\"defect\":\"%s\",\"entry\":\"33-01\",\"count\":1,\"lastDay\":\"2027-02-01\","
+            + "\"words\":\"x\"}").formatted(Http.uuid7()))),
         new Way("varga", "/api/tech-log", false, List.of(demo("tech-log.csv"))),
         new Way("varga", "/api/readings", false, List.of(demo("readings.csv").substring(0, 500))),
         new Way("varga", "/api/dispatch-lists", false, List.of(demo("dispatch/dovrin-46.yaml").substring(0, 1_500))),
@@ -78,7 +92,8 @@ public class FuzzTest extends AtTheServer {
       Http.Answer answer = way.json ? http.post(way.path, body) : http.text(way.path, body);
       Duration took = Duration.ofNanos(System.nanoTime() - began);
       boolean busy = answer.status() == 503 || answer.status() == 429;
-      assertThat(answer.status() < 500 || busy).as("request %d of seed %d to %s:%n%s%n%s", i, SEED, way.path, body, answer).isTrue();
+      assertThat(answer.status() < 500 || busy)
+          .as("request %d of seed %d to %s:%n%s%n%s", i, SEED, way.path, body, answer).isTrue();
       if (took.compareTo(LONGEST) > 0) {
         slow.add("%s took %s: %s".formatted(way.path, took, body));
       }
@@ -89,23 +104,29 @@ public class FuzzTest extends AtTheServer {
 
   /** What was taken of it can be shown, printed and taken away. */
   private static void everythingIsStillShown(Http varga) {
-    for (String path : List.of("/api/departures", "/api/departures/today-14", "/api/departures/today-14/log", "/api/tails", "/api/tails/TL-DVA/log",
-        "/api/tails/TL-DVA/log.csv", "/api/tails/TL-DVA/log.pdf", "/api/tails/TL-DVA/due.ics", "/api/packs", "/api/feedback", "/api/about", "/tails", "/tails/TL-DVA", "/access")) {
+    for (String path : List.of("/api/departures", "/api/departures/today-14", "/api/departures/today-14/log",
+        "/api/tails", "/api/tails/TL-DVA/log",
+        "/api/tails/TL-DVA/log.csv", "/api/tails/TL-DVA/log.pdf", "/api/tails/TL-DVA/due.ics", "/api/packs",
+        "/api/feedback", "/api/about", "/tails", "/tails/TL-DVA", "/access")) {
       Http.Answer answer = varga.get(path);
-      assertThat(answer.status()).as("%s: %s", path, answer.text().substring(0, Math.min(300, answer.text().length()))).isEqualTo(200);
+      assertThat(answer.status()).as("%s: %s", path, answer.text().substring(0, Math.min(300, answer.text().length())))
+          .isEqualTo(200);
     }
   }
 
   @Test
   public void strange_addresses_and_methods_are_refused_as_such() {
     Http wren = in("adeyo");
-    for (String path : List.of("/api/departures/%00", "/api/departures/..%2f..%2fx", "/api/departures/" + "x".repeat(3_000), "/api/packs/a/b/changes",
-        "/api/photos/not-a-uuid", "/api/tails/%F0%9F%98%80/log", "/api/packs/dovrin-46/2026-11/changes?since=2026-11&seat=%00", "/error", "/nowhere", "/api/nowhere")) {
+    for (String path : List.of("/api/departures/%00", "/api/departures/..%2f..%2fx", "/api/departures/"
+        + "x".repeat(3_000), "/api/packs/a/b/changes",
+        "/api/photos/not-a-uuid", "/api/tails/%F0%9F%98%80/log",
+        "/api/packs/dovrin-46/2026-11/changes?since=2026-11&seat=%00", "/error", "/nowhere", "/api/nowhere")) {
       assertThat(wren.get(path).status()).as(path).isBetween(200, 499);
     }
     assertThat(wren.post("/api/departures", "{}").status()).isEqualTo(405);
     assertThat(wren.delete("/api/departures/today-14").status()).isEqualTo(405);
-    for (String body : List.of("{\"now\":1,\"next\":[]}", "{\"now\":null,\"next\":\"x\"}", "[]", "null", "{\"next\":\"\\u0000\"}")) {
+    for (String body : List.of("{\"now\":1,\"next\":[]}", "{\"now\":null,\"next\":\"x\"}", "[]", "null",
+        "{\"next\":\"\\u0000\"}")) {
       assertThat(wren.post("/api/session/password", body).status()).as(body).isBetween(400, 499);
     }
     assertThat(wren.post("/api/session", "not json").status()).isEqualTo(400);

@@ -12,8 +12,10 @@ final class Given {
   static final String DAY = "2027-01-14";
   /** Of the demo's people. */
   static final Map<String, String> PASSWORDS = Map.of(
-      "adeyo", "north-slip-24", "marsk", "bare-cord-11", "quill", "tide-table-35", "holm", "gravel-strip-9", "saldo", "third-seat-31",
-      "orrin", "line-and-below-6", "rand", "second-look-18", "varga", "torque-stripe-7", "administrator", "spare-key-70");
+      "adeyo", "north-slip-24", "marsk", "bare-cord-11", "quill", "tide-table-35", "holm", "gravel-strip-9", "saldo",
+      "third-seat-31",
+      "orrin", "line-and-below-6", "rand", "second-look-18", "varga", "torque-stripe-7", "administrator",
+      "spare-key-70");
 
   private Given() {}
 

@@ -3,6 +3,7 @@ package neatlanyard.server;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CountDownLatch;
@@ -111,6 +112,32 @@ public class HeldWorkTest extends AtTheServer {
             .isInstanceOfSatisfying(Problem.class, p -> assertThat(p.detail().getStatus()).isEqualTo(429));
         assertThat(first.isDone()).isFalse();
       });
+    }
+  }
+
+  /** The work of an asker who has gone stops, and the next one's begins. */
+  @Test
+  public void who_goes_takes_their_work_with_them() throws Exception {
+    CountDownLatch begun = new CountDownLatch(1);
+    CountDownLatch gone = new CountDownLatch(1);
+    try (ExecutorService askers = Executors.newVirtualThreadPerTaskExecutor()) {
+      Future<?> asked = askers.submit(() -> heavy.latest("rand", HeavyWork.Kind.PACK, () -> {
+        while (begun.getCount() > 0) {
+          Thread.onSpinWait();
+        }
+        throw new IOException("closed by the other side");
+      }, stop -> {
+        begun.countDown();
+        while (!stop.getAsBoolean()) {
+          Thread.onSpinWait();
+        }
+        gone.countDown();
+        return "stopped";
+      }));
+      gone.await();
+      assertThatThrownBy(asked::get).hasCauseInstanceOf(Problem.class);
+      String next = heavy.latest("orrin", HeavyWork.Kind.PACK, () -> { }, stop -> "next");
+      assertThat(next).isEqualTo("next");
     }
   }
 

@@ -2,10 +2,16 @@ package neatlanyard.server;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
 import org.testng.annotations.Test;
 
 /** How the house is built: see docs/architecture.md. */
@@ -18,7 +24,8 @@ public class HouseTest {
   @Test
   public void the_core_stands_alone() {
     noClasses().that().resideInAPackage("neatlanyard.core..")
-        .should().dependOnClassesThat().resideOutsideOfPackages("neatlanyard.core..", "java..", "org.jspecify..", "org.logicng..", "org.hipparchus..")
+        .should().dependOnClassesThat()
+        .resideOutsideOfPackages("neatlanyard.core..", "java..", "org.jspecify..", "org.logicng..", "org.hipparchus..")
         .check(HOUSE);
     // The two libraries of the core, each only where it is needed.
     noClasses().that().resideInAPackage("neatlanyard.core..").and().resideOutsideOfPackage("neatlanyard.core.proof..")
@@ -47,10 +54,12 @@ public class HouseTest {
   @Test
   public void formats_and_store_know_only_the_core() {
     noClasses().that().resideInAPackage("neatlanyard.formats..")
-        .should().dependOnClassesThat().resideInAnyPackage("neatlanyard.store..", "neatlanyard.server..", "org.springframework..", "org.jooq..")
+        .should().dependOnClassesThat()
+        .resideInAnyPackage("neatlanyard.store..", "neatlanyard.server..", "org.springframework..", "org.jooq..")
         .check(HOUSE);
     noClasses().that().resideInAPackage("neatlanyard.store..")
-        .should().dependOnClassesThat().resideInAnyPackage("neatlanyard.formats..", "neatlanyard.server..", "org.springframework..")
+        .should().dependOnClassesThat()
+        .resideInAnyPackage("neatlanyard.formats..", "neatlanyard.server..", "org.springframework..")
         .check(HOUSE);
     noClasses().that().resideInAPackage("neatlanyard.server..")
         .should().dependOnClassesThat().resideInAnyPackage("org.jooq..", "java.sql..", "neatlanyard.store.generated..")
@@ -63,5 +72,16 @@ public class HouseTest {
     slices().matching("neatlanyard.formats.(*)..").should().beFreeOfCycles().check(HOUSE);
     slices().matching("neatlanyard.server.(*)..").should().beFreeOfCycles().check(HOUSE);
     slices().matching("neatlanyard.store.(db|fleet|sop|departure)..").should().beFreeOfCycles().check(HOUSE);
+  }
+
+  @Test
+  public void lines_end_before_120_characters() throws IOException {
+    try (Stream<Path> files = Files.walk(Given.ROOT)) {
+      List<Path> java = files.filter(f -> f.toString().endsWith(".java") && f.toString().contains("/src/")).toList();
+      assertThat(java).hasSizeGreaterThan(100);
+      for (Path file : java) {
+        assertThat(Files.readAllLines(file)).as(file.toString()).allMatch(line -> line.length() < 120);
+      }
+    }
   }
 }

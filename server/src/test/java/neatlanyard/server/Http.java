@@ -94,7 +94,8 @@ final class Http {
 
   byte[] getBytes(String path) {
     try {
-      return client.send(HttpRequest.newBuilder(URI.create(base + path)).GET().build(), HttpResponse.BodyHandlers.ofByteArray()).body();
+      return client.send(HttpRequest.newBuilder(URI.create(base + path)).GET().build(),
+          HttpResponse.BodyHandlers.ofByteArray()).body();
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     } catch (InterruptedException e) {
@@ -105,7 +106,8 @@ final class Http {
   /** A server-sent stream, open until it is closed. */
   InputStream stream(String path) {
     try {
-      return client.send(HttpRequest.newBuilder(URI.create(base + path)).GET().build(), HttpResponse.BodyHandlers.ofInputStream()).body();
+      return client.send(HttpRequest.newBuilder(URI.create(base + path)).GET().build(),
+          HttpResponse.BodyHandlers.ofInputStream()).body();
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     } catch (InterruptedException e) {

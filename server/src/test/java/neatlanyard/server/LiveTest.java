@@ -93,26 +93,32 @@ public class LiveTest extends AbstractTestNGSpringContextTests {
     Http wren = Http.in(port, "adeyo", "north-slip-24");
     Http ida = Http.in(port, "marsk", "bare-cord-11");
     assertThat(ida.get("/api/departures/today-14").code()).isEqualTo("not-found");
-    assertThat(Http.in(port, "quill", "tide-table-35").post("/api/departures/today-14/open", "{}").code()).isEqualTo("not-rostered");
+    assertThat(Http.in(port, "quill", "tide-table-35").post("/api/departures/today-14/open", "{}").code())
+        .isEqualTo("not-rostered");
     JsonNode opened = wren.post("/api/departures/today-14/open", "{}").json();
     assertThat(opened.path("header").path("revision").asString()).isEqualTo("2026-11");
     assertThat(ida.post("/api/departures/today-14/open", "{}").json().path("progress").path("number").asLong())
         .as("opened once, whoever asks again").isEqualTo(4);
     try (Listener listener = new Listener(ida.stream("/api/departures/today-14/stream"))) {
-      assertThat(listener.until("progress", p -> true).path("number").asLong()).as("at once, how things stand").isEqualTo(4);
+      assertThat(listener.until("progress", p -> true).path("number").asLong()).as("at once, how things stand")
+          .isEqualTo(4);
       wren.event("seat-taken", "{\"seat\":\"right\"}");
       ida.event("seat-taken", "{\"seat\":\"left\"}");
       String report = wren.get("/api/departures/today-14/report").json().path("text").asString();
       assertThat(report).isEqualTo("METAR QTRN 140720Z 24012KT 9000 -SN FEW012 BKN025 M02/M04 Q1003");
-      wren.event("day-set", "{\"report\":\"%s\",\"simulated\":true,\"circumstances\":[\"fuelling\",\"after-maintenance\"]}".formatted(report));
+      wren.event("day-set",
+          "{\"report\":\"%s\",\"simulated\":true,\"circumstances\":[\"fuelling\",\"after-maintenance\"]}".formatted(
+          report));
       JsonNode cut = listener.until("progress", p -> p.path("cardKey").asLong() > 0);
       assertThat(cut.path("cardKey").asLong()).isEqualTo(7);
       wren.event("step-done", step("wa-covers"));
-      assertThat(titles(listener.until("progress", p -> !p.path("tags").isEmpty()))).containsExactly("6 of 6 covers and plugs still on");
+      assertThat(titles(listener.until("progress", p -> !p.path("tags").isEmpty())))
+          .containsExactly("6 of 6 covers and plugs still on");
       controls(wren, listener);
       aircraft(wren, listener);
       byTheClock(wren, ida, listener);
-      assertThat(listener.ids.stream().map(Long::valueOf).toList()).as("ids are numbers of log entries, rising").isSorted();
+      assertThat(listener.ids.stream().map(Long::valueOf).toList()).as("ids are numbers of log entries, rising")
+          .isSorted();
     }
     day(ida);
     tieOff(wren, ida);
@@ -122,11 +128,14 @@ public class LiveTest extends AbstractTestNGSpringContextTests {
   private static void aircraft(Http wren, Listener listener) throws IOException {
     String url = "/api/departures/today-14/aircraft";
     assertThat(wren.event("aircraft-read", "{\"source\":\"me\",\"states\":[]}").code()).isEqualTo("bad-event");
-    assertThat(wren.post(url, "{\"device\":\"d1\",\"behaviour\":\"not/wheels\"}").code()).isEqualTo("no-such-behaviour");
-    assertThat(wren.get(url).json().size()).as("as said, left powered, and one for each control of the take-off configuration").isEqualTo(2 + 4);
+    assertThat(wren.post(url, "{\"device\":\"d1\",\"behaviour\":\"not/wheels\"}").code())
+        .isEqualTo("no-such-behaviour");
+    assertThat(wren.get(url).json().size())
+        .as("as said, left powered, and one for each control of the take-off configuration").isEqualTo(2 + 4);
     assertThat(wren.post(url, "{\"device\":\"d1\",\"behaviour\":\"not/flaps\"}").status()).isEqualTo(200);
     JsonNode read = listener.until("progress", p -> p.has("aircraft"));
-    assertThat(read.path("takeoff").get(0).path("words").asString()).isEqualTo("Flaps: 15 wanted, 0 by the aircraft's own data");
+    assertThat(read.path("takeoff").get(0).path("words").asString())
+        .isEqualTo("Flaps: 15 wanted, 0 by the aircraft's own data");
     assertThat(wren.post(url, "{\"device\":\"d1\",\"behaviour\":\"left-powered\"}").status()).isEqualTo(200);
     JsonNode found = listener.until("progress", p -> !p.path("aircraft").path("foundSo").isEmpty());
     assertThat(found.path("aircraft").path("foundSo").valueStream().map(JsonNode::asString).toList())
@@ -136,22 +145,27 @@ public class LiveTest extends AbstractTestNGSpringContextTests {
   /** A tag that calls stands among the times that run until somebody takes it off; where each seat is, is told too. */
   private static void byTheClock(Http wren, Http ida, Listener listener) throws IOException {
     String tag = UUID.randomUUID().toString();
-    wren.event("tag-hung", "{\"tag\":\"%s\",\"words\":\"air\",\"due\":\"TAXI\",\"calls\":\"2027-01-14T07:40:00Z\"}".formatted(tag));
+    wren.event("tag-hung",
+        "{\"tag\":\"%s\",\"words\":\"air\",\"due\":\"TAXI\",\"calls\":\"2027-01-14T07:40:00Z\"}".formatted(tag));
     JsonNode hung = listener.until("progress", p -> !p.path("waits").isEmpty());
     assertThat(hung.path("waits").get(0).path("until").asString()).isEqualTo("2027-01-14T07:40:00Z");
     assertThat(hung.path("waits").get(0).path("tag").asString()).isEqualTo(tag);
-    assertThat(hung.path("seats").valueStream().map(s -> s.path("place").asString()).toList()).containsExactly("glareshield", "behind-seats");
+    assertThat(hung.path("seats").valueStream().map(s -> s.path("place").asString()).toList())
+        .containsExactly("glareshield", "behind-seats");
     ida.event("tag-taken", "{\"tag\":\"%s\"}".formatted(tag));
-    assertThat(listener.until("progress", p -> p.path("waits").isEmpty()).path("tags")).noneMatch(t -> t.path("title").asString().equals("air"));
+    assertThat(listener.until("progress", p -> p.path("waits").isEmpty()).path("tags"))
+        .noneMatch(t -> t.path("title").asString().equals("air"));
   }
 
   /** The samples come on the stream, the judgement in the log. */
   private static void controls(Http wren, Listener listener) throws IOException {
     assertThat(wren.post("/api/departures/today-14/controls", "{\"device\":\"d1\",\"behaviour\":\"no-such\"}").code())
         .isEqualTo("no-such-behaviour");
-    assertThat(wren.post("/api/departures/today-14/controls", "{\"device\":\"d1\",\"behaviour\":\"sound\"}").status()).isEqualTo(202);
+    assertThat(wren.post("/api/departures/today-14/controls", "{\"device\":\"d1\",\"behaviour\":\"sound\"}").status())
+        .isEqualTo(202);
     JsonNode frame = listener.until("samples", f -> f.path("first").asBoolean());
-    assertThat(frame.path("values").get(0)).as("time, three inputs, four surfaces, two spoilers").hasSize(1 + 3 + 4 + 2);
+    assertThat(frame.path("values").get(0)).as("time, three inputs, four surfaces, two spoilers")
+        .hasSize(1 + 3 + 4 + 2);
     JsonNode judged = listener.until("progress", p -> p.has("controls"));
     assertThat(judged.path("controls").path("judgement").path("passed").asBoolean()).isTrue();
     String trace = judged.path("controls").path("trace").asString();
@@ -165,12 +179,14 @@ public class LiveTest extends AbstractTestNGSpringContextTests {
     assertThat(day.path("dark").asBoolean()).isTrue();
     assertThat(day.path("light").asString()).matches("dark until 07:5\\d");
     assertThat(day.path("facts").valueStream().map(JsonNode::asString).toList()).containsExactly(
-        "wind 240° 12 kt", "visibility 9000 m", "light snow", "few at 1200 ft", "broken at 2500 ft", "−2 °C", "dew point −4 °C",
+        "wind 240° 12 kt", "visibility 9000 m", "light snow", "few at 1200 ft", "broken at 2500 ft", "−2 °C",
+        "dew point −4 °C",
         "1003 hPa, 29.62 inHg", "5 min old");
     List<String> whys = view.path("card").path("leftOut").valueStream().map(l -> l.path("why").asString()).toList();
     assertThat(whys).contains("not the first flight of the day", "no freight door on this tail",
         "fuelling, Seat-belt signs: off until the hose is off").doesNotContain("");
-    JsonNode walk = view.path("card").path("parts").valueStream().filter(p -> p.path("id").asString().equals("walkaround")).findFirst().orElseThrow();
+    JsonNode walk = view.path("card").path("parts").valueStream()
+        .filter(p -> p.path("id").asString().equals("walkaround")).findFirst().orElseThrow();
     assertThat(walk.path("items").valueStream().filter(i -> i.path("id").asString().equals("wa-fuel-panel")).toList())
         .hasSize(1).first().satisfies(i -> assertThat(i.path("added").asString()).isEqualTo("fuelling"));
     assertThat(ida.get("/api/departures").json().get(0).path("note").asString()).isEqualTo("Safe, then power");
@@ -181,7 +197,8 @@ public class LiveTest extends AbstractTestNGSpringContextTests {
     JsonNode inTheWay = ida.get("/api/departures/today-14").json().path("progress").path("inTheWay");
     assertThat(inTheWay).as("the covers, and every procedure with steps open").hasSize(1 + 22);
     StringBuilder reasons = new StringBuilder();
-    inTheWay.forEach(t -> reasons.append("{\"tag\":\"%s\",\"reason\":\"a test flight\"},".formatted(t.path("key").asString())));
+    inTheWay.forEach(t ->
+        reasons.append("{\"tag\":\"%s\",\"reason\":\"a test flight\"},".formatted(t.path("key").asString())));
     String all = reasons.substring(0, reasons.length() - 1);
     assertThat(wren.event("tied-off", "{\"accepted\":[%s]}".formatted(all)).code()).isEqualTo("commander-only");
     Answer one = ida.event("tied-off", "{\"accepted\":[%s]}".formatted(all.substring(0, all.indexOf('}') + 1)));
@@ -189,7 +206,8 @@ public class LiveTest extends AbstractTestNGSpringContextTests {
     assertThat(one.json().path("detail").asString()).contains("steps open (Walkaround)").doesNotContain("covers");
     assertThat(ida.event("tied-off", "{\"accepted\":[%s]}".formatted(all)).status()).isEqualTo(200);
     assertThat(wren.event("step-done", step("wa-pins")).code()).isEqualTo("tied-off");
-    assertThat(wren.post("/api/departures/today-14/controls", "{\"device\":\"d1\",\"behaviour\":\"sound\"}").code()).isEqualTo("tied-off");
+    assertThat(wren.post("/api/departures/today-14/controls", "{\"device\":\"d1\",\"behaviour\":\"sound\"}").code())
+        .isEqualTo("tied-off");
     String record = ida.get("/api/departures/today-14/record").text();
     assertThat(RecordFile.check(record)).isInstanceOf(RecordFile.Check.Whole.class);
     assertThat(record).contains("covers and plugs still on").contains("a test flight");
@@ -208,12 +226,14 @@ public class LiveTest extends AbstractTestNGSpringContextTests {
   private static void page(Http ida, String head) throws Exception {
     try (PDDocument pdf = Loader.loadPDF(ida.getBytes("/api/departures/today-14/record.pdf"))) {
       assertThat(pdf.getNumberOfPages()).isLessThanOrEqualTo(2);
-      assertThat(new PDFTextStripper().getText(pdf)).contains("Flight 14, TL-DVA", "Times", "Called away", "Never.", "covers and plugs still on", head);
+      assertThat(new PDFTextStripper().getText(pdf))
+          .contains("Flight 14, TL-DVA", "Times", "Called away", "Never.", "covers and plugs still on", head);
       // The code as it stands in the file: how well a reader finds one on a page is that reader's matter.
       PDResources last = pdf.getPage(pdf.getNumberOfPages() - 1).getResources();
       BufferedImage image = ((PDImageXObject) last.getXObject(last.getXObjectNames().iterator().next())).getImage();
       Result code = new QRCodeReader().decode(new BinaryBitmap(new GlobalHistogramBinarizer(new RGBLuminanceSource(
-          image.getWidth(), image.getHeight(), image.getRGB(0, 0, image.getWidth(), image.getHeight(), null, 0, image.getWidth())))),
+          image.getWidth(), image.getHeight(),
+          image.getRGB(0, 0, image.getWidth(), image.getHeight(), null, 0, image.getWidth())))),
           Map.of(DecodeHintType.PURE_BARCODE, true));
       assertThat(code.getText()).isEqualTo(head);
     }

@@ -14,13 +14,18 @@ import java.util.stream.Collectors;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 
-/** Who may do what: the table of docs/security.md against the running server, an operation of its description a row. */
+/**
+ * Who may do what: the table of docs/security.md against the running server, an operation of its description a row.
+ */
 public class RolesTest extends AtTheServer {
   private static final Path TABLE = Given.ROOT.resolve("docs/security.md");
   private static final String BEGIN = "<!-- roles: begin -->";
   private static final String END = "<!-- roles: end -->";
 
-  /** As the table's columns name them, with who stands for each; the first is on the crew of the departure that is asked about. */
+  /**
+   * As the table's columns name them, with who stands for each; the first is on the crew of the departure that is
+   * asked about.
+   */
   private static final Map<String, String> WHO = new LinkedHashMap<>();
 
   static {
@@ -38,7 +43,8 @@ public class RolesTest extends AtTheServer {
       Set.of("not-your-role", "not-yours", "not-rostered", "no-seat", "maintenance-only", "not-signed-in");
 
   private static final Map<String, String> NAMES = Map.of(
-      "{number}", "999999",      "{departure}", "today-14", "{tail}", "TL-DVA", "{type}", "dovrin-46", "{revision}", "2026-12", "{sha256}", "0".repeat(64));
+      "{number}", "999999",      "{departure}", "today-14", "{tail}", "TL-DVA", "{type}", "dovrin-46", "{revision}",
+      "2026-12", "{sha256}", "0".repeat(64));
 
   private static String path(String template) {
     String path = template
@@ -63,16 +69,21 @@ public class RolesTest extends AtTheServer {
       case "get" -> template.endsWith("/stream") ? http.opened(path) : http.get(path);
       case "delete" -> http.delete(path);
       default -> types.contains("text/plain") ? http.text(path, "x")
-          : types.contains("application/octet-stream") ? http.bytes(path, new byte[] {1}) : http.post(path, body(template));
+          : types.contains("application/octet-stream") ? http.bytes(path, new byte[] {1})
+          : http.post(path, body(template));
     };
   }
 
   private static String body(String template) {
     return switch (template) {
-      case "/api/departures/{id}/events" -> "{\"id\":\"%s\",\"device\":\"d1\",\"kind\":\"does-not-fit\",\"body\":{\"step\":\"x\",\"words\":\"x\"}}".formatted(Http.uuid7());
+      case "/api/departures/{id}/events" ->
+          ("{\"id\":\"%s\",\"device\":\"d1\",\"kind\":\"does-not-fit\",\"body\":{\"step\":\"x\","
+              + "\"words\":\"x\"}}").formatted(Http.uuid7());
       case "/api/departures/{id}/controls" -> "{\"device\":\"d1\",\"behaviour\":\"sound\"}";
       case "/api/departures/{id}/aircraft" -> "{\"device\":\"d1\",\"behaviour\":\"as-said\"}";
-      case "/api/card-previews" -> "{\"document\":\"x\",\"days\":[{\"tail\":\"TL-DVA\",\"flying\":\"left\",\"from\":\"QTRN\",\"to\":\"QVSK\",\"report\":\"\","
+      case "/api/card-previews" ->
+          "{\"document\":\"x\",\"days\":[{\"tail\":\"TL-DVA\",\"flying\":\"left\",\"from\":\"QTRN\",\"to\":\"QVSK\","
+              + "\"report\":\"\","
           + "\"dark\":false,\"circumstances\":[],\"measured\":{}}]}";
       case "/api/tails/{tail}/log" -> "{\"kind\":\"cleared\",\"words\":\"x\"}";
       case "/api/packs/{id}/{revision}/publish" -> "{\"effective\":\"2027-01-14\"}";
@@ -91,10 +102,13 @@ public class RolesTest extends AtTheServer {
     Http standards = in("orrin");
     crewIn(in("adeyo"), in("marsk"));
     List<String> rows = new ArrayList<>();
-    standards.get("/v3/api-docs").json().path("paths").propertyStream().forEach(p -> p.getValue().propertyStream().forEach(o ->
-        rows.add("| `%s %s` | %s |".formatted(o.getKey().toUpperCase(java.util.Locale.ROOT), p.getKey(), WHO.values().stream()
+    standards.get("/v3/api-docs").json().path("paths").propertyStream()
+        .forEach(p -> p.getValue().propertyStream().forEach(o ->
+        rows.add("| `%s %s` | %s |".formatted(o.getKey().toUpperCase(java.util.Locale.ROOT), p.getKey(), WHO.values()
+            .stream()
             // Everybody anew each time: one of the operations signs them out.
-            .map(who -> may(ask(who.isEmpty() ? new Http(port) : in(who), o.getKey(), p.getKey(), o.getValue())) ? "yes" : "–")
+            .map(who -> may(ask(who.isEmpty() ? new Http(port) : in(who), o.getKey(), p.getKey(), o.getValue()))
+                ? "yes" : "–")
             .collect(Collectors.joining(" | "))))));
     return rows.stream().sorted().toList();
   }
@@ -103,10 +117,12 @@ public class RolesTest extends AtTheServer {
   @Test
   public void the_table_of_operations_and_roles_holds_against_the_running_server() throws IOException {
     String text = Files.readString(TABLE);
-    String head = "\n| operation | %s |\n|---|%s\n".formatted(String.join(" | ", WHO.keySet()), "---|".repeat(WHO.size()));
+    String head = "\n| operation | %s |\n|---|%s\n".formatted(String.join(" | ", WHO.keySet()),
+        "---|".repeat(WHO.size()));
     String table = head + String.join("\n", rows()) + "\n";
     if (System.getProperty("lanyard.refresh") != null) {
-      Files.writeString(TABLE, text.substring(0, text.indexOf(BEGIN) + BEGIN.length()) + table + text.substring(text.indexOf(END)));
+      Files.writeString(TABLE, text.substring(0, text.indexOf(BEGIN) + BEGIN.length()) + table
+          + text.substring(text.indexOf(END)));
     }
     String written = Files.readString(TABLE);
     assertThat(written.substring(written.indexOf(BEGIN) + BEGIN.length(), written.indexOf(END)).lines().toList())

@@ -69,9 +69,11 @@ public class ServerTest extends AbstractTestNGSpringContextTests {
     Http stranger = new Http(port);
     assertThat(stranger.get("/api/departures").status()).isEqualTo(401);
     assertThat(stranger.get("/v3/api-docs").status()).isEqualTo(401);
-    assertThat(stranger.post("/api/session", "{\"who\":\"adeyo\",\"password\":\"wrong\"}").code()).isEqualTo("wrong-sign-in");
+    assertThat(stranger.post("/api/session", "{\"who\":\"adeyo\",\"password\":\"wrong\"}").code())
+        .isEqualTo("wrong-sign-in");
     assertThat(stranger.post("/api/session", "{}").code()).isEqualTo("wrong-sign-in");
-    assertThat(wren.post("/api/departures/today-14/events", "{}", "application/json", "forged").code()).isEqualTo("no-token");
+    assertThat(wren.post("/api/departures/today-14/events", "{}", "application/json", "forged").code())
+        .isEqualTo("no-token");
   }
 
   @Test
@@ -123,19 +125,26 @@ public class ServerTest extends AbstractTestNGSpringContextTests {
       {"{\"id\":\"%s\",\"device\":\"d\",\"kind\":\"no-such\",\"body\":{}}".formatted(id), 422},
       {"{\"id\":\"%s\",\"device\":\"d\",\"kind\":\"step-done\",\"body\":{}}".formatted(id), 422},
       {"{\"id\":\"%s\",\"device\":\"d\",\"kind\":\"step-done\",\"body\":{\"step\":\"BAD STEP\"}}".formatted(id), 422},
-      {"{\"id\":\"%s\",\"device\":\"d\",\"kind\":\"step-done\",\"body\":{\"step\":\"wa-door\",\"more\":1}}".formatted(id), 422},
+      {"{\"id\":\"%s\",\"device\":\"d\",\"kind\":\"step-done\",\"body\":{\"step\":\"wa-door\",\"more\":1}}".formatted(
+      id), 422},
       {"{\"id\":\"%s\",\"device\":\"d d\",\"kind\":\"step-done\",\"body\":{\"step\":\"wa-door\"}}".formatted(id), 422},
-      {"{\"id\":\"%s\",\"device\":\"d\",\"kind\":\"step-done\",\"body\":{\"step\":\"wa-door\"}}".formatted(UUID.randomUUID()), 422},
+      {"{\"id\":\"%s\",\"device\":\"d\",\"kind\":\"step-done\",\"body\":{\"step\":\"wa-door\"}}".formatted(
+      UUID.randomUUID()), 422},
       {"{\"id\":\"1\",\"device\":\"d\",\"kind\":\"step-done\",\"body\":{\"step\":\"wa-door\"}}", 422},
-      {"{\"id\":\"%s\",\"deviceAt\":\"yesterday\",\"device\":\"d\",\"kind\":\"step-done\",\"body\":{\"step\":\"wa-door\"}}".formatted(id), 400},
+      {("{\"id\":\"%s\",\"deviceAt\":\"yesterday\",\"device\":\"d\",\"kind\":\"step-done\","
+      + "\"body\":{\"step\":\"wa-door\"}}").formatted(id), 400},
       {"{\"id\":\"%s\",\"device\":\"d\",\"kind\":\"controls-checked\",\"body\":{}}".formatted(id), 422},
       {"{\"id\":\"%s\",\"device\":\"d\",\"kind\":\"opened\",\"body\":{}}".formatted(id), 422},
-      {"{\"id\":\"%s\",\"device\":\"d\",\"kind\":\"find-raised\",\"body\":{\"find\":\"x\",\"step\":\"wa-door\",\"note\":\"n\"}}".formatted(id), 422},
-      {"{\"id\":\"%s\",\"device\":\"d\",\"kind\":\"find-raised\",\"body\":{\"find\":\"%s\",\"step\":\"wa-door\",\"note\":\" \"}}".formatted(id, id), 409},
+      {("{\"id\":\"%s\",\"device\":\"d\",\"kind\":\"find-raised\",\"body\":{\"find\":\"x\",\"step\":\"wa-door\","
+      + "\"note\":\"n\"}}").formatted(id), 422},
+      {("{\"id\":\"%s\",\"device\":\"d\",\"kind\":\"find-raised\",\"body\":{\"find\":\"%s\",\"step\":\"wa-door\","
+      + "\"note\":\" \"}}").formatted(id, id), 409},
       {"{\"id\":\"%s\",\"device\":\"d\",\"kind\":\"seat-taken\",\"body\":{\"seat\":\"middle\"}}".formatted(id), 422},
-      {"{\"id\":\"%s\",\"device\":\"d\",\"kind\":\"day-set\",\"body\":%s}".formatted(id, day("METAR QTRN nonsense")), 422},
+      {"{\"id\":\"%s\",\"device\":\"d\",\"kind\":\"day-set\",\"body\":%s}".formatted(id, day("METAR QTRN nonsense")),
+      422},
       {"{\"id\":\"%s\",\"device\":\"d\",\"kind\":\"day-set\",\"body\":{}}".formatted(id), 422},
-      {"{\"id\":\"%s\",\"device\":\"d\",\"kind\":\"day-set\",\"body\":%s}".formatted(id, day("QVSK 140720Z 24012KT CAVOK 02/01 Q1003")), 422},
+      {"{\"id\":\"%s\",\"device\":\"d\",\"kind\":\"day-set\",\"body\":%s}".formatted(id,
+      day("QVSK 140720Z 24012KT CAVOK 02/01 Q1003")), 422},
     };
   }
 
@@ -171,19 +180,24 @@ public class ServerTest extends AbstractTestNGSpringContextTests {
   @Test
   public void only_standards_draw_up_packs_and_nothing_is_half_brought_in() throws IOException {
     String pack = Files.readString(Given.ROOT.resolve("demo/packs/dovrin-46.yaml"));
-    assertThat(wren.text("/api/packs", pack.replace("revision: 2026-11", "revision: 2026-13")).code()).isEqualTo("not-your-role");
+    assertThat(wren.text("/api/packs", pack.replace("revision: 2026-11", "revision: 2026-13")).code())
+        .isEqualTo("not-your-role");
     Http standards = Http.in(port, "orrin", "line-and-below-6");
     int before = standards.get("/api/packs").json().size();
-    Answer faulty = standards.text("/api/packs", pack.replace("revision: 2026-11", "revision: 2026-13").replace("at: nose,", "at: nowhere,"));
+    Answer faulty = standards.text("/api/packs", pack.replace("revision: 2026-11", "revision: 2026-13")
+        .replace("at: nose,", "at: nowhere,"));
     assertThat(faulty.status()).isEqualTo(422);
     assertThat(faulty.json().path("faults")).hasSizeGreaterThan(3).allMatch(f -> f.asString().startsWith("line "));
-    assertThat(standards.text("/api/packs", pack.replace("stable within a minute", "stable")).code()).as("it is published").isEqualTo("published");
+    assertThat(standards.text("/api/packs", pack.replace("stable within a minute", "stable")).code())
+        .as("it is published").isEqualTo("published");
     assertThat(standards.get("/api/packs").json()).hasSize(before);
     assertThat(wren.text("/api/flights", "x").code()).isEqualTo("not-your-role");
     assertThat(standards.text("/api/flights", "x").code()).isEqualTo("not-your-role");
-    assertThat(standards.text("/api/fleet", "x").code()).as("who gives roles gives passwords").isEqualTo("not-your-role");
+    assertThat(standards.text("/api/fleet", "x").code()).as("who gives roles gives passwords")
+        .isEqualTo("not-your-role");
     Http admin = Http.in(port, "administrator", "spare-key-70");
-    assertThat(admin.text("/api/flights", Files.readString(Given.ROOT.resolve("demo/flights.yaml"))).code()).isEqualTo("flight-exists");
+    assertThat(admin.text("/api/flights", Files.readString(Given.ROOT.resolve("demo/flights.yaml"))).code())
+        .isEqualTo("flight-exists");
     assertThat(standards.get("/api/accounts").code()).isEqualTo("not-your-role");
   }
 
@@ -199,7 +213,10 @@ public class ServerTest extends AbstractTestNGSpringContextTests {
     assertThat(cut.json().path("faults")).hasSize(8);
   }
 
-  /** Two devices each of two people send at once, in disorder and twice: every acknowledged event is in one whole chain. */
+  /**
+   * Two devices each of two people send at once, in disorder and twice: every acknowledged event is in one whole
+   * chain.
+   */
   @Test
   public void many_at_once_lose_nothing_and_count_nothing_twice() throws Exception {
     List<Callable<Answer>> sends = new ArrayList<>();
@@ -225,7 +242,9 @@ public class ServerTest extends AbstractTestNGSpringContextTests {
     assertThat(log.path("check").asString()).isEqualTo("Not tied off yet");
   }
 
-  /** The interface's types are generated from this description; when it changed, run the tests with -Dlanyard.refresh. */
+  /**
+   * The interface's types are generated from this description; when it changed, run the tests with -Dlanyard.refresh.
+   */
   @Test
   public void the_description_of_the_interface_is_current() throws IOException {
     JsonMapper sorted = JsonMapper.builder()

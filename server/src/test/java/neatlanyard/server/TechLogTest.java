@@ -23,7 +23,9 @@ import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 
-/** From a find to the technical log and back: measured, judged, decided, deferred, cleared; and photos over a bad link. */
+/**
+ * From a find to the technical log and back: measured, judged, decided, deferred, cleared; and photos over a bad link.
+ */
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
 @SuppressWarnings("NullAway.Init") // The framework and the set-up fill the fields.
 public class TechLogTest extends AbstractTestNGSpringContextTests {
@@ -49,7 +51,8 @@ public class TechLogTest extends AbstractTestNGSpringContextTests {
     assertThat(wren.event("seat-taken", "{\"seat\":\"right\"}").status()).isEqualTo(200);
     assertThat(ida.event("seat-taken", "{\"seat\":\"left\"}").status()).isEqualTo(200);
     String report = wren.get("/api/departures/today-14/report").json().path("text").asString();
-    Answer cut = wren.event("day-set", "{\"report\":\"%s\",\"simulated\":true,\"circumstances\":[\"first-flight\"]}".formatted(report));
+    Answer cut = wren.event("day-set",
+        "{\"report\":\"%s\",\"simulated\":true,\"circumstances\":[\"first-flight\"]}".formatted(report));
     assertThat(cut.status()).isEqualTo(200);
     done("pu-pumps-off", "pu-ice-off", "pu-probe-off", "pu-brake");
   }
@@ -65,7 +68,8 @@ public class TechLogTest extends AbstractTestNGSpringContextTests {
   }
 
   private JsonNode find(String containing) {
-    return view().path("progress").path("finds").valueStream().filter(f -> f.path("note").asString().contains(containing)).findFirst().orElseThrow();
+    return view().path("progress").path("finds").valueStream()
+        .filter(f -> f.path("note").asString().contains(containing)).findFirst().orElseThrow();
   }
 
   private Answer measured(String step, String value) {
@@ -77,8 +81,10 @@ public class TechLogTest extends AbstractTestNGSpringContextTests {
     JsonNode tech = view().path("progress").path("tech");
     assertThat(tech.path("deferrals").findValuesAsString("entry")).contains("52-1");
     assertThat(tech.path("before").findValuesAsString("what")).contains("Cut 1 mm deep across the outer tyre");
-    assertThat(view().path("card").path("parts").findParents("id").stream().filter(i -> i.path("id").asString().equals("dx-service-door")))
-        .singleElement().satisfies(i -> assertThat(i.path("added").asString()).startsWith("deferred: 52-1 Service door indicator"));
+    assertThat(view().path("card").path("parts").findParents("id").stream()
+        .filter(i -> i.path("id").asString().equals("dx-service-door")))
+        .singleElement().satisfies(i -> assertThat(i.path("added").asString())
+        .startsWith("deferred: 52-1 Service door indicator"));
   }
 
   @Test
@@ -90,10 +96,14 @@ public class TechLogTest extends AbstractTestNGSpringContextTests {
     assertThat(reading.path("arithmetic").toString()).contains("a landing").contains("brake change");
     assertThat(measured("wa-brake-r", "1e9").code()).isEqualTo("not-a-value");
     assertThat(measured("wa-brake-r", "\"4,2\"").status()).isEqualTo(422);
-    assertThat(view().path("progress").path("steps").path("wa-brake-r").path("reading").path("value").asDouble()).isEqualTo(4.2);
+    assertThat(view().path("progress").path("steps").path("wa-brake-r").path("reading").path("value").asDouble())
+        .isEqualTo(4.2);
   }
 
-  /** One bulb of two: the list lets it go with an entry; the log of the tail has it; the next crew looks at the other bulb. */
+  /**
+   * One bulb of two: the list lets it go with an entry; the log of the tail has it; the next crew looks at the other
+   * bulb.
+   */
   @Test
   public void one_bulb_out_goes_into_the_log_with_its_last_day_and_maintenance_clears_it() {
     assertThat(measured("wa-tip-r", "1").status()).isEqualTo(200);
@@ -105,11 +115,14 @@ public class TechLogTest extends AbstractTestNGSpringContextTests {
     assertThat(milder.code()).isEqualTo("milder");
     assertThat(ida.event("verdict-taken", verdict.formatted(id, "fly_with_entry", "entered")).status()).isEqualTo(200);
     JsonNode log = varga.get("/api/tails/TL-DVA/log").json();
-    JsonNode defect = log.path("deferred").valueStream().filter(d -> d.path("id").asString().equals(id)).findFirst().orElseThrow();
-    assertThat(defect.path("terms").path("lastDay").asString()).as("category B, three days after today").isEqualTo("2027-01-17");
+    JsonNode defect = log.path("deferred").valueStream().filter(d -> d.path("id").asString().equals(id)).findFirst()
+        .orElseThrow();
+    assertThat(defect.path("terms").path("lastDay").asString()).as("category B, three days after today")
+        .isEqualTo("2027-01-17");
     assertThat(view().path("card").path("parts").findValuesAsString("id")).contains("dx-bulb-r");
     assertThat(wren.get("/api/tails/TL-DVA/due.ics").text()).contains("DTSTART;VALUE=DATE:20270117").contains(id);
-    assertThat(wren.get("/api/tails/TL-DVA/log.csv").text()).contains(id + ",").contains("deferred,,,,33-2,1,2027-01-17,entered");
+    assertThat(wren.get("/api/tails/TL-DVA/log.csv").text()).contains(id + ",")
+        .contains("deferred,,,,33-2,1,2027-01-17,entered");
     String act = "{\"kind\":\"cleared\",\"defect\":\"%s\",\"words\":\"bulb changed\"}".formatted(id);
     assertThat(wren.post("/api/tails/TL-DVA/log", act).code()).isEqualTo("maintenance-only");
     assertThat(varga.post("/api/tails/TL-DVA/log", act).status()).isEqualTo(200);
@@ -120,24 +133,35 @@ public class TechLogTest extends AbstractTestNGSpringContextTests {
   @Test
   public void maintenance_first_stops_the_departure_until_maintenance_says_so() {
     UUID id = Http.uuid7();
-    String raised = "{\"find\":\"%s\",\"step\":\"wa-gear-r\",\"note\":\"leak at the line\",\"what\":{\"severity\":\"defect\",\"count\":1,\"entry\":null,\"spot\":{\"x\":4.1,\"y\":10.6},\"photos\":[]}}";
+    String raised =
+        "{\"find\":\"%s\",\"step\":\"wa-gear-r\",\"note\":\"leak at the "
+        + "line\",\"what\":{\"severity\":\"defect\",\"count\":1,\"entry\":null,\"spot\":{\"x\":4.1,\"y\":10.6},"
+        + "\"photos\":[]}}";
     assertThat(wren.event("find-raised", raised.formatted(id)).status()).isEqualTo(200);
     assertThat(find("leak").path("proposed").path("verdict").asString()).isEqualTo("Maintenance first");
-    assertThat(find("leak").path("proposed").path("because").toString()).contains("None of the list's entries for this place was named: 32-4 Anti-skid");
-    assertThat(ida.event("verdict-taken", "{\"find\":\"%s\",\"verdict\":\"maintenance_first\",\"words\":\"look at it\"}".formatted(id)).status()).isEqualTo(200);
+    assertThat(find("leak").path("proposed").path("because").toString())
+        .contains("None of the list's entries for this place was named: 32-4 Anti-skid");
+    assertThat(ida.event("verdict-taken",
+        "{\"find\":\"%s\",\"verdict\":\"maintenance_first\",\"words\":\"look at it\"}".formatted(id)).status())
+        .isEqualTo(200);
     assertThat(view().path("progress").path("tags").findValuesAsString("key")).contains("verdict/" + id);
-    assertThat(varga.post("/api/tails/TL-DVA/log", "{\"kind\":\"cleared\",\"defect\":\"%s\",\"words\":\"union tightened, no leak\"}".formatted(id)).status()).isEqualTo(200);
+    assertThat(varga.post("/api/tails/TL-DVA/log",
+        "{\"kind\":\"cleared\",\"defect\":\"%s\",\"words\":\"union tightened, no leak\"}".formatted(id)).status())
+        .isEqualTo(200);
     assertThat(view().path("progress").path("tags").findValuesAsString("key")).doesNotContain("verdict/" + id);
     assertThat(find("leak").path("proposed").path("because").toString()).contains("union tightened");
   }
 
-  /** TL-DVC's bulb was deferred a week ago under B: it has run out, and the flight is stopped before anything is done. */
+  /**
+   * TL-DVC's bulb was deferred a week ago under B: it has run out, and the flight is stopped before anything is done.
+   */
   @Test
   public void a_deferral_that_has_run_out_bars_the_departure() {
     Http quill = Http.in(port, "quill", "tide-table-35");
     assertThat(quill.post("/api/departures/today-22/open", "{}").status()).isEqualTo(200);
     JsonNode tech = quill.get("/api/departures/today-22").json().path("progress").path("tech");
-    assertThat(tech.path("deferrals").findValuesAsString("bars")).anyMatch(b -> b.startsWith("It ran out at the end of 2027-01-10"));
+    assertThat(tech.path("deferrals").findValuesAsString("bars"))
+        .anyMatch(b -> b.startsWith("It ran out at the end of 2027-01-10"));
     JsonNode tails = quill.get("/api/tails").json();
     assertThat(tails.valueStream().filter(t -> t.path("tail").asString().equals("TL-DVC"))).singleElement()
         .satisfies(t -> assertThat(t.path("runOut").asInt()).isEqualTo(1));
@@ -146,7 +170,8 @@ public class TechLogTest extends AbstractTestNGSpringContextTests {
   @Test
   public void the_log_of_another_aircraft_hangs_a_tag_that_cannot_stay() {
     assertThat(wren.event("log-tail-read", "{\"tail\":\"TL-DVB\"}").status()).isEqualTo(200);
-    assertThat(view().path("progress").path("tags").findParents("key").stream().filter(t -> t.path("key").asString().equals("other-log/log")))
+    assertThat(view().path("progress").path("tags").findParents("key").stream()
+        .filter(t -> t.path("key").asString().equals("other-log/log")))
         .singleElement().satisfies(t -> assertThat(t.path("mayStay").asBoolean()).isFalse());
     assertThat(wren.event("log-tail-read", "{\"tail\":\"TL-DVA\"}").status()).isEqualTo(200);
     assertThat(view().path("progress").path("tags").findValuesAsString("key")).doesNotContain("other-log/log");
@@ -159,7 +184,8 @@ public class TechLogTest extends AbstractTestNGSpringContextTests {
     assertThat(bad.status()).isEqualTo(422);
     assertThat(bad.json().path("faults").toString()).contains("'act' is missing");
     String csv = varga.get("/api/tails/TL-DVB/log.csv").text();
-    assertThat(varga.text("/api/tech-log", csv).json().path("what").asString()).as("all of it is there").isEqualTo("0 new lines.");
+    assertThat(varga.text("/api/tech-log", csv).json().path("what").asString()).as("all of it is there")
+        .isEqualTo("0 new lines.");
     String other = csv.replaceAll("0000-4000", "0001-4000");
     assertThat(varga.text("/api/tech-log", other).json().path("what").asString()).isEqualTo("2 new lines.");
     assertThat(varga.text("/api/dispatch-lists", "format: x").status()).isEqualTo(422);
@@ -198,7 +224,8 @@ public class TechLogTest extends AbstractTestNGSpringContextTests {
     byte[] whole = withPlace(picture(2_000, 900, "jpeg"));
     UUID id = Http.uuid7();
     assertThat(part(id, whole, 0, 1_000).json().path("received").asInt()).isEqualTo(1_000);
-    assertThat(part(id, whole, 0, 1_000).json().path("received").asInt()).as("sent twice, counted once").isEqualTo(1_000);
+    assertThat(part(id, whole, 0, 1_000).json().path("received").asInt()).as("sent twice, counted once")
+        .isEqualTo(1_000);
     assertThat(part(id, whole, 5_000, 6_000).code()).isEqualTo("photo-hole");
     assertThat(wren.get("/api/photos/" + id + "/received").json().path("received").asInt()).isEqualTo(1_000);
     assertThat(part(id, whole, 1_000, whole.length).json().path("whole").asBoolean()).isTrue();
@@ -221,9 +248,12 @@ public class TechLogTest extends AbstractTestNGSpringContextTests {
     assertThat(part(Http.uuid7(), gif, 0, gif.length).code()).isEqualTo("not-a-picture");
     byte[] small = picture(30, 20, "png");
     String wrong = "0".repeat(64);
-    assertThat(wren.bytes(PHOTO.formatted(Http.uuid7(), wrong, small.length, 0), small).code()).isEqualTo("photo-torn");
-    assertThat(wren.bytes(PHOTO.formatted(Http.uuid7(), wrong, 6_000_000, 0), small).code()).isEqualTo("photo-too-large");
-    assertThat(varga.bytes(PHOTO.formatted(Http.uuid7(), wrong, 10, 0), new byte[10]).code()).isEqualTo("not-rostered");
+    assertThat(wren.bytes(PHOTO.formatted(Http.uuid7(), wrong, small.length, 0), small).code())
+        .isEqualTo("photo-torn");
+    assertThat(wren.bytes(PHOTO.formatted(Http.uuid7(), wrong, 6_000_000, 0), small).code())
+        .isEqualTo("photo-too-large");
+    assertThat(varga.bytes(PHOTO.formatted(Http.uuid7(), wrong, 10, 0), new byte[10]).code())
+        .isEqualTo("not-rostered");
     byte[] huge = hugePng();
     assertThat(part(Http.uuid7(), huge, 0, huge.length).code()).isEqualTo("picture-too-large");
   }

@@ -38,7 +38,8 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
   private static final JsonMapper JSON = new JsonMapper();
   private static final int EVENTS = 400;
   private static final List<String> KINDS =
-      List.of("step-done", "step-done", "step-done", "step-done", "step-undone", "step-undone", "step-later", "step-not-today", "find-raised", "overridden");
+      List.of("step-done", "step-done", "step-done", "step-done", "step-undone", "step-undone", "step-later",
+      "step-not-today", "find-raised", "overridden");
 
   /** Times that steps begin are over when they are heard of: what can be said must not go by how fast this runs. */
   private static final String LONG_AGO = Given.DAY + "T06:30:00Z";
@@ -46,9 +47,11 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
   private static final String SINCE = Given.DAY + "T07:25:00Z";
 
   /** Some of them right for each thing that is measured, some not. */
-  private static final double[] VALUES = {0, 1, 2, 5, 20, 25, 50, 90, 95, 120, 180, 200, 600, 650, 1_500, 2_000, 3_000};
+  private static final double[] VALUES = {0, 1, 2, 5, 20, 25, 50, 90, 95, 120, 180, 200, 600, 650, 1_500, 2_000,
+      3_000};
 
-  private static final String[] TAG = {"key", "title", "detail", "by", "stage", "due", "go", "steps", "mayStay", "outside", "hand", "open", "all"};
+  private static final String[] TAG = {"key", "title", "detail", "by", "stage", "due", "go", "steps", "mayStay",
+      "outside", "hand", "open", "all"};
 
   @LocalServerPort private int port;
 
@@ -65,19 +68,24 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
   private static Map<String, List<String>> standing(JsonNode progress) {
     Map<String, List<String>> steps = new TreeMap<>();
     progress.path("steps").forEachEntry((id, s) ->
-        steps.put(id, s.path("settled").asBoolean() ? List.of(found(s) ? "find" : "settled") : s.path("owes").valueStream().map(JsonNode::asString).toList()));
+        steps.put(id, s.path("settled").asBoolean() ? List.of(found(s) ? "find" : "settled") : s.path("owes")
+            .valueStream().map(JsonNode::asString).toList()));
     return steps;
   }
 
   /**
-   * The tags that hang from what is said of steps, by their keys. How late they are goes by the clock; the words for what
+   * The tags that hang from what is said of steps, by their keys. How late they are goes by the clock; the words for
+   * what
    * closes them, and those of a reading's judgement, are the server's; so is the view where finds are decided.
    */
   private static Map<String, Object> hanging(JsonNode progress) {
-    Set<String> measured = progress.path("finds").valueStream().filter(f -> f.path("measured").asBoolean()).map(f -> "find/" + f.path("id").asString())
+    Set<String> measured = progress.path("finds").valueStream().filter(f -> f.path("measured").asBoolean())
+        .map(f -> "find/" + f.path("id").asString())
         .collect(Collectors.toSet());
     Map<String, Object> tags = new TreeMap<>();
-    progress.path("tags").valueStream().filter(t -> !t.path("open").isEmpty() || t.path("key").asString().matches("(find|look-again|wait)/.*")).forEach(t -> {
+    progress.path("tags").valueStream()
+        .filter(t -> !t.path("open").isEmpty() || t.path("key").asString().matches("(find|look-again|wait)/.*"))
+        .forEach(t -> {
       Map<String, Object> tag = some(t, TAG);
       String key = t.path("key").asString();
       if (measured.contains(key)) {
@@ -91,13 +99,16 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
     return tags;
   }
 
-  /** What keeps open steps closed, of what rests on other steps: those that come first, and whether a time has to pass. */
+  /**
+   * What keeps open steps closed, of what rests on other steps: those that come first, and whether a time has to pass.
+   */
   private static Map<String, Object> closed(JsonNode progress, List<JsonNode> items) {
     Map<String, Object> closed = new TreeMap<>();
     for (JsonNode item : items) {
       List<String> gates = progress.path("gates").path(item.path("id").asString()).valueStream()
           .filter(g -> !g.path("ofStage").asBoolean())
-          .map(g -> g.path("before").asString() + (g.has("until") ? " running" : g.path("waits").asBoolean() ? " and its time" : "")).sorted().toList();
+          .map(g -> g.path("before").asString()
+          + (g.has("until") ? " running" : g.path("waits").asBoolean() ? " and its time" : "")).sorted().toList();
       if (!gates.isEmpty()) {
         closed.put(item.path("id").asString(), gates);
       }
@@ -109,7 +120,8 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
   private static Map<String, Object> running(JsonNode progress) {
     Map<String, Object> running = new TreeMap<>();
     progress.path("waits").valueStream().forEach(w -> running.put(w.path("step").asString(),
-        Duration.between(Instant.parse(w.path("since").asString()), Instant.parse(w.path("until").asString())).toSeconds()));
+        Duration.between(Instant.parse(w.path("since").asString()), Instant.parse(w.path("until").asString()))
+        .toSeconds()));
     return running;
   }
 
@@ -125,7 +137,8 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
     return moved;
   }
 
-  private static Map<String, Object> changed(Map<String, List<String>> before, Map<String, List<String>> after, List<JsonNode> items) {
+  private static Map<String, Object> changed(Map<String, List<String>> before, Map<String, List<String>> after,
+      List<JsonNode> items) {
     Map<String, Object> changes = new TreeMap<>();
     items.forEach(i -> {
       String id = i.path("id").asString();
@@ -138,9 +151,13 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
 
   private record Word(UUID id, String kind, Map<String, Object> body, String deviceAt) {}
 
-  /** One thing said at random: most often of a step that opens or closes something, that is read, or that has to do with a time. */
+  /**
+   * One thing said at random: most often of a step that opens or closes something, that is read, or that has to do
+   * with a time.
+   */
   private static Word word(Random random, List<JsonNode> items) {
-    List<JsonNode> hooked = items.stream().filter(i -> !i.path("opens").isEmpty() || !i.path("closes").isEmpty()).toList();
+    List<JsonNode> hooked = items.stream().filter(i -> !i.path("opens").isEmpty() || !i.path("closes").isEmpty())
+        .toList();
     List<JsonNode> read = items.stream().filter(i -> i.has("measure")).toList();
     List<JsonNode> timed = items.stream().filter(i -> i.has("waits") || !i.path("afterWait").isEmpty()).toList();
     List<JsonNode> among = List.of(hooked, hooked, read, timed, items).get(random.nextInt(5));
@@ -165,7 +182,8 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
   }
 
   private static boolean said(Http who, Word word) {
-    Map<String, Object> event = Map.of("id", word.id, "device", "d1", "deviceAt", word.deviceAt, "kind", word.kind, "body", word.body);
+    Map<String, Object> event = Map.of("id", word.id, "device", "d1", "deviceAt", word.deviceAt, "kind", word.kind,
+        "body", word.body);
     return who.post("/api/departures/today-14/events", JSON.writeValueAsString(event)).status() == 200;
   }
 
@@ -176,8 +194,10 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
   /** What others need first is done, so that most can be said. */
   private static void opened(Http wren, Http ida) {
     Set<String> first = new TreeSet<>();
-    progress(wren).path("gates").valueStream().flatMap(JsonNode::valueStream).forEach(g -> first.add(g.path("before").asString()));
-    first.forEach(step -> List.of(wren, ida).forEach(who -> said(who, new Word(Http.uuid7(), "step-done", Map.of("step", step), LONG_AGO))));
+    progress(wren).path("gates").valueStream().flatMap(JsonNode::valueStream)
+        .forEach(g -> first.add(g.path("before").asString()));
+    first.forEach(step -> List.of(wren, ida)
+        .forEach(who -> said(who, new Word(Http.uuid7(), "step-done", Map.of("step", step), LONG_AGO))));
   }
 
   @Test
@@ -187,11 +207,15 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
     wren.post("/api/departures/today-14/open", "{}");
     wren.event("seat-taken", "{\"seat\":\"right\"}");
     ida.event("seat-taken", "{\"seat\":\"left\"}");
-    wren.event("day-set", "{\"report\":\"METAR QTRN 140720Z 24012KT 9000 -SN FEW012 BKN025 M02/M04 Q1003\",\"simulated\":true,\"circumstances\":[]}");
+    wren.event("day-set",
+        "{\"report\":\"METAR QTRN 140720Z 24012KT 9000 -SN FEW012 BKN025 M02/M04 "
+        + "Q1003\",\"simulated\":true,\"circumstances\":[]}");
     JsonNode card = wren.get("/api/departures/today-14").json().path("card");
-    List<JsonNode> parts = card.path("parts").valueStream().filter(p -> !p.path("kind").asString().equals("checklist")).toList();
+    List<JsonNode> parts = card.path("parts").valueStream().filter(p -> !p.path("kind").asString().equals("checklist"))
+        .toList();
     List<JsonNode> all = parts.stream().flatMap(p -> p.path("items").valueStream()).toList();
-    List<JsonNode> own = all.stream().filter(i -> i.path("seats").valueStream().anyMatch(s -> s.asString().equals("right"))).toList();
+    List<JsonNode> own = all.stream()
+        .filter(i -> i.path("seats").valueStream().anyMatch(s -> s.asString().equals("right"))).toList();
     Random random = new Random(35);
     opened(wren, ida);
     for (int n = 0; n < EVENTS / 2; n++) {
@@ -204,18 +228,23 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
       Word word = word(random, own);
       // What is right for one reading may change with another; the device goes by what it was told.
       String of = String.valueOf(word.body.get("step"));
-      boolean known = !word.kind.equals("measured") || before.path("allowed").path(of).equals(told.path("allowed").path(of));
+      boolean known = !word.kind.equals("measured") || before.path("allowed").path(of)
+          .equals(told.path("allowed").path(of));
       if (known && said(wren, word)) {
         JsonNode after = progress(wren);
         lines.add(JSON.writeValueAsString(new TreeMap<>(Map.of(
-            "id", word.id, "deviceAt", word.deviceAt, "kind", word.kind, "body", word.body, "steps", changed(standing(before), standing(after), all), "tags", moved(hanging(before), hanging(after)),
-            "closed", moved(closed(before, all), closed(after, all)), "waits", moved(running(before), running(after))))));
+            "id", word.id, "deviceAt", word.deviceAt, "kind", word.kind, "body", word.body, "steps",
+            changed(standing(before), standing(after), all), "tags", moved(hanging(before), hanging(after)),
+            "closed", moved(closed(before, all), closed(after, all)), "waits",
+            moved(running(before), running(after))))));
         before = after;
       }
     }
     assertThat(lines).hasSizeGreaterThan(EVENTS / 2);
-    assertThat(Stream.concat(KINDS.stream(), Stream.of("measured", "wait-seen"))).allMatch(k -> lines.stream().anyMatch(l -> l.contains("\"kind\":\"%s\"".formatted(k))));
-    String now = "{\"card\":%s,\n\"told\":%s,\n\"said\":[\n%s\n]}\n".formatted(JSON.writeValueAsString(brief(card, parts)),
+    assertThat(Stream.concat(KINDS.stream(), Stream.of("measured", "wait-seen")))
+        .allMatch(k -> lines.stream().anyMatch(l -> l.contains("\"kind\":\"%s\"".formatted(k))));
+    String now = "{\"card\":%s,\n\"told\":%s,\n\"said\":[\n%s\n]}\n".formatted(
+        JSON.writeValueAsString(brief(card, parts)),
         JSON.writeValueAsString(brief(told)), String.join(",\n", lines));
     Path kept = Given.ROOT.resolve("ui/src/departure/unsent.cases.json");
     if (System.getProperty("lanyard.refresh") != null) {
@@ -234,7 +263,9 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
   private static Map<String, Object> brief(JsonNode card, List<JsonNode> parts) {
     List<Map<String, Object>> some = parts.stream().map(p -> {
       Map<String, Object> part = some(p, "kind", "stage");
-      part.put("items", p.path("items").valueStream().map(i -> some(i, "id", "challenge", "response", "seats", "any", "opens", "closes", "needs", "afterWait", "waits")).toList());
+      part.put("items", p.path("items").valueStream()
+          .map(i -> some(i, "id", "challenge", "response", "seats", "any", "opens", "closes", "needs", "afterWait",
+          "waits")).toList());
       return part;
     }).toList();
     return new TreeMap<>(Map.of("tags", card.path("tags"), "parts", some));
@@ -242,7 +273,8 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
 
   private static Map<String, Object> gates(JsonNode told) {
     Map<String, Object> gates = new TreeMap<>();
-    told.path("gates").forEachEntry((id, all) -> gates.put(id, all.valueStream().map(g -> some(g, "before", "waits", "ofStage", "until")).toList()));
+    told.path("gates").forEachEntry((id, all) ->
+        gates.put(id, all.valueStream().map(g -> some(g, "before", "waits", "ofStage", "until")).toList()));
     return gates;
   }
 
@@ -251,11 +283,14 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
     Map<String, Object> steps = new TreeMap<>();
     told.path("steps").forEachEntry((id, s) -> {
       Map<String, Object> step = some(s, "status", "settled", "owes", "again", "disagreed");
-      step.put("marks", s.path("marks").valueStream().map(m -> some(m, "outcome", "by", "seat", "number", "at")).toList());
+      step.put("marks", s.path("marks").valueStream().map(m -> some(m, "outcome", "by", "seat", "number", "at"))
+          .toList());
       steps.put(id, step);
     });
     List<Map<String, Object>> tags = told.path("tags").valueStream().map(t -> some(t, TAG)).toList();
-    return new TreeMap<>(Map.of("number", told.path("number"), "steps", steps, "tags", tags, "allowed", told.path("allowed"), "gates", gates(told),
+    return new TreeMap<>(
+        Map.of("number", told.path("number"), "steps", steps, "tags", tags, "allowed", told.path("allowed"), "gates",
+        gates(told),
         "passed", told.path("passed"),
         "waits", told.path("waits").valueStream().map(w -> some(w, "step", "tag", "words", "since", "until")).toList(),
         "beads", told.path("beads").valueStream().map(b -> some(b, "stage", "title", "state")).toList(),

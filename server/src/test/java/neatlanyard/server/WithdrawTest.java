@@ -12,7 +12,8 @@ public class WithdrawTest extends AtTheServer {
   private static final String HEAD = "tail,defect,at,by,name,act,flight,place,step,entry,count,last-day,words\r\n";
 
   private static String raised(String tail, int n) {
-    return "%s,00000000-0000-0009-0000-%012d,-PT20H,varga,Lio Varga,raised,,,,,,,Reading light dim\r\n".formatted(tail, n);
+    return "%s,00000000-0000-0009-0000-%012d,-PT20H,varga,Lio Varga,raised,,,,,,,Reading light dim\r\n".formatted(
+        tail, n);
   }
 
   private static String latest(Http http) {
@@ -39,7 +40,8 @@ public class WithdrawTest extends AtTheServer {
     assertThat(varga.delete("/api/imports/" + number(varga)).code()).isEqualTo("withdrawn");
 
     assertThat(varga.text("/api/tech-log", HEAD + raised("TL-HYB", 1)).text()).contains("1 new lines");
-    assertThat(varga.post("/api/tails/TL-HYB/log", "{\"kind\":\"cleared\",\"defect\":\"00000000-0000-0009-0000-000000000001\",\"words\":\"changed\"}").status())
+    assertThat(varga.post("/api/tails/TL-HYB/log",
+        "{\"kind\":\"cleared\",\"defect\":\"00000000-0000-0009-0000-000000000001\",\"words\":\"changed\"}").status())
         .isEqualTo(200);
     assertThat(latest(varga)).isEqualTo("IN_USE");
     assertThat(varga.delete("/api/imports/" + number(varga)).code()).isEqualTo("in-use");
@@ -70,8 +72,11 @@ public class WithdrawTest extends AtTheServer {
     Http newcomer = Http.in(port, "newcomer", password);
     assertThat(newcomer.get("/api/session").status()).isEqualTo(200);
 
-    String flights = "format: neat-lanyard/flights/1\nflights:\n  - {id: theirs, number: Flight 77, tail: TL-DVA, from: QTRN, to: QVSK, "
-        + "departs-in: PT5H, crew: [{who: newcomer, seat: left, commander: true, flying: true}, {who: adeyo, seat: right}]}\n";
+    String flights =
+        "format: neat-lanyard/flights/1\nflights:\n  - {id: theirs, number: Flight 77, tail: TL-DVA, from: QTRN, to: "
+        + "QVSK, "
+        + "departs-in: PT5H, crew: [{who: newcomer, seat: left, commander: true, flying: true}, {who: adeyo, seat: "
+        + "right}]}\n";
     assertThat(admin.text("/api/flights", flights).status()).isEqualTo(200);
     assertThat(admin.delete("/api/fleet").json().path("detail").asString()).contains("Flight 77");
     assertThat(admin.delete("/api/flights/theirs").status()).isEqualTo(200);

@@ -92,8 +92,10 @@ public class StoreTest {
 
   private static Flight flight(String id) {
     return new Flight(
-        new FlightId(id), "Flight 14", new TailId("TL-DVA"), new AirfieldId("QTRN"), new AirfieldId("QVSK"), AT, Optional.of(170),
-        List.of(new Rostered(new CrewId("marsk"), Seat.LEFT, true, true), new Rostered(new CrewId("adeyo"), Seat.RIGHT, false, false)));
+        new FlightId(id), "Flight 14", new TailId("TL-DVA"), new AirfieldId("QTRN"), new AirfieldId("QVSK"), AT,
+        Optional.of(170),
+        List.of(new Rostered(new CrewId("marsk"), Seat.LEFT, true, true),
+        new Rostered(new CrewId("adeyo"), Seat.RIGHT, false, false)));
   }
 
   private static Kept kept(long number, UUID event) {
@@ -111,16 +113,22 @@ public class StoreTest {
 
   @Test
   public void a_second_server_on_the_same_file_is_told_so() {
-    assertThatThrownBy(() -> Database.open(file)).isInstanceOf(NotKept.class).hasMessageContaining("Another server uses the database");
+    assertThatThrownBy(() -> Database.open(file)).isInstanceOf(NotKept.class)
+        .hasMessageContaining("Another server uses the database");
     again();
   }
 
-  /** A full disk, as SQLite meets it: no page more. What failed is told, what was there stays, and it goes on once there is room. */
+  /**
+   * A full disk, as SQLite meets it: no page more. What failed is told, what was there stays, and it goes on once
+   * there is room.
+   */
   @Test
   public void a_full_disk_says_so_and_it_goes_on_once_there_is_room() {
     db.write(sql -> sql.execute("pragma max_page_count = " + sql.fetchValue("pragma page_count")));
-    Flight large = new Flight(new FlightId("a"), "x".repeat(100_000), new TailId("TL-DVA"), new AirfieldId("QTRN"), new AirfieldId("QVSK"), AT, Optional.empty(), List.of());
-    assertThatThrownBy(() -> new StoredFlights(db).add(List.of(large))).isInstanceOf(NotKept.class).hasMessageContaining("the disk is full");
+    Flight large = new Flight(new FlightId("a"), "x".repeat(100_000), new TailId("TL-DVA"), new AirfieldId("QTRN"),
+        new AirfieldId("QVSK"), AT, Optional.empty(), List.of());
+    assertThatThrownBy(() -> new StoredFlights(db).add(List.of(large))).isInstanceOf(NotKept.class)
+        .hasMessageContaining("the disk is full");
     assertThat(db.trouble()).isPresent();
     assertThat(new StoredFlights(db).all()).isEmpty();
     db.write(sql -> sql.execute("pragma max_page_count = 1000000"));
@@ -132,7 +140,8 @@ public class StoreTest {
   @Test
   public void a_database_that_may_only_be_read_says_so() {
     db.write(sql -> sql.execute("pragma query_only = 1"));
-    assertThatThrownBy(() -> new StoredFlights(db).add(List.of(flight("a")))).isInstanceOf(NotKept.class).hasMessageContaining("it may only be read");
+    assertThatThrownBy(() -> new StoredFlights(db).add(List.of(flight("a")))).isInstanceOf(NotKept.class)
+        .hasMessageContaining("it may only be read");
     assertThatThrownBy(() -> Database.open(Path.of("/proc/no-such-folder/test.db"))).isInstanceOf(NotKept.class);
   }
 
@@ -142,7 +151,8 @@ public class StoreTest {
     again();
     StoredFlights flights = new StoredFlights(db);
     assertThat(flights.all()).containsExactly(flight("a"), flight("b"));
-    assertThatThrownBy(() -> flights.add(List.of(flight("c"), flight("b")))).hasMessageContaining("'b' is there already");
+    assertThatThrownBy(() -> flights.add(List.of(flight("c"), flight("b"))))
+        .hasMessageContaining("'b' is there already");
     assertThatThrownBy(() -> flights.add(List.of(flight("d"), flight("d")))).isNotNull();
     assertThat(flights.all()).hasSize(2);
     assertThat(flights.find(new FlightId("c"))).isEmpty();
@@ -175,7 +185,8 @@ public class StoreTest {
     assertThat(revisions.keep(draft("1"), 0)).as("another who did not know of it").isFalse();
     Revision second = draft("1").saved("text2", "sha2", by("orrin"));
     assertThat(revisions.keep(second, 1)).isTrue();
-    assertThat(revisions.keep(draft("1").saved("text3", "sha3", by("rand")), 1)).as("made from the first edition").isFalse();
+    assertThat(revisions.keep(draft("1").saved("text3", "sha3", by("rand")), 1)).as("made from the first edition")
+        .isFalse();
     again();
     assertThat(new StoredRevisions(db).find(new PackId("pack"), "1")).contains(second);
   }
@@ -188,8 +199,10 @@ public class StoreTest {
     assertThat(revisions.keep(published, 1)).isTrue();
     assertThat(revisions.keep(published.saved("x", "y", by("orrin")), 1)).isFalse();
     assertThat(revisions.discard(new PackId("pack"), "1", 1)).isFalse();
-    assertThatThrownBy(() -> db.write(sql -> sql.execute("update revision set content = 'x'"))).hasMessageContaining("never changed");
-    assertThatThrownBy(() -> db.write(sql -> sql.execute("delete from revision"))).hasMessageContaining("never deleted");
+    assertThatThrownBy(() -> db.write(sql -> sql.execute("update revision set content = 'x'")))
+        .hasMessageContaining("never changed");
+    assertThatThrownBy(() -> db.write(sql -> sql.execute("delete from revision")))
+        .hasMessageContaining("never deleted");
     revisions.acknowledge(new PackId("pack"), "1", by("adeyo"));
     revisions.acknowledge(new PackId("pack"), "1", new Signed(new CrewId("adeyo"), AT.plusSeconds(9)));
     again();
@@ -206,9 +219,11 @@ public class StoreTest {
     try (StoredDepartureLog log = new StoredDepartureLog(db)) {
       UUID said = new UUID(0x7001L, 1);
       Kept kept = new Kept(2, said, "{\"kind\":\"does-not-fit\"}", "hash");
-      log.append(new FlightId("a"), new Kept(1, new UUID(0x7000L, 1), "{\"kind\":\"step-done\"}", "h")).toCompletableFuture().join();
+      log.append(new FlightId("a"), new Kept(1, new UUID(0x7000L, 1), "{\"kind\":\"step-done\"}", "h"))
+          .toCompletableFuture().join();
       log.append(new FlightId("b"), kept).toCompletableFuture().join();
-      assertThat(log.doesNotFit()).extracting(f -> f.departure().value(), f -> f.entry()).containsExactly(tuple("b", kept));
+      assertThat(log.doesNotFit()).extracting(f -> f.departure().value(), f -> f.entry())
+          .containsExactly(tuple("b", kept));
       StoredFeedbackAnswers answers = new StoredFeedbackAnswers(db);
       answers.keep(said, new Answer("Thank you", by("orrin")));
       answers.keep(said, new Answer("Mended in the next revision", by("orrin")));
@@ -242,7 +257,8 @@ public class StoreTest {
         together.add(log.append(new FlightId("b"), kept(n, UUID.randomUUID())).toCompletableFuture());
       }
       CompletableFuture<Void> bad = log.append(new FlightId("a"), kept(41, twice)).toCompletableFuture();
-      CompletableFuture<Void> unknown = log.append(new FlightId("c"), kept(1, UUID.randomUUID())).toCompletableFuture();
+      CompletableFuture<Void> unknown = log.append(new FlightId("c"), kept(1, UUID.randomUUID()))
+          .toCompletableFuture();
       CompletableFuture<Void> good = log.append(new FlightId("b"), kept(41, UUID.randomUUID())).toCompletableFuture();
       together.forEach(CompletableFuture::join);
       good.join();
@@ -263,7 +279,8 @@ public class StoreTest {
     try (StoredDepartureLog log = new StoredDepartureLog(db)) {
       log.append(new FlightId("a"), kept(1, UUID.randomUUID())).toCompletableFuture().join();
     }
-    assertThatThrownBy(() -> db.write(sql -> sql.execute("update entry set json = 'x'"))).hasMessageContaining("never changed");
+    assertThatThrownBy(() -> db.write(sql -> sql.execute("update entry set json = 'x'")))
+        .hasMessageContaining("never changed");
     assertThatThrownBy(() -> db.write(sql -> sql.execute("delete from entry"))).hasMessageContaining("never deleted");
   }
 
@@ -286,30 +303,42 @@ public class StoreTest {
     TailId tail = new TailId("TL-DVA");
     UUID defect = new UUID(7, 1);
     List<TechAct> acts = List.of(
-        new TechAct.Raised(defect, Optional.of(new FlightId("f1")), Optional.of(new PlaceId("tip")), Optional.of(new StepId("wa-tip-l")), "bulb, \"one\" of two"),
+        new TechAct.Raised(defect, Optional.of(new FlightId("f1")), Optional.of(new PlaceId("tip")),
+        Optional.of(new StepId("wa-tip-l")), "bulb, \"one\" of two"),
         new TechAct.Deferred(defect, new EntryId("33-1"), 1, LocalDate.of(2027, 1, 17), "no bulb"),
         new TechAct.Extended(defect, LocalDate.of(2027, 1, 20), "still none"),
         new TechAct.Cleared(defect, "changed"));
-    List<TechEntry> lines = acts.stream().map(a -> new TechEntry(tail, AT, new CrewId("varga"), "Lio Varga", a)).toList();
+    List<TechEntry> lines = acts.stream().map(a -> new TechEntry(tail, AT, new CrewId("varga"), "Lio Varga", a))
+        .toList();
     new StoredTechLogs(db).add(lines);
     again();
     assertThat(new StoredTechLogs(db).of(tail)).isEqualTo(lines);
     assertThat(new StoredTechLogs(db).of(new TailId("TL-DVB"))).isEmpty();
-    assertThatThrownBy(() -> new StoredTechLogs(db).add(lines.subList(0, 1))).as("raised once").isInstanceOf(RuntimeException.class);
-    db.write(sql -> sql.execute("insert into tech_line (tail, defect, at, who, name, act, entry, count, last_day, words) values "
-        + "('TL-HYB', '00000000-0000-0001-0000-000000000009', 0, 'varga', 'V', 'deferred', '33-1', 1, '+999999999-12-31', 'old')"));
+    assertThatThrownBy(() -> new StoredTechLogs(db).add(lines.subList(0, 1))).as("raised once")
+        .isInstanceOf(RuntimeException.class);
+    db.write(sql ->
+        sql.execute("insert into tech_line (tail, defect, at, who, name, act, entry, count, last_day, words) values "
+        + "('TL-HYB', '00000000-0000-0001-0000-000000000009', 0, 'varga', 'V', 'deferred', '33-1', 1, "
+        + "'+999999999-12-31', 'old')"));
     assertThat(new StoredTechLogs(db).of(new TailId("TL-HYB"))).as("kept before days had a range").singleElement()
-        .extracting(e -> ((TechAct.Deferred) e.act()).words()).isEqualTo("old [last day as it was written: +999999999-12-31]");
-    assertThatThrownBy(() -> db.write(sql -> sql.execute("update tech_line set words = 'x'"))).hasMessageContaining("never changed");
-    assertThatThrownBy(() -> db.write(sql -> sql.execute("delete from tech_line"))).hasMessageContaining("never deleted");
+        .extracting(e -> ((TechAct.Deferred) e.act()).words())
+        .isEqualTo("old [last day as it was written: +999999999-12-31]");
+    assertThatThrownBy(() -> db.write(sql -> sql.execute("update tech_line set words = 'x'")))
+        .hasMessageContaining("never changed");
+    assertThatThrownBy(() -> db.write(sql -> sql.execute("delete from tech_line")))
+        .hasMessageContaining("never deleted");
   }
 
-  /** A file counts whole or not at all: one that a killed server left half way, and one that was withdrawn, are not there. */
+  /**
+   * A file counts whole or not at all: one that a killed server left half way, and one that was withdrawn, are not
+   * there.
+   */
   @Test
   public void a_file_counts_whole_and_until_it_is_withdrawn() {
     TailId tail = new TailId("TL-DVA");
     CrewId varga = new CrewId("varga");
-    List<Reading> readings = IntStream.range(0, 250).mapToObj(n -> new Reading(tail, new QuantityId("oil"), AT.plusSeconds(n), n, n, 12)).toList();
+    List<Reading> readings = IntStream.range(0, 250)
+        .mapToObj(n -> new Reading(tail, new QuantityId("oil"), AT.plusSeconds(n), n, n, 12)).toList();
     StoredImports imports = new StoredImports(db);
     imports.bringInReadings(readings, varga, AT);
     assertThat(new StoredReadingHistory(db).of(tail, 1_000)).isEqualTo(readings);
@@ -331,9 +360,11 @@ public class StoreTest {
     imports.bringInLog(lines, varga, AT);
     again();
     assertThat(new StoredTechLogs(db).of(tail)).isEqualTo(lines);
-    new StoredTechLogs(db).add(List.of(new TechEntry(tail, AT, varga, "Lio Varga", new TechAct.Cleared(defect, "changed"))));
+    new StoredTechLogs(db)
+        .add(List.of(new TechEntry(tail, AT, varga, "Lio Varga", new TechAct.Cleared(defect, "changed"))));
     assertThat(new StoredImports(db).withdraw(3, AT)).isFalse();
-    assertThat(new StoredImports(db).latest(5)).extracting(Import::standing).containsExactly(Standing.IN_USE, Standing.WITHDRAWN);
+    assertThat(new StoredImports(db).latest(5)).extracting(Import::standing)
+        .containsExactly(Standing.IN_USE, Standing.WITHDRAWN);
   }
 
   @Test
@@ -342,7 +373,8 @@ public class StoreTest {
     assertThat(history.none()).isTrue();
     TailId tail = new TailId("TL-DVA");
     List<Reading> readings = IntStream.range(0, 30)
-        .mapToObj(n -> new Reading(tail, new QuantityId(n % 2 == 0 ? "oil" : "pin"), AT.plusSeconds(n), n, n * 0.7, 12.5 - n)).toList();
+        .mapToObj(n -> new Reading(tail, new QuantityId(n % 2 == 0 ? "oil" : "pin"), AT.plusSeconds(n), n, n * 0.7,
+        12.5 - n)).toList();
     history.add(readings.reversed());
     again();
     assertThat(new StoredReadingHistory(db).of(tail, 5)).isEqualTo(readings.subList(20, 30));

@@ -138,7 +138,8 @@ public final class ControlCheck {
     add(surface.axis(), surface.name(), NEUTRAL, back, rest, spec.neutralDeg(), "°",
         back
             ? "%s came back to neutral within %.1f°.".formatted(surface.name(), Math.abs(rest))
-            : "%s rested %.1f° from neutral; %.1f° is the most.".formatted(surface.name(), Math.abs(rest), spec.neutralDeg()));
+            : "%s rested %.1f° from neutral; %.1f° is the most.".formatted(surface.name(), Math.abs(rest),
+            spec.neutralDeg()));
   }
 
   private void sense(Surface surface, double[] input, double[] at, double sign) {
@@ -171,7 +172,8 @@ public final class ControlCheck {
     add(surface.axis(), surface.name(), FULL_TRAVEL, enough, reached, least, "°",
         enough
             ? "%s reached %.1f° %s of %.1f°.".formatted(surface.name(), reached, way, full)
-            : "%s reached %.1f° %s, %.1f° short of its %.1f°.".formatted(surface.name(), reached, way, full - reached, full));
+            : "%s reached %.1f° %s, %.1f° short of its %.1f°.".formatted(surface.name(), reached, way, full - reached,
+            full));
   }
 
   private void correlation(Surface surface, double[] input, double[] at) {
@@ -205,13 +207,16 @@ public final class ControlCheck {
     add(Axis.ROLL, spoiler.name(), SPOILER_OUT, isOut, out, spoiler.outDeg(), "°",
         isOut
             ? "%s came out %.1f° with roll %s.".formatted(spoiler.name(), out, toward)
-            : "%s came out %.1f° with roll %s, at least %.1f° is wanted.".formatted(spoiler.name(), out, toward, spoiler.outDeg()));
-    double rest = Math.max(restsAt(roll, at, pct -> spoiler.outDeg() * Math.max(0, pct * spoiler.side()) / 100), otherSide);
+            : "%s came out %.1f° with roll %s, at least %.1f° is wanted.".formatted(spoiler.name(), out, toward,
+            spoiler.outDeg()));
+    double rest = Math.max(restsAt(roll, at, pct -> spoiler.outDeg() * Math.max(0, pct * spoiler.side()) / 100),
+        otherSide);
     boolean isIn = rest <= spoiler.inDeg();
     add(Axis.ROLL, spoiler.name(), SPOILER_IN, isIn, rest, spoiler.inDeg(), "°",
         isIn
             ? "%s went back in.".formatted(spoiler.name())
-            : "%s stayed out %.1f° when it should be in; %.1f° is the most.".formatted(spoiler.name(), rest, spoiler.inDeg()));
+            : "%s stayed out %.1f° when it should be in; %.1f° is the most.".formatted(spoiler.name(), rest,
+            spoiler.inDeg()));
   }
 
   private static double furthest(double[] input, double sign) {
@@ -249,7 +254,8 @@ public final class ControlCheck {
   }
 
   /**
-   * How far the deflection was, at its worst, from neutral or from where the control stood, whichever is nearer, while the control had been released for
+   * How far the deflection was, at its worst, from neutral or from where the control stood, whichever is nearer, while
+   * the control had been released for
    * longer than the settling time: before the first movement, between movements and after the last. A trace that ends
    * before a surface had time to settle is judged by its last sample.
    *
@@ -294,7 +300,8 @@ public final class ControlCheck {
   }
 
   private void add(
-      Axis axis, String subject, Criterion criterion, boolean passed, double measured, double limit, String unit, String words) {
+      Axis axis, String subject, Criterion criterion, boolean passed, double measured, double limit, String unit,
+      String words) {
     findings.add(new Finding(axis, subject, criterion, passed, round(measured), limit, unit, words));
   }
 

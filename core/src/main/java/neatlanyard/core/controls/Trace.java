@@ -66,7 +66,8 @@ public final class Trace {
     for (int i = 0; i < samples.size(); i++) {
       Sample s = samples.get(i);
       if (s.surfacesDeg().size() != channels.size()) {
-        faults.add("Sample %d has %d surfaces; the type has %d.".formatted(i + 1, s.surfacesDeg().size(), channels.size()));
+        faults.add("Sample %d has %d surfaces; the type has %d.".formatted(i + 1, s.surfacesDeg().size(),
+            channels.size()));
       }
       if (!Double.isFinite(s.seconds()) || s.seconds() <= before) {
         faults.add("Sample %d is at %s s, not after the one before it.".formatted(i + 1, s.seconds()));
@@ -79,7 +80,8 @@ public final class Trace {
       }
       for (int c = 0; c < Math.min(channels.size(), s.surfacesDeg().size()); c++) {
         if (!(Math.abs(s.surfacesDeg().get(c)) <= 180)) {
-          faults.add("Sample %d: %s %s is not within ±180°.".formatted(i + 1, channels.get(c), s.surfacesDeg().get(c)));
+          faults.add("Sample %d: %s %s is not within ±180°.".formatted(i + 1, channels.get(c), s.surfacesDeg()
+              .get(c)));
         }
       }
     }

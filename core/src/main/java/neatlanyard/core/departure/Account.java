@@ -15,7 +15,10 @@ import neatlanyard.core.sop.Stage;
  * @param stages those with something to do, in the order of the work
  */
 public record Account(List<StageTime> stages, List<Interruption> interruptions) {
-  /** @param planned empty where the pack gives no time @param real the last word in it; empty while a step of it is open */
+  /**
+   * @param planned empty where the pack gives no time
+   * @param real the last word in it; empty while a step of it is open
+   */
   public record StageTime(Stage stage, Optional<Instant> planned, Optional<Instant> real) {
     /** How much later than planned; negative when earlier. */
     public Optional<Duration> late() {

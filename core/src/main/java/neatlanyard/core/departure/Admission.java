@@ -71,10 +71,15 @@ public final class Admission {
       case Event.FoundSo e -> own(e.step()).or(() -> findable(e.step())).or(() -> undecided(e.step()));
       case Event.Overridden e -> own(e.step()).or(() -> words("reason", e.words())).or(() -> closed(e.step()));
       case Event.WaitSeen e -> onCard(e.step()).or(() -> over(e.step()));
-      case Event.TagHung e -> words("tag", e.words()).or(() -> hanging(e.tag()) ? no("tag-exists", "That tag hangs already.", "Hang another.") : Optional.empty());
-      case Event.TagTaken e -> hanging(e.tag()) ? Optional.empty() : no("no-such-tag", "That tag does not hang.", "Reload the departure.");
-      case Event.Interrupted e -> now.beside().interrupted(by).isEmpty() ? Optional.empty() : no("interrupted", "You are called away already.", "Go on when you are back.");
-      case Event.WentOn e -> now.beside().interrupted(by).isPresent() ? Optional.empty() : no("not-interrupted", "You were not called away.", "Go on.");
+      case Event.TagHung e -> words("tag", e.words())
+          .or(() -> hanging(e.tag()) ? no("tag-exists", "That tag hangs already.", "Hang another.")
+          : Optional.empty());
+      case Event.TagTaken e -> hanging(e.tag()) ? Optional.empty()
+          : no("no-such-tag", "That tag does not hang.", "Reload the departure.");
+      case Event.Interrupted e -> now.beside().interrupted(by).isEmpty() ? Optional.empty()
+          : no("interrupted", "You are called away already.", "Go on when you are back.");
+      case Event.WentOn e -> now.beside().interrupted(by).isPresent() ? Optional.empty()
+          : no("not-interrupted", "You were not called away.", "Go on.");
       case Event.PanelHandedOver e -> handOver(e);
       case Event.StepLater e -> own(e.step()).or(() -> words("reason", e.reason())).or(() -> notStopped(e.step()))
           .or(() -> open(e.step())).or(() -> undecided(e.step()));
@@ -87,7 +92,8 @@ public final class Admission {
           .or(() -> notStopped(e.step()))
           .or(() -> inOrder(e.step()));
       case Event.StepUndone e -> undone(e.step());
-      case Event.FindRaised e -> onCard(e.step()).or(() -> words("note", e.note())).or(() -> newFind(e)).or(() -> sound(e.what()));
+      case Event.FindRaised e -> onCard(e.step()).or(() -> words("note", e.note())).or(() -> newFind(e))
+          .or(() -> sound(e.what()));
       case Event.VerdictTaken e -> verdict(e);
       case Event.ChecklistStopped e -> stop(e);
       case Event.ChecklistResumed e -> now.stop(e.checklist()).isPresent()
@@ -103,7 +109,8 @@ public final class Admission {
   private Optional<Refusal> seat(Seat seat) {
     Optional<Rostered> place = now.opened().flight().place(by);
     if (place.isEmpty()) {
-      return no("not-rostered", "You are not on the crew of this flight.", "Ask whoever rosters the flight to put you on it.");
+      return no("not-rostered", "You are not on the crew of this flight.",
+          "Ask whoever rosters the flight to put you on it.");
     }
     if (place.get().seat() != seat) {
       return no("other-seat", "The roster has you in the %s seat.".formatted(name(place.get().seat())),
@@ -115,7 +122,8 @@ public final class Admission {
   private Optional<Refusal> onCard(StepId step) {
     Optional<Card> card = now.card();
     if (card.isEmpty()) {
-      return no("no-card", "The card has not been cut yet.", "Enter the station report and the state of the day first.");
+      return no("no-card", "The card has not been cut yet.",
+          "Enter the station report and the state of the day first.");
     }
     if (card.get().item(step).isPresent()) {
       return Optional.empty();
@@ -142,12 +150,14 @@ public final class Admission {
   }
 
   private Optional<Refusal> done(StepId step) {
-    return own(step).or(() -> needs(step)).or(() -> notStopped(step)).or(() -> inOrder(step)).or(() -> undecided(step));
+    return own(step).or(() -> needs(step)).or(() -> notStopped(step)).or(() -> inOrder(step))
+        .or(() -> undecided(step));
   }
 
   private Optional<Refusal> wantsValue(StepId step) {
     if (DayValues.back(item(step))) {
-      return no("value-wanted", "%s wants what is seen, not that it is set.".formatted(item(step).step().challenge()), "Say it.");
+      return no("value-wanted", "%s wants what is seen, not that it is set.".formatted(item(step).step().challenge()),
+          "Say it.");
     }
     return item(step).step().measures().flatMap(m -> no("value-wanted",
         "%s wants a value: %s.".formatted(item(step).step().challenge(), m.quantity().name().toLowerCase(Locale.ROOT)),
@@ -157,7 +167,8 @@ public final class Admission {
   private Optional<Refusal> readable(Event.Measured e) {
     Optional<Measure> measure = item(e.step()).step().measures();
     if (measure.isEmpty()) {
-      return no("no-value", "%s measures nothing.".formatted(item(e.step()).step().challenge()), "Answer it without a value.");
+      return no("no-value", "%s measures nothing.".formatted(item(e.step()).step().challenge()),
+          "Answer it without a value.");
     }
     if (!(Math.abs(e.value()) <= MOST_VALUE)) {
       return no("not-a-value", "%s is not a value anybody reads.".formatted(e.value()), "Enter what is shown.");
@@ -174,7 +185,8 @@ public final class Admission {
     List<String> choices = DayValues.choices(now, item);
     boolean sayable = choices.isEmpty() ? DayValues.number(e.value()).isPresent() : choices.contains(e.value());
     if (!sayable) {
-      return no("not-a-value", "'%s' is not a value anybody sees there.".formatted(shortened(e.value())), "Say what is shown.");
+      return no("not-a-value", "'%s' is not a value anybody sees there.".formatted(shortened(e.value())),
+          "Say what is shown.");
     }
     return DayValues.of(now, item).filter(k -> !k.agrees(e.value()) && now.beside().override(e.step()).isEmpty())
         .flatMap(k -> no("differs", "%s: %s.".formatted(item.step().challenge(), DayValues.against(e.value(), k)),
@@ -197,19 +209,23 @@ public final class Admission {
     }
     boolean last = now.part(item.procedure().id()).filter(p -> p.items().getLast().equals(item)).isPresent();
     return last
-        ? no("no-later", "The last item of a checklist is not held: it says that nothing is.", "Stop the checklist, and resume it when the item can be answered.")
+        ? no("no-later", "The last item of a checklist is not held: it says that nothing is.",
+        "Stop the checklist, and resume it when the item can be answered.")
         : inOrder(step);
   }
 
   private static Optional<Refusal> sound(Find.What what) {
     if (what.count() < 1 || what.count() > MOST_COUNT) {
-      return no("not-a-count", "%d is not a number of things anybody counts here.".formatted(what.count()), "Give how many, from 1 to %d.".formatted(MOST_COUNT));
+      return no("not-a-count", "%d is not a number of things anybody counts here.".formatted(what.count()),
+          "Give how many, from 1 to %d.".formatted(MOST_COUNT));
     }
     if (what.photos().size() > Find.What.MOST_PHOTOS) {
-      return no("too-many-photos", "%d photos; %d is the most of one find.".formatted(what.photos().size(), Find.What.MOST_PHOTOS), "Raise another find for the rest.");
+      return no("too-many-photos", "%d photos; %d is the most of one find.".formatted(what.photos().size(),
+          Find.What.MOST_PHOTOS), "Raise another find for the rest.");
     }
     boolean off = what.spot().filter(s -> !(Math.abs(s.x()) <= 100 && Math.abs(s.y()) <= 200)).isPresent();
-    return off ? no("off-the-drawing", "That place is not on the drawing.", "Point at the aircraft.") : Optional.empty();
+    return off ? no("off-the-drawing", "That place is not on the drawing.", "Point at the aircraft.")
+        : Optional.empty();
   }
 
   /** A step that does not fit may be one that today's card leaves out. */
@@ -232,12 +248,14 @@ public final class Admission {
   }
 
   private Optional<Refusal> closed(StepId step) {
-    return Gates.maySayWords(now, item(step), now.tags()) || DayValues.back(item(step)) ? Optional.empty() : no("nothing-to-override", "Nothing keeps that step closed.", "Do it.");
+    return Gates.maySayWords(now, item(step), now.tags()) || DayValues.back(item(step)) ? Optional.empty()
+        : no("nothing-to-override", "Nothing keeps that step closed.", "Do it.");
   }
 
   private Optional<Refusal> findable(StepId step) {
     return Gates.mayBeFound(now.pack(), item(step).procedure(), item(step).step()) ? Optional.empty()
-        : no("not-found", "%s is done, not found: it makes what follows safe.".formatted(item(step).step().challenge()), "Do it.");
+        : no("not-found", "%s is done, not found: it makes what follows safe.".formatted(item(step).step()
+        .challenge()), "Do it.");
   }
 
   private Optional<Refusal> over(StepId step) {
@@ -257,12 +275,15 @@ public final class Admission {
   /** By whoever works the panel, to a seat that is taken. */
   private Optional<Refusal> handOver(Event.PanelHandedOver e) {
     Seat own = now.seatOf(by).orElseThrow();
-    boolean works = now.items().stream().anyMatch(i -> i.procedure().kind().byPanel() && i.step().place().equals(e.panel()) && i.seats().equals(Set.of(own)));
+    boolean works = now.items().stream()
+        .anyMatch(i -> i.procedure().kind().byPanel() && i.step().place().equals(e.panel()) && i.seats()
+        .equals(Set.of(own)));
     if (!works) {
       return no("not-yours", "That panel is not yours to hand over.", "Ask the seat that works it.");
     }
     return e.to() == own || !now.seats().containsKey(e.to())
-        ? no("no-such-seat", "Nobody else sits in the %s seat.".formatted(name(e.to())), "Hand it to a seat that is taken.")
+        ? no("no-such-seat", "Nobody else sits in the %s seat.".formatted(name(e.to())),
+        "Hand it to a seat that is taken.")
         : Optional.empty();
   }
 
@@ -300,14 +321,17 @@ public final class Admission {
 
   private Optional<Refusal> undone(StepId step) {
     return onCard(step).or(() -> now.marks(step).stream().noneMatch(m -> m.by().equals(by))
-        ? no("nothing-to-undo", "You have said nothing of that step.", "Only what you said yourself can be taken back.")
+        ? no("nothing-to-undo", "You have said nothing of that step.",
+        "Only what you said yourself can be taken back.")
         : undecidedFind(step));
   }
 
   private Optional<Refusal> undecidedFind(StepId step) {
-    return now.marks(step).stream().filter(m -> m.by().equals(by)).flatMap(m -> m.find().stream()).flatMap(f -> now.find(f).stream())
+    return now.marks(step).stream().filter(m -> m.by().equals(by)).flatMap(m -> m.find().stream())
+        .flatMap(f -> now.find(f).stream())
             .anyMatch(f -> !f.measured() || f.decision().isPresent())
-        ? no("find-stands", "A find is not taken back once it is raised.", "The commander can decide: nothing to enter.")
+        ? no("find-stands", "A find is not taken back once it is raised.",
+        "The commander can decide: nothing to enter.")
         : Optional.empty();
   }
 
@@ -323,7 +347,8 @@ public final class Admission {
             ? no("no-such-find", "There is no such find.", "Reload the departure.")
             : Optional.empty())
         .or(() -> e.proposed().filter(c -> e.verdict().milderThan(c.verdict())).flatMap(c -> no("milder",
-            "The list does not support '%s': %s".formatted(e.verdict().words().toLowerCase(Locale.ROOT), String.join(" ", c.because())),
+            "The list does not support '%s': %s".formatted(e.verdict().words().toLowerCase(Locale.ROOT),
+            String.join(" ", c.because())),
             "Take '%s' or a stricter one.".formatted(c.verdict().words().toLowerCase(Locale.ROOT)))))
         .or(() -> e.verdict() == Verdict.NOTHING_TO_ENTER && e.words().isBlank()
             ? Optional.empty()
@@ -336,11 +361,13 @@ public final class Admission {
       return no("no-such-checklist", "There is no such checklist on today's card.", "Reload the departure.");
     }
     List<Item> items = part.get().items();
-    if (items.stream().allMatch(i -> now.said(i).settled()) || items.stream().noneMatch(i -> now.said(i) != Status.OPEN)) {
+    if (items.stream().allMatch(i -> now.said(i).settled()) || items.stream()
+        .noneMatch(i -> now.said(i) != Status.OPEN)) {
       return no("nothing-to-stop", "That checklist is not under way.", "There is nothing to stop.");
     }
     return now.stop(e.checklist()).isPresent()
-        ? no("stopped", "%s is stopped already.".formatted(part.get().procedure().title()), "Resume it when you are ready.")
+        ? no("stopped", "%s is stopped already.".formatted(part.get().procedure().title()),
+        "Resume it when you are ready.")
         : Optional.empty();
   }
 
@@ -350,7 +377,8 @@ public final class Admission {
       return other;
     }
     if (now.card().isEmpty()) {
-      return no("no-card", "The card has not been cut yet.", "Enter the station report and the state of the day first.");
+      return no("no-card", "The card has not been cut yet.",
+          "Enter the station report and the state of the day first.");
     }
     Map<String, String> reasons =
         e.accepted().stream().collect(Collectors.toMap(Event.Acceptance::tag, Event.Acceptance::reason, (a, b) -> b));
@@ -380,7 +408,8 @@ public final class Admission {
       return no("words-missing", "The %s is empty.".formatted(what), "Say it in a few words.");
     }
     return words.length() > MOST_WORDS
-        ? no("too-long", "The %s has %d characters; %d is the most.".formatted(what, words.length(), MOST_WORDS), "Shorten it.")
+        ? no("too-long", "The %s has %d characters; %d is the most.".formatted(what, words.length(), MOST_WORDS),
+        "Shorten it.")
         : Optional.empty();
   }
 

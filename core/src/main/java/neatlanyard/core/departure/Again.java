@@ -39,8 +39,12 @@ final class Again {
     return again;
   }
 
-  /** Something else was said of it since, and not by a step that comes later in the order of the card: that one was to move it. */
-  private static Optional<Why> moved(Item item, State verified, long answered, List<Told> told, Map<StepId, Integer> order) {
+  /**
+   * Something else was said of it since, and not by a step that comes later in the order of the card: that one was to
+   * move it.
+   */
+  private static Optional<Why> moved(Item item, State verified, long answered, List<Told> told,
+      Map<StepId, Integer> order) {
     int here = order.getOrDefault(item.step().id(), 0);
     List<String> planned = new ArrayList<>();
     Optional<Why> why = Optional.empty();
@@ -51,7 +55,8 @@ final class Again {
       }
       if (t.number() > answered && !t.by().filter(item::equals).isPresent()) {
         boolean untrue = !t.value().equals(verified.value()) && !planned.contains(t.value());
-        why = untrue ? Optional.of(new Why(t.number(), "%s since, by %s".formatted(t.value(), t.source()))) : Optional.empty();
+        why = untrue ? Optional.of(new Why(t.number(), "%s since, by %s".formatted(t.value(), t.source())))
+            : Optional.empty();
       }
     }
     return why;
@@ -60,9 +65,11 @@ final class Again {
   /** What made it so was taken back since and has not been done again. */
   private static Optional<Why> takenBack(Departure d, List<Item> items, State verified, long answered) {
     return items.stream()
-        .filter(i -> i.procedure().kind() != Procedure.Kind.CHECKLIST && (i.step().sets().contains(verified) || i.step().expects().contains(verified)))
+        .filter(i -> i.procedure().kind() != Procedure.Kind.CHECKLIST
+        && (i.step().sets().contains(verified) || i.step().expects().contains(verified)))
         .filter(i -> d.beside().takenBack(i.step().id()) > answered && !d.said(i).settled())
-        .map(i -> new Why(d.beside().takenBack(i.step().id()), "%s was taken back since".formatted(i.step().challenge())))
+        .map(i -> new Why(d.beside().takenBack(i.step().id()),
+        "%s was taken back since".formatted(i.step().challenge())))
         .findFirst();
   }
 
@@ -70,7 +77,8 @@ final class Again {
   static Map<StepId, String> changes(Departure before, Departure after) {
     Map<StepId, String> changes = new LinkedHashMap<>();
     for (Item now : after.items()) {
-      before.card().flatMap(c -> c.item(now.step().id())).filter(was -> before.said(was) == Status.DONE).ifPresent(was -> {
+      before.card().flatMap(c -> c.item(now.step().id())).filter(was -> before.said(was) == Status.DONE)
+          .ifPresent(was -> {
         Optional<DayValues.Known> then = DayValues.of(before, was);
         Optional<DayValues.Known> today = DayValues.of(after, now);
         if (then.isPresent() && today.isPresent() && !then.get().plain().equals(today.get().plain())) {

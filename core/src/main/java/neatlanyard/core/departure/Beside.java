@@ -15,7 +15,10 @@ import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.sop.Handovers;
 import neatlanyard.core.sop.StepId;
 
-/** What people say beside the steps: gates passed, times seen over, tags by hand, being called away, panels handed over. */
+/**
+ * What people say beside the steps: gates passed, times seen over, tags by hand, being called away, panels handed
+ * over.
+ */
 public final class Beside {
   private final Map<StepId, Said<Event.Overridden>> overrides = new LinkedHashMap<>();
   private final Map<StepId, Long> waitsSeen = new HashMap<>();

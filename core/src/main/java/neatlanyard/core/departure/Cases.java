@@ -27,9 +27,11 @@ public final class Cases {
     }
     List<Deferral> others = d.tech().deferrals().stream().filter(x -> !x.defect().equals(find.id())).toList();
     boolean critical = d.pack().step(find.step()).filter(Step::critical).isPresent();
-    boolean counted = find.measured() && d.pack().step(find.step()).flatMap(Step::measures).flatMap(m -> m.quantity().gauge())
+    boolean counted = find.measured() && d.pack().step(find.step()).flatMap(Step::measures)
+        .flatMap(m -> m.quantity().gauge())
         .filter(g -> g instanceof Missing).isPresent();
-    Case.Found found = new Case.Found(find.step(), find.what().entry(), find.what().count(), find.what().severity(), critical, counted);
+    Case.Found found = new Case.Found(find.step(), find.what().entry(), find.what().count(), find.what().severity(),
+        critical, counted);
     return d.situation().map(now -> Case.of(found, list, d.pack().policy(), now, others, at, zone));
   }
 }

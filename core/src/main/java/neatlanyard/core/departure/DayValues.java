@@ -59,7 +59,8 @@ public final class DayValues {
     return item.step().value().flatMap(v -> switch (v.source()) {
       case Source.Figure f -> figure(d, f);
       case Source.Turn t -> turn(d, item);
-      case Source.Position p -> item.step().wanted(p.point()).map(s -> new Known(List.of(s.value()), s.value(), "procedures of the type"));
+      case Source.Position p -> item.step().wanted(p.point())
+          .map(s -> new Known(List.of(s.value()), s.value(), "procedures of the type"));
     });
   }
 
@@ -78,7 +79,8 @@ public final class DayValues {
           .map(hpa -> pressure(Math.floor(hpa), c.day().report().station())));
       case DEPARTURE_ELEVATION -> elevation(d, d.opened().flight().from(), f);
       case LANDING_ELEVATION -> elevation(d, d.opened().flight().to(), f);
-      case CRUISING_LEVEL -> d.opened().flight().level().map(l -> known(l + f.plus(), "level %d".formatted(l + f.plus()), "the flight's plan"));
+      case CRUISING_LEVEL -> d.opened().flight().level()
+          .map(l -> known(l + f.plus(), "level %d".formatted(l + f.plus()), "the flight's plan"));
     };
   }
 
@@ -92,7 +94,8 @@ public final class DayValues {
     return d.facts().elevations().stream().filter(e -> e.airfield().equals(where)).findFirst().map(e -> known(
         e.ft() + f.plus(), Gauge.words(e.ft() + f.plus(), f.figure().unit()),
         f.plus() == 0 ? e.name() : "%s, %s, %s %s".formatted(
-            e.name(), Gauge.words(e.ft(), "ft"), f.plus() < 0 ? "less" : "and", Gauge.words(Math.abs(f.plus()), "ft"))));
+            e.name(), Gauge.words(e.ft(), "ft"), f.plus() < 0 ? "less" : "and",
+            Gauge.words(Math.abs(f.plus()), "ft"))));
   }
 
   private static Known known(long value, String shown, String from) {
@@ -113,10 +116,13 @@ public final class DayValues {
   private static Turned turned(Departure d, Alternation a) {
     Flight flight = d.opened().flight();
     return switch (d.pack().policy().of(Matter.ALTERNATION)) {
-      case BY_DATE -> new Turned(LocalDate.ofInstant(flight.departs(), ZoneOffset.UTC).toEpochDay(), "in turn by date");
-      case BY_FLIGHT -> new Turned(number(flight.number().replaceAll("\\D", "")).orElse(0.0).longValue(), "in turn by flight, " + flight.number().toLowerCase(Locale.ROOT));
+      case BY_DATE -> new Turned(LocalDate.ofInstant(flight.departs(), ZoneOffset.UTC).toEpochDay(),
+          "in turn by date");
+      case BY_FLIGHT -> new Turned(number(flight.number().replaceAll("\\D", "")).orElse(0.0).longValue(),
+          "in turn by flight, " + flight.number().toLowerCase(Locale.ROOT));
       default -> d.facts().lastUses().stream().filter(u -> u.memory().equals(a.memory())).findFirst()
-          .map(u -> new Turned(a.choices().indexOf(u.choice()) + 1, "last used: %s, on %s".formatted(u.choice(), LocalDate.ofInstant(u.at(), ZoneOffset.UTC))))
+          .map(u -> new Turned(a.choices().indexOf(u.choice()) + 1,
+          "last used: %s, on %s".formatted(u.choice(), LocalDate.ofInstant(u.at(), ZoneOffset.UTC))))
           .orElse(new Turned(0, "no use of this tail is on record"));
     };
   }
@@ -130,7 +136,8 @@ public final class DayValues {
 
   private static Stream<LastUse> used(Departure d, Item item) {
     Optional<String> said = d.beside().value(item.step().id()).map(v -> v.event().value());
-    return said.or(() -> turn(d, item).map(Known::plain)).stream().flatMap(choice -> d.marks(item.step().id()).stream().findFirst().stream()
+    return said.or(() -> turn(d, item).map(Known::plain)).stream()
+        .flatMap(choice -> d.marks(item.step().id()).stream().findFirst().stream()
         .map(m -> new LastUse(item.step().alternates().orElseThrow().memory(), choice, m.at())));
   }
 

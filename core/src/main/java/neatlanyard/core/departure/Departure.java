@@ -174,14 +174,17 @@ public final class Departure {
       }
       case Event.FindRaised e -> {
         finds.put(e.find(), new Find(
-            e.find(), e.step(), e.note(), e.what(), false, entry.by(), entry.happened(), entry.number(), Optional.empty()));
+            e.find(), e.step(), e.note(), e.what(), false, entry.by(), entry.happened(), entry.number(),
+            Optional.empty()));
         mark(e.step(), markOf(entry, Mark.Outcome.FIND, e.note(), Optional.of(e.find())));
       }
       case Event.VerdictTaken e ->
           finds.computeIfPresent(
               e.find(),
-              (id, f) -> f.decided(new Find.Decision(e.verdict(), e.words(), e.proposed(), entry.by(), entry.happened(), entry.number())));
-      case Event.ChecklistStopped e -> stopped.put(e.checklist(), new Said<>(e, entry.by(), entry.at(), entry.number()));
+              (id, f) -> f.decided(
+              new Find.Decision(e.verdict(), e.words(), e.proposed(), entry.by(), entry.happened(), entry.number())));
+      case Event.ChecklistStopped e ->
+          stopped.put(e.checklist(), new Said<>(e, entry.by(), entry.at(), entry.number()));
       case Event.ChecklistResumed e -> resume(e.checklist());
       case ControlsChecked e -> controls = Optional.of(new Said<>(e, entry.by(), entry.at(), entry.number()));
       case TiedOff e -> tiedOff = Optional.of(new Said<>(e, entry.by(), entry.at(), entry.number()));
@@ -191,7 +194,8 @@ public final class Departure {
   private void cut(Day day, long number) {
     Departure before = new Departure(this);
     List<Card.Extra> extras = tech.deferrals().stream().flatMap(d -> d.adds().stream().map(x -> new Card.Extra(
-        x.id(), x.in(), x.at(), x.challenge(), x.response(), "deferred: %s, until the end of %s".formatted(d.words(), d.lastDay())))).toList();
+        x.id(), x.in(), x.at(), x.challenge(), x.response(),
+        "deferred: %s, until the end of %s".formatted(d.words(), d.lastDay())))).toList();
     card = Optional.of(Card.cut(pack, crewing(), situation(day), extras));
     cardNumber = number;
     beside.changed(Again.changes(before, this), number);
@@ -211,7 +215,10 @@ public final class Departure {
     return card.map(c -> situation(c.day()));
   }
 
-  /** A value marks its step as done, or as a find when it is out of limits; the card is cut again, a condition may ask for it. */
+  /**
+   * A value marks its step as done, or as a find when it is out of limits; the card is cut again, a condition may ask
+   * for it.
+   */
   private void measured(Event.Measured e, Entry entry) {
     Optional<Measure> measure = pack.step(e.step()).flatMap(Step::measures);
     if (measure.isPresent()) {
@@ -220,7 +227,8 @@ public final class Departure {
       measured.put(quantity.id(), e.value());
       Judged judged = Reading.judged(this, measure.get(), e.value());
       if (judged.level().find()) {
-        int count = quantity.gauge().filter(g -> g instanceof Missing).isPresent() ? (int) Math.max(1, Math.round(e.value())) : 1;
+        int count = quantity.gauge().filter(g -> g instanceof Missing).isPresent()
+            ? (int) Math.max(1, Math.round(e.value())) : 1;
         Find.What what = new Find.What(Severity.DEFECT, count, Optional.empty(), Optional.empty(), List.of());
         String note = "%s: %s".formatted(quantity.name(), judged.words());
         finds.put(entry.id(), new Find(
@@ -451,7 +459,8 @@ public final class Departure {
   }
 
   /**
-   * The first step of a procedure that still asks for something. What was put aside comes last; in a checklist it comes
+   * The first step of a procedure that still asks for something. What was put aside comes last; in a checklist it
+   * comes
    * before the line and before its last item, so that neither is said while something is held.
    */
   public Optional<Item> next(Procedure procedure, Map<StepId, Status> statuses) {
@@ -461,7 +470,8 @@ public final class Departure {
     Optional<Item> next = open.stream().filter(held.negate()).findFirst();
     if (procedure.kind() == Procedure.Kind.CHECKLIST && next.isPresent()) {
       boolean end = open.getLast().equals(next.get());
-      return open.stream().filter(held).filter(h -> end || next.get().step().belowLine() && !h.step().belowLine()).findFirst().or(() -> next);
+      return open.stream().filter(held).filter(h -> end || next.get().step().belowLine() && !h.step().belowLine())
+          .findFirst().or(() -> next);
     }
     return next.or(() -> open.stream().findFirst());
   }
@@ -470,7 +480,8 @@ public final class Departure {
   public boolean disagreed(StepId step) {
     List<Mark> said = marks(step);
     boolean decided =
-        said.stream().flatMap(m -> m.find().stream()).flatMap(f -> find(f).stream()).anyMatch(f -> f.decision().isPresent());
+        said.stream().flatMap(m -> m.find().stream()).flatMap(f -> find(f).stream())
+        .anyMatch(f -> f.decision().isPresent());
     return !decided && said.stream().map(Mark::outcome).filter(o -> o != Mark.Outcome.LATER).distinct().count() > 1;
   }
 }

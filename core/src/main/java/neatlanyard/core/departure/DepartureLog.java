@@ -6,7 +6,9 @@ import java.util.UUID;
 import java.util.concurrent.CompletionStage;
 import neatlanyard.core.fleet.FlightId;
 
-/** Where the logs of departures are kept: written once, in order, never changed. A departure is named by its flight. */
+/**
+ * Where the logs of departures are kept: written once, in order, never changed. A departure is named by its flight.
+ */
 public interface DepartureLog {
   /**
    * An entry as it is kept.

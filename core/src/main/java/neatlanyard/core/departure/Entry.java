@@ -22,7 +22,10 @@ public record Entry(
   /** Longest time for which a device may have been without a network before its own time is taken for wrong. */
   private static final Duration LONGEST_AWAY = Duration.ofHours(4);
 
-  /** When it happened: by the device where its time can be, since it may have been without a network; else by the server. */
+  /**
+   * When it happened: by the device where its time can be, since it may have been without a network; else by the
+   * server.
+   */
   public Instant happened() {
     return happened(deviceAt, at);
   }

@@ -59,10 +59,18 @@ public sealed interface Event {
   /** A value is read and entered; within its limits the step is done. @param value in the quantity's unit */
   record Measured(StepId step, double value) implements Event {}
 
-  /** What is set or seen, where today's flight gives a step its value. @param value as it was said: a number, or one of the choices */
+  /**
+   * What is set or seen, where today's flight gives a step its value.
+   *
+   * @param value as it was said: a number, or one of the choices
+   */
   record ValueSaid(StepId step, String value) implements Event {}
 
-  /** What the aircraft's own data say of its controls and indications. Only that data makes this. @param source in words */
+  /**
+   * What the aircraft's own data say of its controls and indications. Only that data makes this.
+   *
+   * @param source in words
+   */
   record AircraftRead(String source, List<State> states) implements Event {
     public AircraftRead {
       states = List.copyOf(states);
@@ -87,7 +95,10 @@ public sealed interface Event {
   /** The commander decides on a find. @param proposed the case as it stood, filled in by the server */
   record VerdictTaken(UUID find, Verdict verdict, String words, Optional<Case> proposed) implements Event {}
 
-  /** How the tail's technical log stands. Only the server makes this: at the opening, with a new day, after maintenance. */
+  /**
+   * How the tail's technical log stands. Only the server makes this: at the opening, with a new day, after
+   * maintenance.
+   */
   record TechStatus(TechState state) implements Event {}
 
   /** What was read on this tail before. Only the server makes this, at the opening. */
@@ -96,7 +107,12 @@ public sealed interface Event {
   /** What the fleet's files give for this flight. Only the server makes this, at the opening. */
   record FlightFacts(Facts facts) implements Event {}
 
-  /** A tag is hung by hand. @param due the stage by whose end it must be gone @param calls when it calls; empty: never */
+  /**
+   * A tag is hung by hand.
+   *
+   * @param due the stage by whose end it must be gone
+   * @param calls when it calls; empty: never
+   */
   record TagHung(UUID tag, String words, Stage due, Optional<Instant> calls) implements Event {}
 
   /** A tag that was hung by hand is taken off. */

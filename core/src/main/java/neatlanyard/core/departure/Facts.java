@@ -4,7 +4,10 @@ import java.time.Instant;
 import java.util.List;
 import neatlanyard.core.fleet.AirfieldId;
 
-/** What the fleet's files give for a flight: the ground at its airfields, and what this tail used last of what is used in turn. */
+/**
+ * What the fleet's files give for a flight: the ground at its airfields, and what this tail used last of what is used
+ * in turn.
+ */
 public record Facts(List<Elevation> elevations, List<LastUse> lastUses) {
   public static final Facts NONE = new Facts(List.of(), List.of());
 

@@ -39,7 +39,12 @@ public record Find(
     }
   }
 
-  /** A place on the drawing of the type. @param x metres right of the centre line @param y metres back from the nose */
+  /**
+   * A place on the drawing of the type.
+   *
+   * @param x metres right of the centre line
+   * @param y metres back from the nose
+   */
   public record Spot(double x, double y) {}
 
   /** The commander's decision. @param proposed the case as it stood */

@@ -76,7 +76,8 @@ public final class Gates {
     Stream<Late> late = tags.stream()
         .filter(t -> t.due().compareTo(stage) < 0)
         .map(t -> new Late(Gate.ofStage("Before it must be gone: %s.".formatted(t.words()),
-            t.closedBy().stream().flatMap(s -> d.card().flatMap(c -> c.item(s)).stream()).findFirst()), t.sinceNumber()));
+            t.closedBy().stream().flatMap(s -> d.card().flatMap(c -> c.item(s)).stream()).findFirst()),
+            t.sinceNumber()));
     Stream<Late> configuration = stage != Stage.LINE_UP ? Stream.empty() : Takeoff.of(d).stream()
         .filter(c -> !c.so())
         .map(c -> new Late(Gate.ofStage("Take-off configuration. %s.".formatted(c.words()), Optional.empty()),
@@ -96,7 +97,9 @@ public final class Gates {
     return Stream.concat(of(d, item).stream(), ofStage.stream()).toList();
   }
 
-  /** The steps and waits that come before one step; a wait stands here until it is over, which is the reader's to tell. */
+  /**
+   * The steps and waits that come before one step; a wait stands here until it is over, which is the reader's to tell.
+   */
   public static List<Gate> of(Departure d, Item item) {
     Stream<Gate> needs = item.step().needs().stream().flatMap(n -> d.card().flatMap(c -> c.item(n)).stream())
         .filter(n -> d.said(n) != Status.DONE)
@@ -117,16 +120,19 @@ public final class Gates {
       return Optional.empty();
     }
     return d.marks(step.id()).stream().max(Comparator.comparing(Mark::number)).map(m -> new Waiting(
-        item, m.by(), m.at(), m.at().plus(step.waits().get().time()), m.number(), d.beside().waitSeen(step.id()) > m.number()));
+        item, m.by(), m.at(), m.at().plus(step.waits().get().time()), m.number(), d.beside()
+        .waitSeen(step.id()) > m.number()));
   }
 
   /**
-   * Whether the crew may find a step's state instead of making it. Never one that makes something safe: one that others
+   * Whether the crew may find a step's state instead of making it. Never one that makes something safe: one that
+   * others
    * need, that reads, proves or is critical, or that puts a control into its first position, where it rests.
    */
   public static boolean mayBeFound(Pack pack, Procedure procedure, Step step) {
     boolean plain = procedure.kind() == Procedure.Kind.POWER_UP
-        && !step.sets().isEmpty() && step.expects().isEmpty() && step.measures().isEmpty() && step.alternates().isEmpty() && !step.critical();
+        && !step.sets().isEmpty() && step.expects().isEmpty() && step.measures().isEmpty() && step.alternates()
+        .isEmpty() && !step.critical();
     return plain
         && step.sets().stream().noneMatch(s -> rests(pack, s))
         && pack.procedures().stream().flatMap(p -> p.steps().stream()).noneMatch(s -> s.needs().contains(step.id()));
@@ -134,10 +140,12 @@ public final class Gates {
 
   /** The open steps that these states say are so already. */
   public static Stream<Item> foundSo(Departure d, List<State> states) {
-    return d.items().stream().filter(i -> mayBeFound(d.pack(), i.procedure(), i.step()) && !d.said(i).settled() && states.containsAll(i.step().sets()));
+    return d.items().stream().filter(i -> mayBeFound(d.pack(), i.procedure(), i.step()) && !d.said(i).settled()
+        && states.containsAll(i.step().sets()));
   }
 
   private static boolean rests(Pack pack, State state) {
-    return pack.points().stream().filter(p -> p.id().equals(state.point())).map(Point::states).anyMatch(all -> all.getFirst().equals(state.value()));
+    return pack.points().stream().filter(p -> p.id().equals(state.point())).map(Point::states)
+        .anyMatch(all -> all.getFirst().equals(state.value()));
   }
 }

@@ -6,7 +6,12 @@ import java.util.Optional;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Seat;
 
-/** Somebody was called away. @param to when they went on; empty while they have not @param number number of the entry that began it */
+/**
+ * Somebody was called away.
+ *
+ * @param to when they went on; empty while they have not
+ * @param number number of the entry that began it
+ */
 public record Interruption(CrewId by, Optional<Seat> seat, Instant from, Optional<Instant> to, long number) {
   /** How long it lasted; empty while it lasts. */
   public Optional<Duration> length() {

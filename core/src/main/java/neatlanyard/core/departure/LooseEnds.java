@@ -32,30 +32,37 @@ final class LooseEnds {
       } else if (!decision.get().verdict().mayGo() && d.tech().settled(f.id()).isEmpty()) {
         Find.Decision v = decision.get();
         String detail = "%s: %s".formatted(v.verdict().words(), f.note());
-        ends.add(end(Trigger.STANDING_VERDICT, f.id().toString(), detail, v.by(), v.at(), v.number(), List.of(f.step())));
+        ends.add(end(Trigger.STANDING_VERDICT, f.id().toString(), detail, v.by(), v.at(), v.number(),
+            List.of(f.step())));
       }
     }
     for (Deferral deferral : d.tech().deferrals()) {
       if (!deferral.bars().isEmpty()) {
-        ends.add(end(Trigger.DEFERRAL, deferral.defect().toString(), "%s: %s".formatted(deferral.words(), deferral.bars()),
+        ends.add(end(Trigger.DEFERRAL, deferral.defect().toString(),
+            "%s: %s".formatted(deferral.words(), deferral.bars()),
             NOBODY, Instant.EPOCH, 0, List.of()));
       }
     }
     d.log().filter(l -> !l.event().tail().equals(d.opened().tail().id())).ifPresent(l -> ends.add(end(
-        Trigger.OTHER_LOG, "log", "%s, this is %s".formatted(l.event().tail(), d.opened().tail().id()), l.by(), l.at(), l.number(), List.of())));
+        Trigger.OTHER_LOG, "log", "%s, this is %s".formatted(l.event().tail(), d.opened().tail().id()), l.by(),
+        l.at(), l.number(), List.of())));
     for (Card.Item item : d.items()) {
       StepId step = item.step().id();
       if (d.said(item) == Status.LATER) {
         // What a checklist holds is due with it.
-        Optional<Stage> due = item.procedure().kind() == Procedure.Kind.CHECKLIST ? Optional.of(item.procedure().stage()) : Optional.empty();
-        d.marks(step).stream().filter(m -> m.outcome() == Mark.Outcome.LATER).findFirst().ifPresent(m -> ends.add(new LooseEnd(
-            Trigger.LOOK_AGAIN, step.value(), "%s, %s".formatted(item.step().challenge(), m.words()), 1, 1, m.by(), m.at(), m.number(), List.of(step), due)));
+        Optional<Stage> due = item.procedure().kind() == Procedure.Kind.CHECKLIST
+            ? Optional.of(item.procedure().stage()) : Optional.empty();
+        d.marks(step).stream().filter(m -> m.outcome() == Mark.Outcome.LATER).findFirst()
+            .ifPresent(m -> ends.add(new LooseEnd(
+            Trigger.LOOK_AGAIN, step.value(), "%s, %s".formatted(item.step().challenge(), m.words()), 1, 1, m.by(),
+            m.at(), m.number(), List.of(step), due)));
       }
       if (d.disagreed(step)) {
         d.marks(step).stream()
             .max(Comparator.comparing(Mark::number))
             .ifPresent(m -> ends.add(
-                end(Trigger.DISAGREEMENT, step.value(), item.step().challenge(), m.by(), m.at(), m.number(), List.of(step))));
+                end(Trigger.DISAGREEMENT, step.value(), item.step().challenge(), m.by(), m.at(), m.number(),
+                List.of(step))));
       }
     }
     for (Card.Part part : d.card().map(Card::parts).orElse(List.of())) {
@@ -70,7 +77,8 @@ final class LooseEnds {
     ends.addAll(waits(d));
     ends.addAll(overrides(d));
     d.beside().hung().forEach(h -> ends.add(new LooseEnd(
-        Trigger.BY_HAND, h.event().tag().toString(), h.event().words(), 1, 1, h.by(), h.at(), h.number(), List.of(), Optional.of(h.event().due()))));
+        Trigger.BY_HAND, h.event().tag().toString(), h.event().words(), 1, 1, h.by(), h.at(), h.number(), List.of(),
+        Optional.of(h.event().due()))));
     d.beside().interruptions().stream().filter(i -> i.to().isEmpty()).forEach(i -> ends.add(
         end(Trigger.INTERRUPTED, i.by().value(), "", i.by(), i.from(), i.number(), List.of())));
     d.controls().filter(c -> !c.event().judgement().passed()).ifPresent(c -> ends.add(
@@ -86,12 +94,14 @@ final class LooseEnds {
           part.items().stream().filter(i -> !statuses.getOrDefault(i.step().id(), Status.OPEN).settled()).toList();
       if (!open.isEmpty()) {
         ends.add(new LooseEnd(
-            Trigger.UNFINISHED, part.procedure().id().value(), part.procedure().title(), open.size(), part.items().size(),
+            Trigger.UNFINISHED, part.procedure().id().value(), part.procedure().title(), open.size(), part.items()
+            .size(),
             NOBODY, Instant.EPOCH, 0, ids(open), Optional.empty()));
       }
     }
     if (d.controls().isEmpty()) {
-      ends.add(end(Trigger.CONTROLS, "controls", "The flight control check has not been made", NOBODY, Instant.EPOCH, 0, List.of()));
+      ends.add(end(Trigger.CONTROLS, "controls", "The flight control check has not been made", NOBODY, Instant.EPOCH,
+          0, List.of()));
     }
     return ends;
   }
@@ -109,25 +119,31 @@ final class LooseEnds {
     for (Card.Item item : d.items()) {
       d.beside().override(item.step().id()).filter(o -> d.said(item) == Status.DONE).ifPresent(o -> {
         List<Card.Item> open = Gates.of(d, item).stream()
-            .filter(g -> g.until().isEmpty() || d.waits().stream().anyMatch(w -> g.before().filter(w.item()::equals).isPresent()))
+            .filter(g -> g.until().isEmpty() || d.waits().stream()
+            .anyMatch(w -> g.before().filter(w.item()::equals).isPresent()))
             .flatMap(g -> g.before().stream()).toList();
-        Stream<String> differs = DayValues.differing(d, item).stream().map(said -> ": " + DayValues.against(said, DayValues.of(d, item).orElseThrow()));
+        Stream<String> differs = DayValues.differing(d, item).stream()
+            .map(said -> ": " + DayValues.against(said, DayValues.of(d, item).orElseThrow()));
         Stream<String> before = open.stream().limit(1).map(i -> " before " + i.step().challenge());
         List<String> past = Stream.concat(differs, before).toList();
         if (!past.isEmpty()) {
-          ends.add(override(d, item, o, "%s%s: %s".formatted(item.step().challenge(), String.join(",", past), o.event().words())));
+          ends.add(override(d, item, o,
+              "%s%s: %s".formatted(item.step().challenge(), String.join(",", past), o.event().words())));
         }
       });
     }
     return ends;
   }
 
-  /** Due as its kind says, and never before the stage it was said in: words just said do not close what they opened. */
+  /**
+   * Due as its kind says, and never before the stage it was said in: words just said do not close what they opened.
+   */
   private static LooseEnd override(Departure d, Card.Item item, Departure.Said<Event.Overridden> o, String detail) {
     Stage here = item.procedure().stage();
     Optional<Stage> due = d.pack().tagKinds().stream().filter(k -> k.hangsOn() == Trigger.OVERRIDE).map(TagKind::due)
         .filter(k -> k.compareTo(here) < 0).findFirst().map(k -> here);
-    return new LooseEnd(Trigger.OVERRIDE, item.step().id().value(), detail, 1, 1, o.by(), o.at(), o.number(), List.of(), due);
+    return new LooseEnd(Trigger.OVERRIDE, item.step().id().value(), detail, 1, 1, o.by(), o.at(), o.number(),
+        List.of(), due);
   }
 
   private static LooseEnd end(

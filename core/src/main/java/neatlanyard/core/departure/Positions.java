@@ -25,7 +25,8 @@ public final class Positions {
   public record Told(PointId point, String value, Optional<Item> by, long number) {
     /** Such as "After start flow, Flaps" or "the aircraft's own data". */
     String source() {
-      return by.map(i -> "%s, %s".formatted(i.procedure().title(), i.step().challenge())).orElse("the aircraft's own data");
+      return by.map(i -> "%s, %s".formatted(i.procedure().title(), i.step().challenge()))
+          .orElse("the aircraft's own data");
     }
   }
 
@@ -53,7 +54,8 @@ public final class Positions {
   private static String said(Departure d, Item item, State wanted) {
     boolean chosen = item.step().value().filter(v -> v.source() instanceof Source.Position p
         && p.point().equals(wanted.point())).isPresent();
-    return chosen ? d.beside().value(item.step().id()).map(v -> v.event().value()).orElse(wanted.value()) : wanted.value();
+    return chosen ? d.beside().value(item.step().id()).map(v -> v.event().value()).orElse(wanted.value())
+        : wanted.value();
   }
 
   /** What is said of each point last. */

@@ -16,7 +16,8 @@ import neatlanyard.core.sop.StepId;
 public record Reading(Quantity quantity, double value, Judged judged) {
   /** What was read at a step; empty before. */
   public static Optional<Reading> of(Departure d, StepId step) {
-    return d.pack().step(step).flatMap(Step::measures).flatMap(m -> Optional.ofNullable(d.measured().get(m.quantity().id()))
+    return d.pack().step(step).flatMap(Step::measures)
+        .flatMap(m -> Optional.ofNullable(d.measured().get(m.quantity().id()))
         .map(v -> new Reading(m.quantity(), v, judged(d, m, v))));
   }
 
@@ -36,6 +37,7 @@ public record Reading(Quantity quantity, double value, Judged judged) {
         .flatMapToDouble(t -> t.stream().mapToDouble(x -> x)).findFirst();
     Past past = d.past();
     return new Readings(
-        outside, others, past.of(quantity.id()), past.usage(), d.opened().flight().crew().size(), d.opened().flight().to().value(), past.schedule());
+        outside, others, past.of(quantity.id()), past.usage(), d.opened().flight().crew().size(), d.opened().flight()
+        .to().value(), past.schedule());
   }
 }

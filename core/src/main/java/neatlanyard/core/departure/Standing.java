@@ -45,7 +45,8 @@ public final class Standing {
   public List<Seat> owes(Item item) {
     StepId id = item.step().id();
     Predicate<Seat> answered = seat -> d.marks(id).stream()
-        .anyMatch(m -> m.outcome() != Mark.Outcome.LATER && m.number() > untrueSince(id) && m.seat().filter(seat::equals).isPresent());
+        .anyMatch(m -> m.outcome() != Mark.Outcome.LATER && m.number() > untrueSince(id) && m.seat()
+        .filter(seat::equals).isPresent());
     boolean one = item.any() && item.seats().stream().anyMatch(answered);
     return one ? List.of() : item.seats().stream().filter(answered.negate()).sorted().toList();
   }

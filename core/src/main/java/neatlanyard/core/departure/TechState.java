@@ -29,7 +29,8 @@ public record TechState(List<Deferral> deferrals, List<Settled> settled, List<Fo
 
   /** A find of an earlier departure. @param verdict in words; empty while there is none */
   public record FoundBefore(
-      UUID find, Optional<PlaceId> place, Optional<StepId> step, String what, String by, Instant at, String verdict, List<UUID> photos) {
+      UUID find, Optional<PlaceId> place, Optional<StepId> step, String what, String by, Instant at, String verdict,
+      List<UUID> photos) {
     public FoundBefore {
       photos = List.copyOf(photos);
     }

@@ -24,7 +24,8 @@ import neatlanyard.core.sop.StepId;
  * @param list title and revision of the list
  */
 public record Case(
-    Verdict verdict, Optional<EntryId> entry, List<String> because, Optional<LocalDate> lastDay, List<String> todo, String list) {
+    Verdict verdict, Optional<EntryId> entry, List<String> because, Optional<LocalDate> lastDay, List<String> todo,
+    String list) {
   public Case {
     because = List.copyOf(because);
     todo = List.copyOf(todo);
@@ -38,7 +39,8 @@ public record Case(
    * @param count how many
    * @param critical whether missing that step can hurt somebody
    */
-  public record Found(StepId step, Optional<EntryId> entry, int count, Severity severity, boolean critical, boolean counted) {}
+  public record Found(StepId step, Optional<EntryId> entry, int count, Severity severity, boolean critical,
+      boolean counted) {}
 
   /** What the list says of a find. @param open what is deferred on this tail already @param zone the operator's */
   public static Case of(
@@ -49,7 +51,8 @@ public record Case(
     }
     if (found.severity() == Severity.MARK && found.entry().isEmpty()) {
       return found.critical()
-          ? plain(Verdict.MAINTENANCE_FIRST, "A mark, but at a place where a fault can hurt somebody: maintenance looks at it.", named)
+          ? plain(Verdict.MAINTENANCE_FIRST,
+          "A mark, but at a place where a fault can hurt somebody: maintenance looks at it.", named)
           : plain(Verdict.NOTHING_TO_ENTER, "A mark: nothing missing, nothing loose.", named);
     }
     List<Entry> candidates = list.at(found.step());
@@ -68,13 +71,15 @@ public record Case(
   }
 
   private static Case byEntry(
-      Entry e, Found found, DispatchList list, Policy policy, Situation now, List<Deferral> open, String named, LocalDate lastDay) {
+      Entry e, Found found, DispatchList list, Policy policy, Situation now, List<Deferral> open, String named,
+      LocalDate lastDay) {
     List<String> because = new ArrayList<>();
     List<String> against = new ArrayList<>();
     int before = open.stream().filter(d -> d.entry().equals(e.id())).mapToInt(Deferral::count).sum();
     int left = e.installed() - before - found.count();
     String counted = "%s: %d installed, %d must work; %d out%s leaves %d.".formatted(
-        e.words(), e.installed(), e.required(), found.count(), before > 0 ? " and %d deferred before".formatted(before) : "", Math.max(0, left));
+        e.words(), e.installed(), e.required(), found.count(), before > 0
+        ? " and %d deferred before".formatted(before) : "", Math.max(0, left));
     (left < e.required() ? against : because).add(counted);
     Condition.Answer answer = e.when().ask(policy, now);
     if (!(e.when() instanceof Condition.Always)) {
@@ -86,7 +91,8 @@ public record Case(
     if (!against.isEmpty()) {
       return new Case(Verdict.MAINTENANCE_FIRST, Optional.of(e.id()), against, Optional.empty(), List.of(), named);
     }
-    because.add("Category %s: until the end of %s, the day of discovery not counted.".formatted(e.category(), lastDay));
+    because.add("Category %s: until the end of %s, the day of discovery not counted.".formatted(e.category(),
+        lastDay));
     if (!e.maintenance().isEmpty()) {
       because.add("The entry wants maintenance before the flight; then it may go with the entry.");
       return new Case(Verdict.MAINTENANCE_FIRST, Optional.of(e.id()), because, Optional.of(lastDay), todo, named);
@@ -140,11 +146,14 @@ public record Case(
         bars.add("The list in force has no entry %s any more".formatted(d.entry()));
       }
       entry.filter(e -> now.filter(n -> !e.when().ask(policy, n).holds()).isPresent()).ifPresent(e -> bars.add(
-          "%s asks for: %s; today: %s".formatted(e.id(), e.when().words(), e.when().ask(policy, now.orElseThrow()).words())));
-      entry.filter(e -> e.installed() - open.stream().filter(o -> o.entry().equals(e.id())).mapToInt(Deferral::count).sum() < e.required())
+          "%s asks for: %s; today: %s".formatted(e.id(), e.when().words(), e.when().ask(policy, now.orElseThrow())
+          .words())));
+      entry.filter(e -> e.installed() - open.stream().filter(o -> o.entry().equals(e.id())).mapToInt(Deferral::count)
+          .sum() < e.required())
           .ifPresent(e -> bars.add("fewer than %d of %d work".formatted(e.required(), e.installed())));
       open.stream().filter(o -> !o.defect().equals(d.defect()))
-          .flatMap(o -> list.notTogether().stream().filter(n -> n.of(d.entry(), o.entry())).map(n -> "not together with %s: %s".formatted(o.words(), n.why())))
+          .flatMap(o -> list.notTogether().stream().filter(n -> n.of(d.entry(), o.entry()))
+          .map(n -> "not together with %s: %s".formatted(o.words(), n.why())))
           .forEach(bars::add);
       judged.add(d.barred(String.join("; ", bars)));
     }

@@ -7,7 +7,8 @@ import java.time.ZoneId;
 /**
  * How long something may wait for its repair.
  *
- * <p>Source: FAA MMEL Policy Letter 25, EASA CS-MMEL: B 3, C 10, D 120 calendar days, A as the entry states; the day of
+ * <p>Source: FAA MMEL Policy Letter 25, EASA CS-MMEL: B 3, C 10, D 120 calendar days, A as the entry states; the day
+ * of
  * discovery is not counted.
  */
 public enum Category {
@@ -29,7 +30,9 @@ public enum Category {
     return days;
   }
 
-  /** Whether maintenance control may extend it once by as long again (value from memory: policy letter 25, B and C). */
+  /**
+   * Whether maintenance control may extend it once by as long again (value from memory: policy letter 25, B and C).
+   */
   public boolean mayBeExtended() {
     return extendable;
   }

@@ -12,7 +12,8 @@ import java.util.UUID;
  * @param lines what happened to it, the oldest first; the first is {@link TechAct.Raised}
  * @param deferred the terms it is open under; empty when it is open without or cleared
  */
-public record Defect(UUID id, TechAct.Raised raised, List<TechEntry> lines, Optional<Terms> deferred, boolean cleared) {
+public record Defect(UUID id, TechAct.Raised raised, List<TechEntry> lines, Optional<Terms> deferred,
+    boolean cleared) {
   /** @param extended how often it was extended */
   public record Terms(EntryId entry, int count, LocalDate lastDay, int extended, String words) {}
 
@@ -33,9 +34,11 @@ public record Defect(UUID id, TechAct.Raised raised, List<TechEntry> lines, Opti
     all.add(line);
     return switch (line.act()) {
       case TechAct.Raised r -> this;
-      case TechAct.Deferred d -> new Defect(id, raised, all, Optional.of(new Terms(d.entry(), d.count(), d.lastDay(), 0, d.words())), false);
+      case TechAct.Deferred d -> new Defect(id, raised, all,
+          Optional.of(new Terms(d.entry(), d.count(), d.lastDay(), 0, d.words())), false);
       case TechAct.Extended e -> new Defect(
-          id, raised, all, deferred.map(t -> new Terms(t.entry, t.count, e.lastDay(), t.extended + 1, t.words)), cleared);
+          id, raised, all, deferred.map(t -> new Terms(t.entry, t.count, e.lastDay(), t.extended + 1, t.words)),
+              cleared);
       case TechAct.Cleared c -> new Defect(id, raised, all, Optional.empty(), true);
     };
   }

@@ -20,7 +20,8 @@ import neatlanyard.core.sop.PlaceId;
  * @param bars why a departure may not be made with it today, in words; empty when it may
  */
 public record Deferral(
-    UUID defect, EntryId entry, String title, String note, Optional<PlaceId> place, int count, LocalDate lastDay, ZoneId zone,
+    UUID defect, EntryId entry, String title, String note, Optional<PlaceId> place, int count, LocalDate lastDay,
+    ZoneId zone,
     String operating, String placard, OptionalInt belowFt, List<Extra> adds, String bars) {
   public Deferral {
     adds = List.copyOf(adds);
@@ -46,6 +47,7 @@ public record Deferral(
 
   /** The same, with what bars it. */
   public Deferral barred(String why) {
-    return new Deferral(defect, entry, title, note, place, count, lastDay, zone, operating, placard, belowFt, adds, why);
+    return new Deferral(defect, entry, title, note, place, count, lastDay, zone, operating, placard, belowFt, adds,
+        why);
   }
 }

@@ -17,7 +17,8 @@ import neatlanyard.core.sop.StepId;
  *
  * @param notTogether entries that are allowed alone but not with one another
  */
-public record DispatchList(TypeId type, String title, String revision, List<Entry> entries, List<NotTogether> notTogether) {
+public record DispatchList(TypeId type, String title, String revision, List<Entry> entries,
+    List<NotTogether> notTogether) {
   public DispatchList {
     entries = List.copyOf(entries);
     notTogether = List.copyOf(notTogether);
@@ -66,7 +67,11 @@ public record DispatchList(TypeId type, String title, String revision, List<Entr
     }
   }
 
-  /** A step that an open deferral puts on the card. @param in the procedure it joins, after the other steps of its place */
+  /**
+   * A step that an open deferral puts on the card.
+   *
+   * @param in the procedure it joins, after the other steps of its place
+   */
   public record Extra(StepId id, ProcedureId in, PlaceId at, String challenge, String response) {}
 
   /** Two entries, and why not both. */

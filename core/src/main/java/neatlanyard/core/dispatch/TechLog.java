@@ -46,15 +46,19 @@ public final class TechLog {
 
   /** Those that wait under an entry of the list. */
   public List<Deferral> deferrals(DispatchList list, ZoneId zone) {
-    return defects.values().stream().filter(d -> !d.cleared()).flatMap(d -> d.deferred().stream().map(t -> deferral(d, t, list, zone))).toList();
+    return defects.values().stream().filter(d -> !d.cleared())
+        .flatMap(d -> d.deferred().stream().map(t -> deferral(d, t, list, zone))).toList();
   }
 
   private static Deferral deferral(Defect d, Defect.Terms t, DispatchList list, ZoneId zone) {
     Optional<DispatchList.Entry> e = list.entry(t.entry());
     return new Deferral(
-        d.id(), t.entry(), e.map(DispatchList.Entry::title).orElse("(not in the list in force)"), d.raised().what(), d.raised().place(),
-        t.count(), t.lastDay(), zone, e.map(DispatchList.Entry::operating).orElse(""), e.map(DispatchList.Entry::placard).orElse(""),
-        e.map(DispatchList.Entry::belowFt).orElse(java.util.OptionalInt.empty()), e.map(DispatchList.Entry::adds).orElse(List.of()), "");
+        d.id(), t.entry(), e.map(DispatchList.Entry::title).orElse("(not in the list in force)"), d.raised().what(),
+        d.raised().place(),
+        t.count(), t.lastDay(), zone, e.map(DispatchList.Entry::operating).orElse(""),
+        e.map(DispatchList.Entry::placard).orElse(""),
+        e.map(DispatchList.Entry::belowFt).orElse(java.util.OptionalInt.empty()), e.map(DispatchList.Entry::adds)
+        .orElse(List.of()), "");
   }
 
   /**
@@ -69,7 +73,8 @@ public final class TechLog {
     }
     Optional<Defect> known = defect(act.defect());
     if (act instanceof TechAct.Raised r) {
-      return known.isPresent() ? no("defect-exists", "That defect is in the log already.", "Reload the log.") : words(r.what());
+      return known.isPresent() ? no("defect-exists", "That defect is in the log already.", "Reload the log.")
+          : words(r.what());
     }
     if (known.isEmpty()) {
       return no("no-such-defect", "There is no such defect in this log.", "Reload the log.");
@@ -92,38 +97,47 @@ public final class TechLog {
     }
     int most = entry.get().mayBeOut();
     if (d.count() < 1 || d.count() > most) {
-      return no("too-many", "%s allows %d of %d to be out, not %d.".formatted(d.entry(), most, entry.get().installed(), d.count()), "Have it mended.");
+      return no("too-many", "%s allows %d of %d to be out, not %d.".formatted(d.entry(), most, entry.get()
+          .installed(), d.count()), "Have it mended.");
     }
     LocalDate last = entry.get().lastDay(defect.first().at(), zone);
     return d.lastDay().isAfter(last)
-        ? no("too-long", "Category %s lets it wait until the end of %s.".formatted(entry.get().category(), last), "Give that day or an earlier one.")
+        ? no("too-long", "Category %s lets it wait until the end of %s.".formatted(entry.get().category(), last),
+        "Give that day or an earlier one.")
         : Optional.empty();
   }
 
-  private static Optional<Refusal> extended(Defect defect, TechAct.Extended e, DispatchList list, Instant at, ZoneId zone) {
+  private static Optional<Refusal> extended(Defect defect, TechAct.Extended e, DispatchList list, Instant at,
+      ZoneId zone) {
     if (defect.deferred().isEmpty()) {
       return no("not-deferred", "It is not deferred, so there is nothing to extend.", "Defer it first.");
     }
     Defect.Terms terms = defect.deferred().get();
     Optional<DispatchList.Entry> entry = list.entry(terms.entry());
     if (entry.isEmpty() || !entry.get().category().mayBeExtended()) {
-      return no("not-extended", "Category %s is not extended.".formatted(entry.map(x -> x.category().name()).orElse("unknown")), "Have it mended by the end of %s.".formatted(terms.lastDay()));
+      return no("not-extended", "Category %s is not extended.".formatted(entry.map(x -> x.category().name())
+          .orElse("unknown")), "Have it mended by the end of %s.".formatted(terms.lastDay()));
     }
     if (terms.extended() > 0) {
-      return no("extended-once", "It was extended once already.", "Have it mended by the end of %s.".formatted(terms.lastDay()));
+      return no("extended-once", "It was extended once already.",
+          "Have it mended by the end of %s.".formatted(terms.lastDay()));
     }
     if (LocalDate.ofInstant(at, zone).isAfter(terms.lastDay())) {
-      return no("run-out", "It ran out at the end of %s; what has run out is not extended.".formatted(terms.lastDay()), "Have it mended.");
+      return no("run-out",
+          "It ran out at the end of %s; what has run out is not extended.".formatted(terms.lastDay()),
+          "Have it mended.");
     }
     LocalDate last = terms.lastDay().plusDays(entry.get().category().days());
     return e.lastDay().isAfter(last) || !e.lastDay().isAfter(terms.lastDay())
-        ? no("wrong-day", "It may be extended until the end of %s at the latest.".formatted(last), "Give a day after %s, up to that one.".formatted(terms.lastDay()))
+        ? no("wrong-day", "It may be extended until the end of %s at the latest.".formatted(last),
+        "Give a day after %s, up to that one.".formatted(terms.lastDay()))
         : Optional.empty();
   }
 
   private static Optional<Refusal> words(String words) {
     return words.isBlank() || words.length() > MOST_WORDS
-        ? no("words-missing", "It wants a few words, %d characters at most.".formatted(MOST_WORDS), "Say what was done, or why.")
+        ? no("words-missing", "It wants a few words, %d characters at most.".formatted(MOST_WORDS),
+        "Say what was done, or why.")
         : Optional.empty();
   }
 

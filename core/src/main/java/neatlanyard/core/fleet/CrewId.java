@@ -8,7 +8,8 @@ package neatlanyard.core.fleet;
 public record CrewId(String value) {
   public CrewId {
     if (!value.matches("[a-z][a-z0-9.-]{1,39}")) {
-      throw new IllegalArgumentException("'%s' is not a sign-in name: 2 to 40 lower-case letters, digits, dots or hyphens".formatted(value));
+      throw new IllegalArgumentException(
+          "'%s' is not a sign-in name: 2 to 40 lower-case letters, digits, dots or hyphens".formatted(value));
     }
   }
 

@@ -8,7 +8,8 @@ package neatlanyard.core.fleet;
 public record Equipment(String value) {
   public Equipment {
     if (!value.matches("[a-z0-9][a-z0-9-]{1,39}")) {
-      throw new IllegalArgumentException("'%s' is not an equipment name: 2 to 40 lower-case letters, digits or hyphens".formatted(value));
+      throw new IllegalArgumentException(
+          "'%s' is not an equipment name: 2 to 40 lower-case letters, digits or hyphens".formatted(value));
     }
   }
 

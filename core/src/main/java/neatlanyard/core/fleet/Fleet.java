@@ -6,7 +6,8 @@ import java.util.List;
 import java.util.Optional;
 
 /** An operator's airfields, tails and crew. @param zone the operator's, in which its days are counted */
-public record Fleet(String operator, ZoneId zone, List<Airfield> airfields, List<Registered> tails, List<CrewMember> crew) {
+public record Fleet(String operator, ZoneId zone, List<Airfield> airfields, List<Registered> tails,
+    List<CrewMember> crew) {
   public static final Fleet NONE = new Fleet("", ZoneOffset.UTC, List.of(), List.of(), List.of());
 
   public Fleet {

@@ -4,9 +4,14 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 
-/** A flight of the day with its crew. @param level the cruising level in hundreds of feet; empty where the plan does not say */
+/**
+ * A flight of the day with its crew.
+ *
+ * @param level the cruising level in hundreds of feet; empty where the plan does not say
+ */
 public record Flight(
-    FlightId id, String number, TailId tail, AirfieldId from, AirfieldId to, Instant departs, Optional<Integer> level, List<Rostered> crew) {
+    FlightId id, String number, TailId tail, AirfieldId from, AirfieldId to, Instant departs, Optional<Integer> level,
+    List<Rostered> crew) {
   public Flight {
     crew = List.copyOf(crew);
   }

@@ -8,7 +8,8 @@ package neatlanyard.core.fleet;
 public record TailId(String value) {
   public TailId {
     if (!value.matches("[A-Z0-9][A-Z0-9-]{1,9}")) {
-      throw new IllegalArgumentException("'%s' is not a registration: 2 to 10 capitals, digits or hyphens".formatted(value));
+      throw new IllegalArgumentException(
+          "'%s' is not a registration: 2 to 10 capitals, digits or hyphens".formatted(value));
     }
   }
 

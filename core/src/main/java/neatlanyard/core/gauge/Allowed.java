@@ -3,7 +3,8 @@ package neatlanyard.core.gauge;
 import java.util.OptionalDouble;
 
 /**
- * The values of a reading that need no find, both ends included, as far as the rest is known now. It can be told before
+ * The values of a reading that need no find, both ends included, as far as the rest is known now. It can be told
+ * before
  * anybody reads, so that a crew sees what is right today, and a device without a network knows what is not.
  *
  * @param least in the quantity's unit, or minus infinity

@@ -22,7 +22,8 @@ public record Between(Band band, String with, double mostApart, boolean slope) i
       double sum = value + around.other(with).orElseThrow();
       apart = new Judged(
           Level.SOON,
-          "%s On a slope tanks read unevenly: judge the sum, %s, and look again on the level.".formatted(apart.words(), Gauge.words(sum, unit)),
+          "%s On a slope tanks read unevenly: judge the sum, %s, and look again on the level.".formatted(
+          apart.words(), Gauge.words(sum, unit)),
           apart.arithmetic(), SOURCE);
     }
     return alone.and(apart);

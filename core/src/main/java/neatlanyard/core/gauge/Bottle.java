@@ -18,18 +18,21 @@ public record Bottle(double ratedC, double leastPsi, double soonPsi, double most
     double now = around.outsideC().orElse(ratedC);
     double atRated = Gas.gaugePsi(value, now, ratedC);
     List<String> sum = List.of("(%s + %s) × %s K ÷ %s K − %s = %s at %s".formatted(
-        Gauge.words(value, ""), Gauge.words(Gas.ATMOSPHERE_PSI, ""), Gauge.words(ratedC + 273.15, ""), Gauge.words(now + 273.15, ""),
+        Gauge.words(value, ""), Gauge.words(Gas.ATMOSPHERE_PSI, ""), Gauge.words(ratedC + 273.15, ""),
+        Gauge.words(now + 273.15, ""),
         Gauge.words(Gas.ATMOSPHERE_PSI, ""), Gauge.words(atRated, unit), Gauge.words(ratedC, "°C")));
     String read = "%s at %s is %s at %s".formatted(
         Gauge.words(value, unit), Gauge.words(now, "°C"), Gauge.words(atRated, unit), Gauge.words(ratedC, "°C"));
     if (allowed(around).under(value)) {
-      return new Judged(Level.OUT, "%s: under the least, %s.".formatted(read, Gauge.words(leastPsi, unit)), sum, SOURCE);
+      return new Judged(Level.OUT, "%s: under the least, %s.".formatted(read, Gauge.words(leastPsi, unit)), sum,
+          SOURCE);
     }
     if (allowed(around).over(value)) {
       return new Judged(Level.OUT, "%s: over the most, %s.".formatted(read, Gauge.words(mostPsi, unit)), sum, SOURCE);
     }
     return atRated < soonPsi
-        ? new Judged(Level.SOON, "%s: within limits, but under %s.".formatted(read, Gauge.words(soonPsi, unit)), sum, SOURCE)
+        ? new Judged(Level.SOON, "%s: within limits, but under %s.".formatted(read, Gauge.words(soonPsi, unit)), sum,
+        SOURCE)
         : new Judged(Level.AS_IT_SHOULD_BE, "%s.".formatted(read), sum, SOURCE);
   }
 

@@ -20,7 +20,8 @@ public record CrewOxygen(
     String observers, double ratedC) implements Gauge {
   private static final double SOON = 1.15;
   private static final String SOURCE =
-      "Ideal gas law; that 1 000 psi may do for a route and 1 800 to 1 850 psi is usual: common practice; flows of the type's pack";
+      "Ideal gas law; that 1 000 psi may do for a route and 1 800 to 1 850 psi is usual: common practice; flows of "
+      + "the type's pack";
 
   public CrewOxygen {
     minutesTo = Map.copyOf(minutesTo);
@@ -36,11 +37,13 @@ public record CrewOxygen(
     List<String> sum = List.of(
         "%d people × %s min × %s L/min ÷ %s L × %s psi + %s kept = %s at %s".formatted(
             users, Gauge.words(time, ""), Gauge.words(litresAMinute, ""), Gauge.words(bottleLitres, ""),
-            Gauge.words(Gas.ATMOSPHERE_PSI, ""), Gauge.words(keepPsi, ""), Gauge.words(need, unit), Gauge.words(ratedC, "°C")),
+            Gauge.words(Gas.ATMOSPHERE_PSI, ""), Gauge.words(keepPsi, ""), Gauge.words(need, unit),
+            Gauge.words(ratedC, "°C")),
         "read %s at %s = %s at %s".formatted(
             Gauge.words(value, unit), Gauge.words(now, "°C"), Gauge.words(have, unit), Gauge.words(ratedC, "°C")));
     String read = "%s at %s; %d people to %s need %s".formatted(
-        Gauge.words(have, unit), Gauge.words(ratedC, "°C"), users, around.to().isEmpty() ? "the destination" : around.to(),
+        Gauge.words(have, unit), Gauge.words(ratedC, "°C"), users, around.to().isEmpty() ? "the destination"
+        : around.to(),
         Gauge.words(need, unit));
     if (allowed(around).under(value)) {
       return new Judged(Level.OUT, "%s: not enough.".formatted(read), sum, SOURCE);
@@ -52,7 +55,8 @@ public record CrewOxygen(
 
   @Override
   public Allowed allowed(Readings around) {
-    return Allowed.atLeast(Gas.gaugePsi(needPsi(users(around), minutes(around)), ratedC, around.outsideC().orElse(ratedC)));
+    return Allowed.atLeast(
+        Gas.gaugePsi(needPsi(users(around), minutes(around)), ratedC, around.outsideC().orElse(ratedC)));
   }
 
   private int users(Readings around) {

@@ -6,7 +6,8 @@ import java.util.OptionalDouble;
 import neatlanyard.core.gauge.Judged.Level;
 
 /** How one kind of reading is judged. The numbers come from the type's pack, the rule from here. */
-public sealed interface Gauge permits Band, Between, Bottle, CrewOxygen, Missing, Oil, Sag, TrimBand, Tyre, Uplift, WearPin {
+public sealed interface Gauge permits Band, Between, Bottle, CrewOxygen, Missing, Oil, Sag, TrimBand, Tyre, Uplift,
+    WearPin {
   /**
    * What a reading means.
    *
@@ -34,7 +35,8 @@ public sealed interface Gauge permits Band, Between, Bottle, CrewOxygen, Missing
   }
 
   /** Two of a kind, such as the wheels of a leg, against the most they may differ. */
-  static Judged apart(double value, OptionalDouble other, String otherName, double most, String unit, String source, String what) {
+  static Judged apart(double value, OptionalDouble other, String otherName, double most, String unit, String source,
+      String what) {
     if (other.isEmpty()) {
       return new Judged(Level.AS_IT_SHOULD_BE, "", List.of(), source);
     }
@@ -42,7 +44,8 @@ public sealed interface Gauge permits Band, Between, Bottle, CrewOxygen, Missing
     String sum = "%s and %s (%s): %s apart, at most %s".formatted(
         words(value, unit), words(other.getAsDouble(), unit), otherName, words(apart, unit), words(most, unit));
     return !Allowed.near(other, most).holds(value)
-        ? new Judged(Level.OUT, "%s: %s apart, %s is the most.".formatted(what, words(apart, unit), words(most, unit)), List.of(sum), source)
+        ? new Judged(Level.OUT, "%s: %s apart, %s is the most.".formatted(what, words(apart, unit),
+        words(most, unit)), List.of(sum), source)
         : new Judged(Level.AS_IT_SHOULD_BE, "", List.of(sum), source);
   }
 }

@@ -36,6 +36,7 @@ public record Judged(Level level, String words, List<String> arithmetic, String 
     List<String> all = new java.util.ArrayList<>(arithmetic);
     all.addAll(other.arithmetic);
     String words = milder.level == Level.AS_IT_SHOULD_BE ? worse.words : "%s %s".formatted(worse.words, milder.words);
-    return new Judged(worse.level, words, all, source.equals(other.source) ? source : "%s; %s".formatted(source, other.source));
+    return new Judged(worse.level, words, all, source.equals(other.source) ? source
+        : "%s; %s".formatted(source, other.source));
   }
 }

@@ -17,8 +17,10 @@ public record Missing(int allowed) implements Gauge {
       return new Judged(Level.AS_IT_SHOULD_BE, "None missing.", List.of(), SOURCE);
     }
     return value <= allowed
-        ? new Judged(Level.ENTRY, "%s missing; up to %d may be, with an entry.".formatted(Gauge.words(value, unit), allowed), List.of(), SOURCE)
-        : new Judged(Level.OUT, "%s missing; %d is the most.".formatted(Gauge.words(value, unit), allowed), List.of(), SOURCE);
+        ? new Judged(Level.ENTRY, "%s missing; up to %d may be, with an entry.".formatted(Gauge.words(value, unit),
+        allowed), List.of(), SOURCE)
+        : new Judged(Level.OUT, "%s missing; %d is the most.".formatted(Gauge.words(value, unit), allowed), List.of(),
+        SOURCE);
   }
 
   @Override

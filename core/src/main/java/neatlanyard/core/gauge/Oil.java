@@ -20,9 +20,11 @@ public record Oil(double least, double plenty, double mostAnHour) implements Gau
     List<String> sum = new ArrayList<>();
     String read = Gauge.words(value, unit);
     Judged alone = allowed(around).under(value)
-        ? new Judged(Level.OUT, "%s is under the least before start, %s.".formatted(read, Gauge.words(least, unit)), List.of(), SOURCE)
+        ? new Judged(Level.OUT, "%s is under the least before start, %s.".formatted(read, Gauge.words(least, unit)),
+        List.of(), SOURCE)
         : value < plenty
-            ? new Judged(Level.SOON, "%s is enough to start; %s lasts the day.".formatted(read, Gauge.words(plenty, unit)), List.of(), SOURCE)
+            ? new Judged(Level.SOON, "%s is enough to start; %s lasts the day.".formatted(read,
+            Gauge.words(plenty, unit)), List.of(), SOURCE)
             : new Judged(Level.AS_IT_SHOULD_BE, "%s is plenty.".formatted(read), List.of(), SOURCE);
     if (around.past().isEmpty() || around.usage().isEmpty()) {
       return alone;
@@ -37,7 +39,8 @@ public record Oil(double least, double plenty, double mostAnHour) implements Gau
     sum.add("since the last reading: (%s − %s) ÷ %s h = %.2f %s an hour".formatted(
         Gauge.words(last.value(), unit), read, Gauge.words(hours, ""), anHour, unit));
     Judged use = anHour > mostAnHour
-        ? new Judged(Level.SOON, "It used %.2f %s an hour, over %.2f: tell maintenance.".formatted(anHour, unit, mostAnHour), sum, SOURCE)
+        ? new Judged(Level.SOON, "It used %.2f %s an hour, over %.2f: tell maintenance.".formatted(anHour, unit,
+        mostAnHour), sum, SOURCE)
         : new Judged(Level.AS_IT_SHOULD_BE, "", sum, SOURCE);
     return alone.and(use);
   }

@@ -18,9 +18,11 @@ import neatlanyard.core.trend.Schedule;
  * @param schedule when this tail is planned to land
  */
 public record Readings(
-    OptionalDouble outsideC, Map<String, Double> others, List<Past> past, Optional<Usage> usage, int crew, String to, Schedule schedule) {
+    OptionalDouble outsideC, Map<String, Double> others, List<Past> past, Optional<Usage> usage, int crew, String to,
+    Schedule schedule) {
   /** Nothing known but the reading. */
-  public static final Readings NONE = new Readings(OptionalDouble.empty(), Map.of(), List.of(), Optional.empty(), 0, "", Schedule.NONE);
+  public static final Readings NONE = new Readings(OptionalDouble.empty(), Map.of(), List.of(), Optional.empty(), 0,
+      "", Schedule.NONE);
 
   public Readings {
     others = Map.copyOf(others);

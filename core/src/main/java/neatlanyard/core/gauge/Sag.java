@@ -10,16 +10,19 @@ import neatlanyard.core.gauge.Judged.Level;
  * @param most the most it may sag
  */
 public record Sag(String before, double most) implements Gauge {
-  private static final String SOURCE = "5 s of emergency flow, not more than 100 psi: common practice; limit of the type's pack";
+  private static final String SOURCE =
+      "5 s of emergency flow, not more than 100 psi: common practice; limit of the type's pack";
 
   @Override
   public Judged judge(double value, String unit, Readings around) {
     if (around.other(before).isEmpty()) {
-      return new Judged(Level.SOON, "The pressure before the test was not read, so the sag is not known.", List.of(), SOURCE);
+      return new Judged(Level.SOON, "The pressure before the test was not read, so the sag is not known.", List.of(),
+          SOURCE);
     }
     double was = around.other(before).getAsDouble();
     double sag = was - value;
-    List<String> sum = List.of("%s − %s = %s".formatted(Gauge.words(was, unit), Gauge.words(value, unit), Gauge.words(sag, unit)));
+    List<String> sum = List.of(
+        "%s − %s = %s".formatted(Gauge.words(was, unit), Gauge.words(value, unit), Gauge.words(sag, unit)));
     return allowed(around).under(value)
         ? new Judged(
             Level.OUT,

@@ -6,7 +6,8 @@ import java.util.OptionalDouble;
 import neatlanyard.core.gauge.Judged.Level;
 
 /**
- * A trim setting within the band that is right for today's centre of gravity; between two rows both ends of the band lie
+ * A trim setting within the band that is right for today's centre of gravity; between two rows both ends of the band
+ * lie
  * on a straight line.
  *
  * @param cg the quantity that holds the centre of gravity, in per cent of the mean chord
@@ -31,18 +32,26 @@ public record TrimBand(String cg, List<Row> rows) implements Gauge {
   public Judged judge(double value, String unit, Readings around) {
     OptionalDouble at = around.other(cg);
     if (at.isEmpty()) {
-      return new Judged(Level.SOON, "The centre of gravity is not known, so nobody can say whether %s is in the band.".formatted(Gauge.words(value, unit)), List.of(), SOURCE);
+      return new Judged(Level.SOON,
+          "The centre of gravity is not known, so nobody can say whether %s is in the band.".formatted(
+          Gauge.words(value, unit)), List.of(), SOURCE);
     }
     double percent = at.getAsDouble();
     if (outside(percent)) {
-      return new Judged(Level.OUT, "The centre of gravity, %s, is outside what the band is drawn for.".formatted(Gauge.words(percent, "%")), List.of(), SOURCE);
+      return new Judged(Level.OUT,
+          "The centre of gravity, %s, is outside what the band is drawn for.".formatted(Gauge.words(percent, "%")),
+          List.of(), SOURCE);
     }
     Row band = band(percent);
-    String sum = "At %s the band is %s to %s".formatted(Gauge.words(percent, "%"), Gauge.words(band.least, unit), Gauge.words(band.most, unit));
+    String sum = "At %s the band is %s to %s".formatted(Gauge.words(percent, "%"), Gauge.words(band.least, unit),
+        Gauge.words(band.most, unit));
     return !allowed(around).holds(value)
         ? new Judged(Level.OUT, "%s is outside the green band, %s to %s today.".formatted(
-            Gauge.words(value, unit), Gauge.words(band.least, unit), Gauge.words(band.most, unit)), List.of(sum), SOURCE)
-        : new Judged(Level.AS_IT_SHOULD_BE, "%s is in the green band for today's centre of gravity.".formatted(Gauge.words(value, unit)), List.of(sum), SOURCE);
+            Gauge.words(value, unit), Gauge.words(band.least, unit), Gauge.words(band.most, unit)), List.of(sum),
+            SOURCE)
+        : new Judged(Level.AS_IT_SHOULD_BE,
+        "%s is in the green band for today's centre of gravity.".formatted(Gauge.words(value, unit)), List.of(sum),
+        SOURCE);
   }
 
   @Override

@@ -28,7 +28,8 @@ public record Tyre(double ratedPsi, double ratedC, double soonPct, double outPct
     List<String> sum = List.of(
         "%s at %s; %s today: %s × (1 + %s ÷ 3 ÷ 100) = %s".formatted(
             Gauge.words(ratedPsi, unit), Gauge.words(ratedC, "°C"),
-            around.outsideC().isPresent() ? Gauge.words(around.outsideC().getAsDouble(), "°C") : "no temperature given",
+            around.outsideC().isPresent() ? Gauge.words(around.outsideC().getAsDouble(), "°C")
+            : "no temperature given",
             Gauge.words(ratedPsi, ""), Gauge.words(warmer, ""), Gauge.words(should, unit)),
         "read %s: %s of that".formatted(Gauge.words(value, unit), Gauge.words(100 * value / should, "%")));
     Judged alone = judged(pct, value, unit, should, sum);
@@ -39,7 +40,8 @@ public record Tyre(double ratedPsi, double ratedC, double soonPct, double outPct
 
   @Override
   public Allowed allowed(Readings around) {
-    return Allowed.atLeast(least(should(around.outsideC().orElse(ratedC)))).and(Allowed.near(around.other(with), mostApart()));
+    return Allowed.atLeast(least(should(around.outsideC().orElse(ratedC))))
+        .and(Allowed.near(around.other(with), mostApart()));
   }
 
   /** What it should hold when the air, and the tyre, has this temperature. */
@@ -56,7 +58,8 @@ public record Tyre(double ratedPsi, double ratedC, double soonPct, double outPct
   }
 
   private Judged judged(double pct, double value, String unit, double should, List<String> sum) {
-    String read = "%s, %s is wanted at this temperature".formatted(Gauge.words(value, unit), Gauge.words(should, unit));
+    String read = "%s, %s is wanted at this temperature".formatted(Gauge.words(value, unit),
+        Gauge.words(should, unit));
     if (value < least(should)) {
       return new Judged(Level.OUT, "%s: more than %s under.".formatted(read, Gauge.words(outPct, "%")), sum, SOURCE);
     }

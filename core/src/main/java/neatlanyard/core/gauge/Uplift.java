@@ -28,7 +28,8 @@ public record Uplift(String before, String litres, String density, String ordere
       double apart = value - filled.getAsDouble();
       sum.add("%s + %s L × %.3f kg/L = %s; gauges %s: %s apart".formatted(
           Gauge.words(around.other(before).orElseThrow(), unit), Gauge.words(around.other(litres).orElseThrow(), ""),
-          around.other(density).orElseThrow(), Gauge.words(filled.getAsDouble(), unit), Gauge.words(value, unit), Gauge.words(apart, unit)));
+          around.other(density).orElseThrow(), Gauge.words(filled.getAsDouble(), unit), Gauge.words(value, unit),
+          Gauge.words(apart, unit)));
       if (!Allowed.near(filled, mostApart).holds(value)) {
         wrong.add("the gauges and what was pumped are %s apart, %s is the most".formatted(
             Gauge.words(Math.abs(apart), unit), Gauge.words(mostApart, unit)));
@@ -45,20 +46,24 @@ public record Uplift(String before, String litres, String density, String ordere
       }
     }
     return wrong.isEmpty()
-        ? new Judged(Level.AS_IT_SHOULD_BE, "%s on the gauges agrees.%s".formatted(Gauge.words(value, unit), missing), sum, SOURCE)
-        : new Judged(Level.OUT, "%s on the gauges: %s.".formatted(Gauge.words(value, unit), String.join("; ", wrong)), sum, SOURCE);
+        ? new Judged(Level.AS_IT_SHOULD_BE, "%s on the gauges agrees.%s".formatted(Gauge.words(value, unit), missing),
+        sum, SOURCE)
+        : new Judged(Level.OUT, "%s on the gauges: %s.".formatted(Gauge.words(value, unit), String.join("; ", wrong)),
+        sum, SOURCE);
   }
 
   @Override
   public Allowed allowed(Readings around) {
-    return Allowed.atLeast(Allowed.near(around.other(ordered), mostApart).least()).and(Allowed.near(filled(around), mostApart));
+    return Allowed.atLeast(Allowed.near(around.other(ordered), mostApart).least())
+        .and(Allowed.near(filled(around), mostApart));
   }
 
   /** What the tanks hold by what was there and what was pumped; empty where one of the three is not known. */
   private OptionalDouble filled(Readings around) {
     boolean known = Stream.of(before, litres, density).allMatch(q -> around.other(q).isPresent());
     return known
-        ? OptionalDouble.of(around.other(before).orElseThrow() + around.other(litres).orElseThrow() * around.other(density).orElseThrow())
+        ? OptionalDouble.of(around.other(before).orElseThrow() + around.other(litres)
+        .orElseThrow() * around.other(density).orElseThrow())
         : OptionalDouble.empty();
   }
 

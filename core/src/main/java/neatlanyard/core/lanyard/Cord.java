@@ -24,7 +24,8 @@ public final class Cord {
   /**
    * The tags that hang, by the stage they are due and then by age.
    *
-   * <p>An item hangs from the last step that opened it until a step that closes it is done later than that. A step that
+   * <p>An item hangs from the last step that opened it until a step that closes it is done later than that. A step
+   * that
    * closed it before it was opened again does not count: what it made sure of is no longer so. In doubt it hangs: a
    * step with a find or with two answers opens what it opens, and closes nothing.
    */
@@ -41,7 +42,8 @@ public final class Cord {
       }
       for (Step.Hook hook : step.get().opens()) {
         Map<String, Opening> items = opened.computeIfAbsent(hook.tag(), t -> new LinkedHashMap<>());
-        hook.items().forEach(i -> items.merge(i, new Opening(deed, i), (a, b) -> a.deed.number() > b.deed.number() ? a : b));
+        hook.items().forEach(i -> items.merge(i, new Opening(deed, i), (a, b) -> a.deed.number() > b.deed.number() ? a
+            : b));
       }
       for (Step.Hook hook : deed.stands() ? step.get().closes() : List.<Step.Hook>of()) {
         Map<String, Long> items = closed.computeIfAbsent(hook.tag(), t -> new HashMap<>());

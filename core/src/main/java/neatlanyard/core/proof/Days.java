@@ -55,18 +55,21 @@ final class Days {
     Set<Condition.Fact> asked = pack.facts();
     boolean byName = asked.stream().anyMatch(f -> f instanceof Condition.OnTail);
     for (Tail tail : pack.wholeTails()) {
-      String key = byName ? tail.id().value() : tail.subType() + " " + tail.equipment().stream().map(Object::toString).sorted().toList();
+      String key = byName ? tail.id().value() : tail.subType() + " " + tail.equipment().stream().map(Object::toString)
+          .sorted().toList();
       groups.computeIfAbsent(key, k -> new ArrayList<>()).add(tail);
     }
     Map<String, TreeMap<Double, Condition.Fact>> scales = new LinkedHashMap<>();
-    asked.forEach(f -> scale(f).ifPresent(s -> scales.computeIfAbsent(s.name, n -> new TreeMap<>()).putIfAbsent(s.below, f)));
+    asked.forEach(f -> scale(f).ifPresent(s -> scales.computeIfAbsent(s.name, n -> new TreeMap<>())
+        .putIfAbsent(s.below, f)));
     List<String> names = new ArrayList<>();
     groups.values().forEach(g -> names.add(name(g)));
     scales.forEach((name, limits) -> limits.keySet().forEach(limit -> names.add(new Scale(name, limit).fact())));
     names.add(LEFT_FLIES);
     asked.stream().filter(f -> plain(f)).map(Condition::words).distinct().forEach(names::add);
     Stream<Condition> conditions = pack.steps().map(Step::when);
-    List<Variable> variables = FactOrder.of(names, conditions, Days::variable).stream().map(formulas::variable).toList();
+    List<Variable> variables = FactOrder.of(names, conditions, Days::variable).stream().map(formulas::variable)
+        .toList();
     kernel = new MeteredKernel(formulas, variables, meter);
     variables.forEach(v -> facts.put(v.name(), BDDFactory.build(v, kernel)));
     // How a day is told does not follow the order in which it is decided.
@@ -148,8 +151,10 @@ final class Days {
         lower = higher;
       }
     }
-    world = world.and(atMostOne(asked.stream().filter(f -> f instanceof Condition.From).map(f -> fact(f.words())).toList()));
-    world = world.and(atMostOne(asked.stream().filter(f -> f instanceof Condition.To).map(f -> fact(f.words())).toList()));
+    world = world.and(
+        atMostOne(asked.stream().filter(f -> f instanceof Condition.From).map(f -> fact(f.words())).toList()));
+    world = world.and(
+        atMostOne(asked.stream().filter(f -> f instanceof Condition.To).map(f -> fact(f.words())).toList()));
     String falling = Condition.Weather.Sky.PRECIPITATION.words();
     if (facts.containsKey(falling)) {
       for (Condition.Weather.Sky sky : List.of(Condition.Weather.Sky.RAIN, Condition.Weather.Sky.SNOW)) {
@@ -208,7 +213,8 @@ final class Days {
   }
 
   private BDD tails(java.util.function.Predicate<Tail> which) {
-    return groups.values().stream().filter(g -> which.test(g.getFirst())).map(g -> fact(name(g))).reduce(nothing, BDD::or);
+    return groups.values().stream().filter(g -> which.test(g.getFirst())).map(g -> fact(name(g)))
+        .reduce(nothing, BDD::or);
   }
 
   /** The days on which a step, when it is on the card, is for one seat to answer. */
@@ -226,7 +232,8 @@ final class Days {
     }
     // Whatever the school makes of the overhead, it is a seat for each of the two who may fly.
     DaySet left = owner.answering(Seat.LEFT, policy, place.get()).seats().contains(seat) ? leftFlies : none();
-    DaySet right = owner.answering(Seat.RIGHT, policy, place.get()).seats().contains(seat) ? all.minus(leftFlies) : none();
+    DaySet right = owner.answering(Seat.RIGHT, policy, place.get()).seats().contains(seat) ? all.minus(leftFlies)
+        : none();
     return left.or(right);
   }
 

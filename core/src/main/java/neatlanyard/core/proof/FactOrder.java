@@ -16,7 +16,8 @@ import org.logicng.knowledgecompilation.bdds.orderings.ForceOrdering;
 /**
  * The order of facts in the decision diagrams. With n facts paired with n others, their size is 2ⁿ when all of the one
  * kind come first and 2n when each stands beside its partner (Bryant 1986), so facts that are asked of together are
- * brought together: the FORCE heuristic (Aloul, Markov and Sakallah 2003) over the groups that stand under one "all" or
+ * brought together: the FORCE heuristic (Aloul, Markov and Sakallah 2003) over the groups that stand under one "all"
+ * or
  * "any", the library's.
  */
 final class FactOrder {
@@ -42,14 +43,16 @@ final class FactOrder {
     // The library's order begins with the first clauses: small groups say the most.
     List<Formula> clauses = groups.stream().sorted(Comparator.comparingInt(Set::size)).limit(MOST_GROUPS)
         .map(g -> formulas.clause(g.stream().map(formulas::variable).toList())).map(Formula.class::cast).toList();
-    List<String> order = new ArrayList<>(new ForceOrdering().getOrder(formulas.and(clauses)).stream().map(Variable::name).toList());
+    List<String> order = new ArrayList<>(new ForceOrdering().getOrder(formulas.and(clauses)).stream()
+        .map(Variable::name).toList());
     // What no group speaks of, such as the tails, stands first, as it divides all others.
     List<String> all = new ArrayList<>(names.stream().filter(n -> !order.contains(n)).toList());
     all.addAll(order);
     return all;
   }
 
-  private static Set<String> group(Condition c, Function<Condition.Fact, String> name, Set<String> known, Set<Set<String>> groups) {
+  private static Set<String> group(Condition c, Function<Condition.Fact, String> name, Set<String> known,
+      Set<Set<String>> groups) {
     Set<String> here = new LinkedHashSet<>();
     switch (c) {
       case Condition.Always a -> { }

@@ -12,7 +12,8 @@ import neatlanyard.core.sop.State;
 /** The published guidance on how checklists are made. */
 final class Guidance {
   private static final Set<String> NO_VALUE = Set.of(
-      "set", "checked", "check", "ok", "okay", "done", "completed", "normal", "verified", "as required", "as needed", "tested");
+      "set", "checked", "check", "ok", "okay", "done", "completed", "normal", "verified", "as required", "as needed",
+      "tested");
   private static final Pattern CAPITALS = Pattern.compile("\\p{Lu}{2,}(?:[ ,]+\\p{Lu}{2,}){2,}");
 
   private Guidance() {}
@@ -32,7 +33,9 @@ final class Guidance {
   private static void wording(Placed p, List<Finding> findings) {
     String text = p.step().challenge() + " " + p.step().response();
     if (CAPITALS.matcher(text).find()) {
-      findings.add(Finding.of(Rule.CAPITALS, p.step().id().value(), p.where(), "Several words stand in capitals.", "Write them in lower case."));
+      findings.add(
+          Finding.of(Rule.CAPITALS, p.step().id().value(), p.where(), "Several words stand in capitals.",
+          "Write them in lower case."));
     }
   }
 
@@ -54,7 +57,8 @@ final class Guidance {
     Placed last = items.getLast();
     if (!last.step().response().toLowerCase(Locale.ROOT).contains("complete")) {
       findings.add(Finding.of(Rule.NO_COMPLETION_CALL, list.id().value(), list.title(),
-          "Its last item is %s: %s.".formatted(last.step().challenge(), last.step().response()), "End it with an item whose response is \"complete\"."));
+          "Its last item is %s: %s.".formatted(last.step().challenge(), last.step().response()),
+          "End it with an item whose response is \"complete\"."));
     }
   }
 
@@ -68,19 +72,23 @@ final class Guidance {
       Placed p = items.get(i);
       if (p.step().critical() && commonBefore && i >= (items.size() + 1) / 2) {
         findings.add(Finding.of(Rule.CRITICAL_LATE, p.step().id().value(), p.where(),
-            "It is item %d of %d %s, behind items that are not critical.".formatted(i + 1, items.size(), where), "Move it up."));
+            "It is item %d of %d %s, behind items that are not critical.".formatted(i + 1, items.size(), where),
+            "Move it up."));
       }
       commonBefore |= !p.step().critical();
     }
   }
 
   private static void reset(Plan plan, Placed item, State verified, List<Finding> findings) {
-    List<Placed> again = plan.verifying(verified.point()).stream().filter(v -> v.position() > item.position()).toList();
+    List<Placed> again = plan.verifying(verified.point()).stream().filter(v -> v.position() > item.position())
+        .toList();
     for (Placed later : plan.touching(verified.point())) {
       boolean changes = later.position() > item.position()
-          && later.step().sets().stream().anyMatch(s -> s.point().equals(verified.point()) && !s.value().equals(verified.value()));
+          && later.step().sets().stream()
+          .anyMatch(s -> s.point().equals(verified.point()) && !s.value().equals(verified.value()));
       if (changes) {
-        DaySet open = item.on().and(later.on()).minus(plan.union(again.stream().filter(v -> v.position() > later.position())));
+        DaySet open = item.on().and(later.on())
+            .minus(plan.union(again.stream().filter(v -> v.position() > later.position())));
         if (!open.isEmpty()) {
           findings.add(Finding.of(Rule.RESET_NOT_REPEATED, item.step().id().value(), item.where(),
               "'%s' changes %s after this item, and no later item looks at it: %s.".formatted(

@@ -23,10 +23,12 @@ final class Ownership {
     List<Finding> findings = new ArrayList<>();
     for (Place panel : plan.pack.places().stream().filter(p -> !p.station()).toList()) {
       List<Placed> there = plan.steps.stream().filter(p -> p.step().place().equals(panel.id())).toList();
-      DaySet missed = plan.days.all().minus(plan.union(there.stream().filter(p -> SCANNING.contains(p.procedure().kind()))));
+      DaySet missed = plan.days.all()
+          .minus(plan.union(there.stream().filter(p -> SCANNING.contains(p.procedure().kind()))));
       if (!missed.isEmpty()) {
         findings.add(Finding.of(Rule.PANEL_UNOWNED, panel.id().value(), panel.name(),
-            "No flow comes to it: %s.".formatted(missed.example()), "Give it a step in a flow, or take it out of the pack."));
+            "No flow comes to it: %s.".formatted(missed.example()),
+            "Give it a step in a flow, or take it out of the pack."));
       }
       if (!panel.shared()) {
         ofTwo(plan, panel, there).ifPresent(findings::add);
@@ -50,7 +52,8 @@ final class Ownership {
   private static Optional<Finding> ofTwo(Plan plan, Place panel, List<Placed> there) {
     List<Placed> owned = there.stream()
         .filter(p -> p.procedure().kind() == Kind.FLOW && p.step().owner() != Owner.BOTH)
-        .filter(p -> p.step().owner() != Owner.OVERHEAD || plan.pack.policy().of(Matter.OVERHEAD_SCAN) != School.EITHER)
+        .filter(p -> p.step().owner() != Owner.OVERHEAD || plan.pack.policy()
+        .of(Matter.OVERHEAD_SCAN) != School.EITHER)
         .toList();
     for (Placed a : owned) {
       DaySet left = a.on().and(plan.days.answers(a.step(), Optional.of(panel), Seat.LEFT));
@@ -58,7 +61,8 @@ final class Ownership {
         DaySet two = left.and(b.on()).and(plan.days.answers(b.step(), Optional.of(panel), Seat.RIGHT));
         if (a.procedure().stage() == b.procedure().stage() && !two.isEmpty()) {
           return Optional.of(Finding.of(Rule.PANEL_OF_TWO, panel.id().value(), panel.name(),
-              "The left seat does %s, the right seat %s: %s.".formatted(a.step().challenge(), b.step().challenge(), two.example()),
+              "The left seat does %s, the right seat %s: %s.".formatted(a.step().challenge(), b.step().challenge(),
+              two.example()),
               "Give the panel to one seat, or mark it as shared."));
         }
       }

@@ -16,8 +16,10 @@ public final class PackCheck {
   private record Asked(String about, Function<Plan, List<Finding>> rules) {}
 
   private static final List<Asked> ASKED = List.of(
-      new Asked("who does which panel", Ownership::of), new Asked("steps that no day brings up, and steps asked twice", Reach::of),
-      new Asked("positions that contradict each other", Positions::of), new Asked("what is opened, needed and waited for", Threads::of),
+      new Asked("who does which panel", Ownership::of),
+      new Asked("steps that no day brings up, and steps asked twice", Reach::of),
+      new Asked("positions that contradict each other", Positions::of),
+      new Asked("what is opened, needed and waited for", Threads::of),
       new Asked("what checklists verify", Verification::of), new Asked("the way from place to place", Paths::of),
       new Asked("how lists are written", Guidance::of));
 
@@ -49,20 +51,23 @@ public final class PackCheck {
     boolean whole = found.stream().noneMatch(f -> f.rule() == Rule.UNDECIDED);
     for (Finding f : found) {
       Optional<Waiver> waiver = pack.waivers().stream()
-          .filter(w -> f.rule() != Rule.UNDECIDED && w.rule().equals(f.rule().id()) && w.at().equals(f.at())).findFirst();
+          .filter(w -> f.rule() != Rule.UNDECIDED && w.rule().equals(f.rule().id()) && w.at().equals(f.at()))
+          .findFirst();
       waiver.ifPresent(idle::remove);
       findings.add(new Finding(f.rule(), f.at(), f.where(), f.what(), f.mend(), waiver.map(Waiver::reason)));
     }
     // Where something was not decided, its waivers may not be idle at all.
     pack.waivers().stream().filter(w -> whole && idle.contains(w)).forEach(w -> findings.add(Finding.of(
-        Rule.WAIVER_IDLE, w.at(), "Waiver of %s at %s".formatted(w.rule(), w.at()), "Nothing is found there by that rule.", "Take the waiver out.")));
+        Rule.WAIVER_IDLE, w.at(), "Waiver of %s at %s".formatted(w.rule(), w.at()),
+        "Nothing is found there by that rule.", "Take the waiver out.")));
     findings.sort(Comparator.comparing((Finding f) -> f.waived().isPresent()).thenComparing(f -> !f.rule().fault()));
     return List.copyOf(findings);
   }
 
   private static List<Finding> found(Plan plan) {
     if (!plan.undecided.isEmpty()) {
-      return plan.undecided.stream().limit(MOST_NAMED).map(p -> undecided(p.step().id().value(), p.where(), "On which days it is asked")).toList();
+      return plan.undecided.stream().limit(MOST_NAMED)
+          .map(p -> undecided(p.step().id().value(), p.where(), "On which days it is asked")).toList();
     }
     List<Finding> found = new ArrayList<>();
     for (Asked asked : ASKED) {

@@ -47,7 +47,8 @@ final class Paths {
             "Move it to the others there; if it has to come later, say what it needs."));
       }
       visits.replaceAll((place, v) -> place.equals(here) ? v : new Visit(v.here, v.leftSince.or(v.here.and(p.on()))));
-      visits.merge(here, new Visit(p.on(), plan.days.none()), (a, b) -> new Visit(a.here.or(b.here), a.leftSince.minus(p.on())));
+      visits.merge(here, new Visit(p.on(), plan.days.none()), (a, b) ->
+          new Visit(a.here.or(b.here), a.leftSince.minus(p.on())));
       last = Optional.of(here);
     }
   }
@@ -72,13 +73,15 @@ final class Paths {
       double shorter = length(without);
       for (int to = 1; to <= without.size(); to++) {
         double detour = without.get(to - 1).distance(moved)
-            + (to < without.size() ? moved.distance(without.get(to)) - without.get(to - 1).distance(without.get(to)) : 0);
+            + (to < without.size() ? moved.distance(without.get(to)) - without.get(to - 1).distance(without.get(to))
+            : 0);
         double saved = whole - shorter - detour;
         if (saved > best) {
           best = saved;
           found = Optional.of(Finding.of(Rule.LONG_WAY, procedure.id().value(), procedure.title(),
               "The way is %.1f %s; with %s after %s it is %.1f.".formatted(
-                  whole, moved.station() ? "m" : "panel widths", moved.name(), without.get(to - 1).name(), whole - saved),
+                  whole, moved.station() ? "m" : "panel widths", moved.name(), without.get(to - 1).name(),
+                  whole - saved),
               "Move its steps there."));
         }
       }

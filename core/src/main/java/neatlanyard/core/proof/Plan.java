@@ -59,8 +59,10 @@ final class Plan {
         Placed placed = place(procedure, step);
         steps.add(placed);
         byId.put(step.id(), placed);
-        placed.makes().map(State::point).distinct().forEach(p -> touching.computeIfAbsent(p, x -> new ArrayList<>()).add(placed));
-        step.verifies().stream().map(State::point).distinct().forEach(p -> verifying.computeIfAbsent(p, x -> new ArrayList<>()).add(placed));
+        placed.makes().map(State::point).distinct()
+            .forEach(p -> touching.computeIfAbsent(p, x -> new ArrayList<>()).add(placed));
+        step.verifies().stream().map(State::point).distinct()
+            .forEach(p -> verifying.computeIfAbsent(p, x -> new ArrayList<>()).add(placed));
       }
     }
   }

@@ -40,7 +40,8 @@ final class Reach {
   /** What makes two steps of one procedure the same: the thing asked, at the same place, and the state wanted. */
   private static String key(Placed p) {
     return "%s|%s|%s|%s|%s".formatted(
-        p.procedure().id(), p.step().place(), p.step().challenge().toLowerCase(Locale.ROOT), p.step().sets(), p.step().expects());
+        p.procedure().id(), p.step().place(), p.step().challenge().toLowerCase(Locale.ROOT), p.step().sets(), p.step()
+        .expects());
   }
 
   /** Whether a control of the step is put elsewhere in the meantime, so that asking again is right. */

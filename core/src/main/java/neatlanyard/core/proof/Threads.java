@@ -34,7 +34,8 @@ final class Threads {
       boolean forgets = p.step().alternates().filter(a -> a.memory().isEmpty()).isPresent();
       if (forgets && plan.pack.policy().of(Matter.ALTERNATION) == School.BY_LAST_USE) {
         findings.add(Finding.of(Rule.ALTERNATION_WITHOUT_MEMORY, p.step().id().value(), p.where(),
-            "It alternates from the last use, and names nothing under which that is remembered.", "Give the alternation a 'memory'."));
+            "It alternates from the last use, and names nothing under which that is remembered.",
+            "Give the alternation a 'memory'."));
       }
     }
     return findings;
@@ -47,10 +48,12 @@ final class Threads {
             .filter(c -> c.position() > p.position()).toList();
         DaySet hangs = p.on().minus(plan.union(later.stream()));
         if (!hangs.isEmpty()) {
-          String what = item.equals(hook.tag().value()) ? "'%s'".formatted(hook.tag()) : "'%s' of '%s'".formatted(item, hook.tag());
+          String what = item.equals(hook.tag().value()) ? "'%s'".formatted(hook.tag())
+              : "'%s' of '%s'".formatted(item, hook.tag());
           findings.add(Finding.of(Rule.OPENED_NEVER_CLOSED, p.step().id().value(), p.where(),
               "It opens %s, and no later step closes that: %s.".formatted(what, hangs.example()),
-              later.isEmpty() ? "Add a later step that closes it." : "Let a step that closes it apply on that day too."));
+              later.isEmpty() ? "Add a later step that closes it."
+              : "Let a step that closes it apply on that day too."));
         }
       }
     }
@@ -61,7 +64,8 @@ final class Threads {
       plan.find(id).ifPresent(n -> {
         if (n.position() > p.position()) {
           findings.add(Finding.of(Rule.NEED_UNPROVIDED, p.step().id().value(), p.where(),
-              "It needs '%s', which comes only later, in %s.".formatted(id, n.procedure().title()), "Move one of them, or drop the need."));
+              "It needs '%s', which comes only later, in %s.".formatted(id, n.procedure().title()),
+              "Move one of them, or drop the need."));
         } else if (!p.on().within(n.on())) {
           findings.add(Finding.of(Rule.NEED_UNPROVIDED, p.step().id().value(), p.where(),
               "It needs '%s', which is not on the card: %s.".formatted(id, p.on().minus(n.on()).example()),
@@ -78,7 +82,8 @@ final class Threads {
     DaySet forgotten = p.on().minus(plan.union(honouring.stream().filter(h -> h.position() > p.position())));
     if (!forgotten.isEmpty()) {
       findings.add(Finding.of(Rule.WAIT_UNHONOURED, p.step().id().value(), p.where(),
-          "It starts a wait of %s, and no later step asks whether that is over: %s.".formatted(p.step().waits().get().words(), forgotten.example()),
+          "It starts a wait of %s, and no later step asks whether that is over: %s.".formatted(p.step().waits().get()
+          .words(), forgotten.example()),
           "Name it in 'after-wait' of the step that must come after it."));
     }
   }

@@ -36,7 +36,8 @@ final class Verification {
           .filter(v -> v.step().verifies().contains(s))));
       if (!unseen.isEmpty()) {
         findings.add(Finding.of(Rule.CRITICAL_UNVERIFIED, p.step().id().value(), p.where(),
-            "%s is critical, and no later checklist item verifies it: %s.".formatted(plan.pack.words(s), unseen.example()),
+            "%s is critical, and no later checklist item verifies it: %s.".formatted(plan.pack.words(s),
+            unseen.example()),
             "Add an item that verifies it, or let one apply on that day too."));
       }
     }
@@ -54,10 +55,12 @@ final class Verification {
     DaySet undecided = item.on();
     for (Placed p : before.reversed()) {
       DaySet here = undecided.and(p.on());
-      boolean otherwise = p.makes().anyMatch(s -> s.point().equals(wanted.point()) && !s.value().equals(wanted.value()));
+      boolean otherwise = p.makes().anyMatch(s -> s.point().equals(wanted.point()) && !s.value()
+          .equals(wanted.value()));
       if (otherwise && !here.isEmpty()) {
         findings.add(Finding.of(Rule.VERIFIES_OTHERWISE, item.step().id().value(), item.where(),
-            "It wants %s, and '%s' is the last to touch that and wants it otherwise: %s.".formatted(plan.pack.words(wanted), p.step().id(), here.example()),
+            "It wants %s, and '%s' is the last to touch that and wants it otherwise: %s.".formatted(
+            plan.pack.words(wanted), p.step().id(), here.example()),
             "Mend the item, or the step before it."));
       }
       undecided = undecided.minus(p.on());

@@ -47,7 +47,9 @@ public final class Chain {
     long expected = 1;
     for (Link link : links) {
       if (link.number() != expected) {
-        return Optional.of(new Break(expected, "entry %d is missing; entry %d stands in its place".formatted(expected, link.number())));
+        return Optional.of(
+            new Break(expected, "entry %d is missing; entry %d stands in its place".formatted(expected,
+            link.number())));
       }
       if (!link.previous().equals(previous)) {
         return Optional.of(new Break(expected, "it does not follow from the entry before it"));
@@ -60,6 +62,7 @@ public final class Chain {
     }
     return previous.equals(head)
         ? Optional.empty()
-        : Optional.of(new Break(expected, "the chain ends in another hash than the record's head; entries are missing at the end"));
+        : Optional.of(
+        new Break(expected, "the chain ends in another hash than the record's head; entries are missing at the end"));
   }
 }

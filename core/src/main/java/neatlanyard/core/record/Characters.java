@@ -3,7 +3,8 @@ package neatlanyard.core.record;
 import java.util.Optional;
 
 /**
- * Which characters a document can carry: those of XML 1.0 (2.2 Char), which pages, tables and calendars are made of, less
+ * Which characters a document can carry: those of XML 1.0 (2.2 Char), which pages, tables and calendars are made of,
+ * less
  * those that turn the direction of what follows (Unicode TR 36), as a note must read the same to everybody.
  */
 public final class Characters {
@@ -25,7 +26,9 @@ public final class Characters {
       c = text.codePointAt(i);
       boolean plain = c >= 0x20 && c < 0x7f;
       if (!plain && !carried(c)) {
-        return Optional.of("It has a character that no document can carry, U+%04X, after %d others.".formatted(c, text.codePointCount(0, i)));
+        return Optional.of(
+            "It has a character that no document can carry, U+%04X, after %d others.".formatted(c,
+            text.codePointCount(0, i)));
       }
     }
     return Optional.empty();

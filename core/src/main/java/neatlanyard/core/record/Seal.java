@@ -14,7 +14,8 @@ import java.time.Instant;
 import java.util.Base64;
 
 /**
- * An installation's signature under a record: Ed25519 (RFC 8032) over the head of its chain, as the 64 characters it is
+ * An installation's signature under a record: Ed25519 (RFC 8032) over the head of its chain, as the 64 characters it
+ * is
  * written in. The chain shows a change inside a record; this shows a record that was replaced as a whole, to whoever
  * knows the installation's key.
  *
@@ -39,7 +40,8 @@ public record Seal(String publicKey, String signature) {
 
   public static Seal of(String head, Key key) {
     try {
-      PrivateKey secret = KeyFactory.getInstance(ALGORITHM).generatePrivate(new PKCS8EncodedKeySpec(bytes(key.privateKey)));
+      PrivateKey secret = KeyFactory.getInstance(ALGORITHM)
+          .generatePrivate(new PKCS8EncodedKeySpec(bytes(key.privateKey)));
       Signature signs = Signature.getInstance(ALGORITHM);
       signs.initSign(secret);
       signs.update(head.getBytes(StandardCharsets.US_ASCII));

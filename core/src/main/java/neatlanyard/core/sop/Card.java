@@ -96,7 +96,8 @@ public final class Card {
       for (Step step : steps) {
         Condition.Answer answer = ask(pack.policy(), procedure, step, now);
         if (answer.holds()) {
-          Owner.Answering who = crew.answering(step.owner(), pack.policy(), places.getOrDefault(step.place(), nowhere));
+          Owner.Answering who = crew.answering(step.owner(), pack.policy(),
+              places.getOrDefault(step.place(), nowhere));
           Set<Seat> seats = crew.seats(procedure, who, step.place());
           items.add(new Item(step, procedure, seats, who.any(), why.getOrDefault(step.id(), answer.words())));
         } else {
@@ -124,7 +125,8 @@ public final class Card {
         }
       }
       Step beside = steps.get(at);
-      steps.add(at + 1, Step.of(extra.id().value(), extra.at().value(), extra.challenge(), extra.response(), beside.owner()).build());
+      steps.add(at + 1, Step.of(extra.id().value(), extra.at().value(), extra.challenge(), extra.response(),
+          beside.owner()).build());
     }
     return steps;
   }

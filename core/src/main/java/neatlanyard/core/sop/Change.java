@@ -15,7 +15,8 @@ import neatlanyard.core.fleet.Tail;
  * @param seats whose work it touches, by either revision
  * @param when the conditions of the step by either revision
  */
-public record Change(Kind kind, Optional<StepId> step, String where, List<String> words, Set<Seat> seats, List<Condition> when) {
+public record Change(Kind kind, Optional<StepId> step, String where, List<String> words, Set<Seat> seats,
+    List<Condition> when) {
   /** In what way it differs. */
   public enum Kind { ADDED, REMOVED, CHANGED, PACK }
 

@@ -26,7 +26,9 @@ public final class Changes {
     this.after = after;
   }
 
-  /** Every difference: the pack as a whole first, then steps in the order of the later revision, then those taken out. */
+  /**
+   * Every difference: the pack as a whole first, then steps in the order of the later revision, then those taken out.
+   */
   public static List<Change> between(Pack before, Pack after) {
     Changes changes = new Changes(before, after);
     return Stream.concat(changes.ofThePack(), changes.ofSteps()).toList();
@@ -52,38 +54,45 @@ public final class Changes {
     is.forEach((id, now) -> {
       At then = was.get(id);
       if (then == null) {
-        changes.add(change(Change.Kind.ADDED, after, now, List.of("New: %s. %s.".formatted(now.step.response(), applies(now.step)))));
+        changes.add(change(Change.Kind.ADDED, after, now,
+            List.of("New: %s. %s.".formatted(now.step.response(), applies(now.step)))));
       } else {
         List<String> words = words(then, now);
         if (moved.contains(id)) {
-          words.add(now.after.map(a -> "Now comes after %s.".formatted(title(after, a))).orElse("Now comes first in %s.".formatted(now.procedure.title())));
+          words.add(now.after.map(a -> "Now comes after %s.".formatted(title(after, a)))
+              .orElse("Now comes first in %s.".formatted(now.procedure.title())));
         }
         if (!words.isEmpty()) {
           Change c = change(Change.Kind.CHANGED, after, now, words);
           Set<Seat> seats = new HashSet<>(c.seats());
           seats.addAll(seats(before, then.step));
-          changes.add(new Change(c.kind(), c.step(), c.where(), words, seats, List.of(then.step.when(), now.step.when())));
+          changes.add(new Change(c.kind(), c.step(), c.where(), words, seats,
+              List.of(then.step.when(), now.step.when())));
         }
       }
     });
     was.forEach((id, then) -> {
       if (!is.containsKey(id)) {
-        changes.add(change(Change.Kind.REMOVED, before, then, List.of("Taken out. It was: %s.".formatted(then.step.response()))));
+        changes.add(change(Change.Kind.REMOVED, before, then,
+            List.of("Taken out. It was: %s.".formatted(then.step.response()))));
       }
     });
     return changes.stream();
   }
 
   private static Change change(Change.Kind kind, Pack pack, At at, List<String> words) {
-    return new Change(kind, Optional.of(at.step.id()), "%s, %s".formatted(at.procedure.title(), at.step.challenge()), words,
+    return new Change(kind, Optional.of(at.step.id()), "%s, %s".formatted(at.procedure.title(), at.step.challenge()),
+        words,
         seats(pack, at.step), List.of(at.step.when()));
   }
 
   private static Set<Seat> seats(Pack pack, Step step) {
     Place place = pack.place(step.place()).orElse(new Place(step.place(), "", 0, 0, 0, 0, Seat.LEFT, false));
     // What is the engineer's is the pilot monitoring's on a flight without one.
-    Stream<Owner> owners = step.owner() == Owner.ENGINEER ? Stream.of(Owner.ENGINEER, Owner.MONITORING) : Stream.of(step.owner());
-    return owners.flatMap(o -> Seat.pilots().stream().flatMap(flying -> o.answering(flying, pack.policy(), place).seats().stream()))
+    Stream<Owner> owners = step.owner() == Owner.ENGINEER ? Stream.of(Owner.ENGINEER, Owner.MONITORING)
+        : Stream.of(step.owner());
+    return owners.flatMap(o -> Seat.pilots().stream()
+        .flatMap(flying -> o.answering(flying, pack.policy(), place).seats().stream()))
         .collect(Collectors.toSet());
   }
 
@@ -201,7 +210,8 @@ public final class Changes {
   }
 
   private static String hooks(List<Step.Hook> hooks) {
-    return hooks.stream().map(h -> "%s (%s)".formatted(h.tag(), String.join(", ", h.items()))).collect(Collectors.joining("; "));
+    return hooks.stream().map(h -> "%s (%s)".formatted(h.tag(), String.join(", ", h.items())))
+        .collect(Collectors.joining("; "));
   }
 
   private static String measure(Step s) {
@@ -210,7 +220,8 @@ public final class Changes {
 
   private static String value(Pack pack, Step s) {
     return s.value().map(v -> switch (v.source()) {
-      case DayValue.Source.Figure f -> f.plus() == 0 ? f.figure().words() : "%s %+d".formatted(f.figure().words(), f.plus());
+      case DayValue.Source.Figure f -> f.plus() == 0 ? f.figure().words()
+          : "%s %+d".formatted(f.figure().words(), f.plus());
       case DayValue.Source.Position p -> pack.name(p.point());
       case DayValue.Source.Turn t -> "the one whose turn it is";
     } + (v.back() ? ", asked back" : "")).orElse("");
@@ -239,13 +250,15 @@ public final class Changes {
     listed(changes, "Controls and indications", before.points(), after.points(), Point::name);
     listed(changes, "Tags", before.tags(), after.tags(), TagKind::title);
     listed(changes, "Quantities", before.quantities(), after.quantities(), Quantity::name);
-    listed(changes, "Procedures", before.procedures(), after.procedures(), p -> "%s (%s, leaves %s)".formatted(p.title(), p.stage().title(), p.leaves()));
+    listed(changes, "Procedures", before.procedures(), after.procedures(), p ->
+        "%s (%s, leaves %s)".formatted(p.title(), p.stage().title(), p.leaves()));
     listed(changes, "Waivers", before.waivers(), after.waivers(), w -> "%s at %s".formatted(w.rule(), w.at()));
     if (!before.due().equals(after.due())) {
       pack(changes, "Times", "The minutes by which stages should be finished are different.");
     }
     if (!before.takeoff().equals(after.takeoff())) {
-      pack(changes, "Take-off configuration", "Was: %s. Now: %s.".formatted(states(before, before.takeoff()), states(after, after.takeoff())));
+      pack(changes, "Take-off configuration",
+          "Was: %s. Now: %s.".formatted(states(before, before.takeoff()), states(after, after.takeoff())));
     }
     if (!before.flightControls().equals(after.flightControls())) {
       pack(changes, "Flight control check", "Its limits are different.");
@@ -260,10 +273,17 @@ public final class Changes {
     changes.add(new Change(Change.Kind.PACK, Optional.empty(), where, List.of(words), Set.of(), List.of()));
   }
 
-  /** Things of a list that came, went or changed, by name. Steps are said one by one, so a procedure is only its head. */
-  private static <T> void listed(List<Change> changes, String where, List<T> was, List<T> is, Function<T, String> name) {
-    List<String> came = is.stream().filter(x -> x instanceof Procedure ? !names(was, name).contains(name.apply(x)) : !was.contains(x)).map(name).toList();
-    List<String> went = was.stream().filter(x -> x instanceof Procedure ? !names(is, name).contains(name.apply(x)) : !is.contains(x)).map(name).toList();
+  /**
+   * Things of a list that came, went or changed, by name. Steps are said one by one, so a procedure is only its head.
+   */
+  private static <T> void listed(List<Change> changes, String where, List<T> was, List<T> is,
+      Function<T, String> name) {
+    List<String> came = is.stream()
+        .filter(x -> x instanceof Procedure ? !names(was, name).contains(name.apply(x)) : !was.contains(x)).map(name)
+        .toList();
+    List<String> went = was.stream()
+        .filter(x -> x instanceof Procedure ? !names(is, name).contains(name.apply(x)) : !is.contains(x)).map(name)
+        .toList();
     List<String> words = new ArrayList<>();
     came.stream().filter(c -> !went.contains(c)).forEach(c -> words.add("New: %s.".formatted(c)));
     came.stream().filter(went::contains).forEach(c -> words.add("Different: %s.".formatted(c)));

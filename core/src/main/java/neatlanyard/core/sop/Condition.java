@@ -16,7 +16,9 @@ import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.weather.Phenomenon;
 import neatlanyard.core.weather.Wind;
 
-/** When a step applies: a structure over the tail, the route and the day, so it can be explained, analysed and edited. */
+/**
+ * When a step applies: a structure over the tail, the route and the day, so it can be explained, analysed and edited.
+ */
 public sealed interface Condition {
 
   /** Whether a condition holds, and the facts that decided it, in plain words. */
@@ -46,8 +48,10 @@ public sealed interface Condition {
     return switch (this) {
       case Always a -> Set.of();
       case Not not -> not.of().facts();
-      case All all -> all.of().stream().flatMap(c -> c.facts().stream()).collect(Collectors.toCollection(LinkedHashSet::new));
-      case Any any -> any.of().stream().flatMap(c -> c.facts().stream()).collect(Collectors.toCollection(LinkedHashSet::new));
+      case All all -> all.of().stream().flatMap(c -> c.facts().stream())
+          .collect(Collectors.toCollection(LinkedHashSet::new));
+      case Any any -> any.of().stream().flatMap(c -> c.facts().stream())
+          .collect(Collectors.toCollection(LinkedHashSet::new));
       case Fact fact -> Set.of(fact);
     };
   }
@@ -101,7 +105,8 @@ public sealed interface Condition {
   record Fitted(Equipment equipment) implements Fact {
     @Override
     public Answer ask(Policy policy, Situation now) {
-      return Answer.of(now.tail().equipment().contains(equipment), words(), "no %s on this tail".formatted(equipment.words()));
+      return Answer.of(now.tail().equipment().contains(equipment), words(),
+          "no %s on this tail".formatted(equipment.words()));
     }
 
     @Override
@@ -119,7 +124,8 @@ public sealed interface Condition {
   record OfSubType(SubTypeId subType) implements Fact {
     @Override
     public Answer ask(Policy policy, Situation now) {
-      return Answer.of(now.tail().subType().filter(subType::equals).isPresent(), words(), "not of sub-type %s".formatted(subType));
+      return Answer.of(now.tail().subType().filter(subType::equals).isPresent(), words(),
+          "not of sub-type %s".formatted(subType));
     }
 
     @Override
@@ -156,7 +162,8 @@ public sealed interface Condition {
 
     private static String words(School school) {
       String how = school.words();
-      return "%s: %s".formatted(school.matter().words(), how.substring(0, 1).toLowerCase(Locale.ROOT) + how.substring(1));
+      return "%s: %s".formatted(school.matter().words(), how.substring(0, 1).toLowerCase(Locale.ROOT)
+          + how.substring(1));
     }
   }
 
@@ -184,7 +191,8 @@ public sealed interface Condition {
     public Answer ask(Policy policy, Situation now) {
       OptionalInt reported = now.day().report().temperatureC();
       if (reported.isEmpty()) {
-        return new Answer(true, List.of("no temperature reported, taken as colder than %s".formatted(degrees(celsius))));
+        return new Answer(true,
+            List.of("no temperature reported, taken as colder than %s".formatted(degrees(celsius))));
       }
       int t = reported.getAsInt();
       return Answer.of(
@@ -212,7 +220,8 @@ public sealed interface Condition {
         return new Answer(true, List.of("no wind reported, taken as above %d kt".formatted(kt)));
       }
       int strongest = Math.max(wind.get().speedKt(), wind.get().gustKt().orElse(0));
-      return Answer.of(strongest > kt, "wind %d kt, above %d kt".formatted(strongest, kt), "wind %d kt, not above %d kt".formatted(strongest, kt));
+      return Answer.of(strongest > kt, "wind %d kt, above %d kt".formatted(strongest, kt),
+          "wind %d kt, not above %d kt".formatted(strongest, kt));
     }
 
     @Override
@@ -235,7 +244,8 @@ public sealed interface Condition {
         return new Answer(true, List.of("no visibility reported, taken as below %d m".formatted(metres)));
       }
       int m = seen.getAsInt();
-      return Answer.of(m < metres, "visibility %d m, below %d m".formatted(m, metres), "visibility %d m, not below %d m".formatted(m, metres));
+      return Answer.of(m < metres, "visibility %d m, below %d m".formatted(m, metres),
+          "visibility %d m, not below %d m".formatted(m, metres));
     }
 
     @Override
@@ -336,7 +346,11 @@ public sealed interface Condition {
     }
   }
 
-  /** Something measured in this departure lies below a value; not so until it is measured. @param limit in the quantity's unit */
+  /**
+   * Something measured in this departure lies below a value; not so until it is measured.
+   *
+   * @param limit in the quantity's unit
+   */
   record MeasuredBelow(Quantity quantity, double limit) implements Fact {
     @Override
     public Answer ask(Policy policy, Situation now) {

@@ -13,7 +13,8 @@ import neatlanyard.core.weather.StationReport;
  */
 public record Day(StationReport report, boolean simulatedReport, boolean dark, Set<Circumstance> circumstances) {
   public Day {
-    circumstances = Collections.unmodifiableSet(new TreeSet<>(circumstances)); // in one order, so that a record is written one way
+    circumstances = Collections.unmodifiableSet(
+        new TreeSet<>(circumstances)); // in one order, so that a record is written one way
   }
 
   public boolean is(Circumstance c) {

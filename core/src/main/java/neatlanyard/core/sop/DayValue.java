@@ -8,7 +8,11 @@ package neatlanyard.core.sop;
 public record DayValue(Source source, boolean back) {
   /** Where it comes from. */
   public sealed interface Source {
-    /** A figure of the flight or of the day. @param plus added to it, such as -200 ft where an older cabin controller wants it */
+    /**
+     * A figure of the flight or of the day.
+     *
+     * @param plus added to it, such as -200 ft where an older cabin controller wants it
+     */
     record Figure(DayFigure figure, int plus) implements Source {}
 
     /** The position or state of a point that the step sets, expects or verifies. */

@@ -20,10 +20,14 @@ public record Measure(Quantity quantity, OptionalDouble least, OptionalDouble mo
   /** Why a value is not within the limits, in words; empty when it is. */
   public Optional<String> against(double value) {
     if (limits().under(value)) {
-      return Optional.of("%s is under the least, %s".formatted(quantity.unit().words(value), quantity.unit().words(least.orElseThrow())));
+      return Optional.of(
+          "%s is under the least, %s".formatted(quantity.unit().words(value), quantity.unit()
+          .words(least.orElseThrow())));
     }
     if (limits().over(value)) {
-      return Optional.of("%s is over the most, %s".formatted(quantity.unit().words(value), quantity.unit().words(most.orElseThrow())));
+      return Optional.of(
+          "%s is over the most, %s".formatted(quantity.unit().words(value), quantity.unit()
+          .words(most.orElseThrow())));
     }
     return Optional.empty();
   }
@@ -32,7 +36,9 @@ public record Measure(Quantity quantity, OptionalDouble least, OptionalDouble mo
     return Allowed.of(least, most);
   }
 
-  /** The values that need no find, as far as the rest is known: within these limits, and by its quantity's own rule. */
+  /**
+   * The values that need no find, as far as the rest is known: within these limits, and by its quantity's own rule.
+   */
   public Allowed allowed(Readings around) {
     return quantity.gauge().map(g -> g.allowed(around)).orElse(Allowed.ANY).and(limits());
   }
@@ -43,10 +49,12 @@ public record Measure(Quantity quantity, OptionalDouble least, OptionalDouble mo
     Optional<Judged> gauged = quantity.gauge().map(g -> g.judge(value, unit, around));
     Optional<String> outside = against(value);
     if (outside.isPresent() && gauged.filter(g -> g.level() == Judged.Level.OUT).isEmpty()) {
-      return new Judged(Judged.Level.OUT, outside.get() + ".", gauged.map(Judged::arithmetic).orElse(List.of()), "Limits of the type's pack");
+      return new Judged(Judged.Level.OUT, outside.get() + ".", gauged.map(Judged::arithmetic).orElse(List.of()),
+          "Limits of the type's pack");
     }
     return gauged.orElseGet(() -> new Judged(
-        Judged.Level.AS_IT_SHOULD_BE, "%s is within limits.".formatted(quantity.unit().words(value)), List.of(), "Limits of the type's pack"));
+        Judged.Level.AS_IT_SHOULD_BE, "%s is within limits.".formatted(quantity.unit().words(value)), List.of(),
+        "Limits of the type's pack"));
   }
 
   /** The limits in words, such as "1 000 psi or more". */
@@ -54,7 +62,10 @@ public record Measure(Quantity quantity, OptionalDouble least, OptionalDouble mo
     return words(limits());
   }
 
-  /** Values that are allowed, in words; ends that are not the pack's own are rounded to what still is. Empty where every value is. */
+  /**
+   * Values that are allowed, in words; ends that are not the pack's own are rounded to what still is. Empty where
+   * every value is.
+   */
   public String words(Allowed allowed) {
     boolean from = !Double.isInfinite(allowed.least());
     boolean to = !Double.isInfinite(allowed.most());

@@ -99,7 +99,8 @@ public record Pack(
 
   private Tail whole(PackTail t) {
     Set<Equipment> fitted = new HashSet<>(t.equipment());
-    t.subType().flatMap(s -> subTypes.stream().filter(x -> x.id().equals(s)).findFirst()).ifPresent(s -> fitted.addAll(s.equipment()));
+    t.subType().flatMap(s -> subTypes.stream().filter(x -> x.id().equals(s)).findFirst())
+        .ifPresent(s -> fitted.addAll(s.equipment()));
     return new Tail(t.id(), type, t.subType(), fitted);
   }
 

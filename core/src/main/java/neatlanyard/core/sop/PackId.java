@@ -8,7 +8,8 @@ package neatlanyard.core.sop;
 public record PackId(String value) {
   public PackId {
     if (!value.matches("[a-z0-9][a-z0-9-]{1,39}")) {
-      throw new IllegalArgumentException("'%s' is not a pack name: 2 to 40 lower-case letters, digits or hyphens".formatted(value));
+      throw new IllegalArgumentException(
+          "'%s' is not a pack name: 2 to 40 lower-case letters, digits or hyphens".formatted(value));
     }
   }
 

@@ -12,7 +12,8 @@ import neatlanyard.core.fleet.Seat;
  * @param half whose half of the flight deck a panel lies in, where the seats share the overhead
  * @param shared whether flows of both seats may work this panel
  */
-public record Place(PlaceId id, String name, double x, double y, double width, double height, Seat half, boolean shared) {
+public record Place(PlaceId id, String name, double x, double y, double width, double height, Seat half,
+    boolean shared) {
   public boolean station() {
     return width == 0;
   }

@@ -25,7 +25,8 @@ public record Planform(
    *
    * @param during a tag during which it is so; without one it always is
    */
-  public record Hazard(Kind kind, String name, double x, double y, double widthM, double lengthM, Optional<TagId> during) {
+  public record Hazard(Kind kind, String name, double x, double y, double widthM, double lengthM,
+      Optional<TagId> during) {
     /** What it is that hurts. */
     public enum Kind { EXHAUST, SURFACE, HEAT }
   }

@@ -9,7 +9,8 @@ import java.util.List;
  * @param lightsTested whether the lights test shows that its light works; one that it does not is press-tested
  * @param states the positions or states it can have, at least two
  */
-public record Point(PointId id, String name, PlaceId place, boolean control, boolean lightsTested, List<String> states) {
+public record Point(PointId id, String name, PlaceId place, boolean control, boolean lightsTested,
+    List<String> states) {
   public Point {
     states = List.copyOf(states);
   }

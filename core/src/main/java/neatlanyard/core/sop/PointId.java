@@ -8,7 +8,8 @@ package neatlanyard.core.sop;
 public record PointId(String value) {
   public PointId {
     if (!value.matches("[a-z0-9][a-z0-9-]{0,39}")) {
-      throw new IllegalArgumentException("'%s' is not a control or indication name: up to 40 lower-case letters, digits or hyphens".formatted(value));
+      throw new IllegalArgumentException(
+          "'%s' is not a control or indication name: up to 40 lower-case letters, digits or hyphens".formatted(value));
     }
   }
 

@@ -20,7 +20,11 @@ public final class Policy {
     this.schools = schools;
   }
 
-  /** The choices given, and the default in every other matter. @throws IllegalArgumentException for a school of another matter */
+  /**
+   * The choices given, and the default in every other matter.
+   *
+   * @throws IllegalArgumentException for a school of another matter
+   */
   public static Policy of(Map<Matter, School> choices) {
     choices.forEach((matter, school) -> {
       if (!matter.schools().contains(school)) {
@@ -51,7 +55,9 @@ public final class Policy {
   /** Below this the control check is made standing, whatever the school. Common practice, no source. */
   public static final int LOW_VISIBILITY_M = 550;
 
-  /** When the flight control check is made on a day, in words: by the school, and always stationary in low visibility. */
+  /**
+   * When the flight control check is made on a day, in words: by the school, and always stationary in low visibility.
+   */
   public String controlCheckOn(Day day) {
     OptionalInt seen = day.report().visibilityM();
     return of(Matter.CONTROL_CHECK) != School.STATIONARY && seen.isPresent() && seen.getAsInt() < LOW_VISIBILITY_M

@@ -35,7 +35,8 @@ public record Revision(
 
   /** A draft that is saved for the first time. */
   public static Revision draft(PackId pack, String name, String text, String sha256, Signed by) {
-    return new Revision(pack, name, text, sha256, 1, by, Set.of(by.by()), Optional.empty(), Optional.empty(), Optional.empty());
+    return new Revision(pack, name, text, sha256, 1, by, Set.of(by.by()), Optional.empty(), Optional.empty(),
+        Optional.empty());
   }
 
   /** Who did something, and when. */
@@ -51,14 +52,17 @@ public record Revision(
   /** Saved again: a new edition, which nobody has checked yet. */
   public Revision saved(String newText, String newSha256, Signed by) {
     Set<CrewId> all = Stream.concat(authors.stream(), Stream.of(by.by())).collect(Collectors.toUnmodifiableSet());
-    return new Revision(pack, name, newText, newSha256, edition + 1, by, all, Optional.empty(), Optional.empty(), Optional.empty());
+    return new Revision(pack, name, newText, newSha256, edition + 1, by, all, Optional.empty(), Optional.empty(),
+        Optional.empty());
   }
 
   public Revision checked(Signed by) {
-    return new Revision(pack, name, text, sha256, edition, drafted, authors, Optional.of(by), Optional.empty(), Optional.empty());
+    return new Revision(pack, name, text, sha256, edition, drafted, authors, Optional.of(by), Optional.empty(),
+        Optional.empty());
   }
 
   public Revision published(Signed by, LocalDate from) {
-    return new Revision(pack, name, text, sha256, edition, drafted, authors, checked, Optional.of(by), Optional.of(from));
+    return new Revision(pack, name, text, sha256, edition, drafted, authors, checked, Optional.of(by),
+        Optional.of(from));
   }
 }

@@ -18,10 +18,12 @@ public final class RevisionLife {
   /** Why a draft may not be saved; empty when it may. @param there the revision of that name, where there is one */
   public static Optional<Refusal> saving(Optional<Revision> there, Role role) {
     if (!role.draws()) {
-      return no("not-your-role", "Only fleet standards draw up packs.", "Ask fleet standards, or say on a step that it does not fit.");
+      return no("not-your-role", "Only fleet standards draw up packs.",
+          "Ask fleet standards, or say on a step that it does not fit.");
     }
     return there.filter(r -> r.life() == Revision.Life.PUBLISHED).flatMap(r ->
-        no("published", "Revision %s of %s is published and is never edited.".formatted(r.name(), r.pack()), "Begin a new revision from it."));
+        no("published", "Revision %s of %s is published and is never edited.".formatted(r.name(), r.pack()),
+            "Begin a new revision from it."));
   }
 
   /** Why somebody may not check a revision; empty when they may. @param stops how many faults nobody waived */
@@ -30,10 +32,12 @@ public final class RevisionLife {
       return no("not-your-role", "A pack is checked by fleet standards, training or a captain.", "Ask one of them.");
     }
     if (r.life() != Revision.Life.DRAFT) {
-      return no("not-a-draft", "Revision %s is %s already.".formatted(r.name(), r.life().name().toLowerCase(java.util.Locale.ROOT)), "There is nothing to check.");
+      return no("not-a-draft", "Revision %s is %s already.".formatted(r.name(), r.life().name()
+          .toLowerCase(java.util.Locale.ROOT)), "There is nothing to check.");
     }
     if (r.authors().contains(who)) {
-      return no("second-person", "You saved an edition of this draft; somebody checks it who wrote none of it.", "Ask a colleague.");
+      return no("second-person", "You saved an edition of this draft; somebody checks it who wrote none of it.",
+          "Ask a colleague.");
     }
     return faults(stops);
   }
@@ -45,20 +49,23 @@ public final class RevisionLife {
     }
     if (r.life() != Revision.Life.CHECKED) {
       return r.life() == Revision.Life.DRAFT
-          ? no("not-checked", "Nobody has checked revision %s yet.".formatted(r.name()), "A second person checks it first.")
+          ? no("not-checked", "Nobody has checked revision %s yet.".formatted(r.name()),
+          "A second person checks it first.")
           : no("published", "Revision %s is published already.".formatted(r.name()), "Begin a new revision from it.");
     }
     if (effective.isBefore(today)) {
       return no("past", "%s is past.".formatted(effective), "Give today or a later day.");
     }
     if (effective.isAfter(today.plusYears(LATEST_YEARS))) {
-      return no("too-far", "%s is more than %d years away.".formatted(effective, LATEST_YEARS), "Give an earlier day.");
+      return no("too-far", "%s is more than %d years away.".formatted(effective, LATEST_YEARS),
+          "Give an earlier day.");
     }
     return faults(stops);
   }
 
   private static Optional<Refusal> faults(long stops) {
-    return stops == 0 ? Optional.empty() : no("faults", "The pack check finds %d faults in it that nobody waived.".formatted(stops),
+    return stops == 0 ? Optional.empty()
+        : no("faults", "The pack check finds %d faults in it that nobody waived.".formatted(stops),
         "Mend them, or waive each with a reason.");
   }
 
@@ -70,7 +77,8 @@ public final class RevisionLife {
   public static List<Revision> published(Collection<Revision> all, PackId pack) {
     return all.stream()
         .filter(r -> r.pack().equals(pack) && r.life() == Revision.Life.PUBLISHED)
-        .sorted(Comparator.comparing((Revision r) -> r.effective().orElseThrow()).thenComparing(r -> r.published().orElseThrow().at()))
+        .sorted(Comparator.comparing((Revision r) -> r.effective().orElseThrow())
+        .thenComparing(r -> r.published().orElseThrow().at()))
         .toList();
   }
 
@@ -86,7 +94,8 @@ public final class RevisionLife {
       case CHECKED -> "checked";
       case PUBLISHED -> r.effective().orElseThrow().isAfter(day)
           ? "published"
-          : inForce(all, r.pack(), day).filter(now -> now.name().equals(r.name())).isPresent() ? "in force" : "superseded";
+          : inForce(all, r.pack(), day).filter(now -> now.name().equals(r.name())).isPresent() ? "in force"
+          : "superseded";
     };
   }
 }

@@ -20,7 +20,12 @@ public interface Revisions {
    */
   boolean keep(Revision revision, long over);
 
-  /** Takes a draft away. @param edition the one that was looked at @return whether that was still there and not published */
+  /**
+   * Takes a draft away.
+   *
+   * @param edition the one that was looked at
+   * @return whether that was still there and not published
+   */
   boolean discard(PackId pack, String name, long edition);
 
   /** Somebody has read what changed. */

@@ -28,7 +28,8 @@ public final class Route {
     List<PlaceId> order = new ArrayList<>(stations.keySet());
     PlaceId first = order.removeFirst();
     List<PlaceId> rest = school == School.NOSE_FIRST ? fromTheNose(order, places) : sideBySide(order, places);
-    return Stream.concat(Stream.of(first), rest.stream()).flatMap(p -> stations.getOrDefault(p, List.of()).stream()).toList();
+    return Stream.concat(Stream.of(first), rest.stream()).flatMap(p -> stations.getOrDefault(p, List.of()).stream())
+        .toList();
   }
 
   private static List<PlaceId> fromTheNose(List<PlaceId> order, Map<PlaceId, Place> places) {

@@ -192,7 +192,8 @@ public record Step(
 
     public Step build() {
       return new Step(
-          id, place, challenge, response, owner, when, "", sets, expects, verifies, needs, opens, closes, waits, afterWait,
+          id, place, challenge, response, owner, when, "", sets, expects, verifies, needs, opens, closes, waits,
+          afterWait,
           measures, alternates, value, course, testsLights, critical, alerted, belowLine);
     }
   }

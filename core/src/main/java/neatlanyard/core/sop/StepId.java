@@ -8,7 +8,8 @@ package neatlanyard.core.sop;
 public record StepId(String value) {
   public StepId {
     if (!value.matches("[a-z0-9][a-z0-9./-]{0,59}")) {
-      throw new IllegalArgumentException("'%s' is not a step name: up to 60 lower-case letters, digits, dots, strokes or hyphens".formatted(value));
+      throw new IllegalArgumentException(
+          "'%s' is not a step name: up to 60 lower-case letters, digits, dots, strokes or hyphens".formatted(value));
     }
   }
 

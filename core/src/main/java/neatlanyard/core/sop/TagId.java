@@ -8,7 +8,8 @@ package neatlanyard.core.sop;
 public record TagId(String value) {
   public TagId {
     if (!value.matches("[a-z0-9][a-z0-9-]{0,39}")) {
-      throw new IllegalArgumentException("'%s' is not a tag name: up to 40 lower-case letters, digits or hyphens".formatted(value));
+      throw new IllegalArgumentException(
+          "'%s' is not a tag name: up to 40 lower-case letters, digits or hyphens".formatted(value));
     }
   }
 

@@ -51,7 +51,8 @@ public record Line(double slope, double intercept, int n, double residual, doubl
   }
 
   /**
-   * The first whole step after {@link #lastX} at which the next reading could lie under {@code limit}: the lower end of
+   * The first whole step after {@link #lastX} at which the next reading could lie under {@code limit}: the lower end
+   * of
    * the interval does.
    *
    * @param most how far to look

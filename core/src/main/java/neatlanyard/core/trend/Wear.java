@@ -11,7 +11,8 @@ import java.util.Optional;
  * @param since number of those readings
  * @param changes how often a change was seen in the whole row
  * @param expected landings left by the line itself, 0 or more
- * @param prudent landings after which the next reading could be under the limit, at 95 % of both sides; at most expected
+ * @param prudent landings after which the next reading could be under the limit, at 95 % of both sides; at most
+ *     expected
  */
 public record Wear(Line line, int since, int changes, int expected, int prudent) {
   /** Share of readings the interval holds. */

@@ -20,7 +20,8 @@ public final class Plausible {
 
   public static boolean time(Instant at, Instant now) {
     // Compared first: a time further off than dates go has no day.
-    boolean dated = at.isAfter(Instant.EPOCH.minusSeconds(Integer.MAX_VALUE * 2L)) && at.isBefore(Instant.EPOCH.plusSeconds(Integer.MAX_VALUE * 4L));
+    boolean dated = at.isAfter(Instant.EPOCH.minusSeconds(Integer.MAX_VALUE * 2L))
+        && at.isBefore(Instant.EPOCH.plusSeconds(Integer.MAX_VALUE * 4L));
     return dated && day(LocalDate.ofInstant(at, ZoneOffset.UTC), now);
   }
 

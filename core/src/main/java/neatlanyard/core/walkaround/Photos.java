@@ -6,7 +6,9 @@ import java.util.UUID;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.FlightId;
 
-/** Where photos of finds are kept. They arrive in parts, as the network allows, and are kept as pictures once whole. */
+/**
+ * Where photos of finds are kept. They arrive in parts, as the network allows, and are kept as pictures once whole.
+ */
 public interface Photos {
   /**
    * A photo on its way.

@@ -12,7 +12,9 @@ import neatlanyard.core.sop.Place;
 import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.sop.StepId;
 
-/** What differs on the side that is walked second: the first one mirrored, but for colours, panels and single items. */
+/**
+ * What differs on the side that is walked second: the first one mirrored, but for colours, panels and single items.
+ */
 public final class SecondSide {
   private static final double CLOSE_M = 1.5;
 
@@ -62,7 +64,8 @@ public final class SecondSide {
       }
     }
     if (!onlyThere.isEmpty() && !here.isEmpty()) {
-      words.merge(here.getFirst().step().id(), "Only on the %s side: %s.".formatted(side, String.join("; ", onlyThere)), "%s %s"::formatted);
+      words.merge(here.getFirst().step().id(),
+          "Only on the %s side: %s.".formatted(side, String.join("; ", onlyThere)), "%s %s"::formatted);
     }
   }
 

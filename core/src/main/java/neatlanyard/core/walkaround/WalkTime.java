@@ -34,7 +34,8 @@ public record WalkTime(double metres, Duration takes, String from) {
     }
     if (past.size() >= ENOUGH_PAST) {
       List<Duration> sorted = past.stream().sorted().toList();
-      return new WalkTime(metres, sorted.get(sorted.size() / 2), "the middle of %d walks by this fleet".formatted(past.size()));
+      return new WalkTime(metres, sorted.get(sorted.size() / 2),
+          "the middle of %d walks by this fleet".formatted(past.size()));
     }
     double seconds = metres / METRES_A_SECOND + steps * SECONDS_A_STEP;
     return new WalkTime(

@@ -26,7 +26,8 @@ public class ControlCheckTest {
           new Surface("aileron-left", "Left aileron", Axis.ROLL, -15, 20),
           new Surface("aileron-right", "Right aileron", Axis.ROLL, 20, -15),
           new Surface("rudder", "Rudder", Axis.YAW, 25, -25)),
-      List.of(new Spoiler("spoiler-left", "Left spoiler", -1, 30, 2), new Spoiler("spoiler-right", "Right spoiler", 1, 30, 2)));
+      List.of(new Spoiler("spoiler-left", "Left spoiler", -1, 30, 2),
+      new Spoiler("spoiler-right", "Right spoiler", 1, 30, 2)));
 
   /**
    * The trade's facts: column back raises the elevator; roll to one side raises that side's aileron, lowers the other
@@ -47,7 +48,8 @@ public class ControlCheckTest {
   private static Trace check(double stop, double holdS, Function<double[], double[]> surfaces) {
     List<Sample> samples = new ArrayList<>();
     for (int axis = 0; axis < 3; axis++) {
-      for (double[] leg : new double[][] {{0, 0, 0.5}, {0, stop, 0.8}, {stop, stop, holdS}, {stop, -stop, 1.6}, {-stop, -stop, holdS}, {-stop, 0, 0.8}, {0, 0, 2}}) {
+      for (double[] leg : new double[][] {{0, 0, 0.5}, {0, stop, 0.8}, {stop, stop, holdS}, {stop, -stop, 1.6},
+          {-stop, -stop, holdS}, {-stop, 0, 0.8}, {0, 0, 2}}) {
         int n = (int) (leg[2] * 50);
         for (int i = 1; i <= n; i++) {
           double[] in = new double[3];
@@ -100,7 +102,8 @@ public class ControlCheckTest {
       return s;
     });
     assertThat(failures(trace)).containsExactly("Elevator FULL_TRAVEL");
-    assertThat(ControlCheck.judge(SPEC, trace).summary()).isEqualTo("Elevator reached 18.0° up, 6.0° short of its 24.0°.");
+    assertThat(ControlCheck.judge(SPEC, trace).summary())
+        .isEqualTo("Elevator reached 18.0° up, 6.0° short of its 24.0°.");
   }
 
   @Test
@@ -204,7 +207,8 @@ public class ControlCheckTest {
     Trace trace = check(1, 1, ControlCheckTest::sound);
     assertThat(ControlCheck.judge(SPEC, List.of(Axis.PITCH, Axis.ROLL, Axis.YAW), trace).passed()).isTrue();
     assertThat(ControlCheck.judge(SPEC, List.of(Axis.ROLL, Axis.PITCH, Axis.YAW), trace).failed())
-        .extracting(Judgement.Finding::words).containsExactly("Moved in the order pitch, roll, yaw; this fleet's is roll, pitch, yaw.");
+        .extracting(Judgement.Finding::words)
+        .containsExactly("Moved in the order pitch, roll, yaw; this fleet's is roll, pitch, yaw.");
     assertThat(ControlCheck.judge(SPEC, trace).findings()).noneMatch(f -> f.criterion() == Judgement.Criterion.ORDER);
   }
 }

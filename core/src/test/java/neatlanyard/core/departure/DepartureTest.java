@@ -193,7 +193,8 @@ public class DepartureTest {
     Event bare = new Event.TiedOff(List.of());
     assertThat(s.tries(CAPTAIN, bare)).as("no control check yet").isEqualTo("may-not-stay");
     s.says(OFFICER, controls(false));
-    Event reasonForAll = new Event.TiedOff(s.now.inTheWay().stream().map(t -> new Event.Acceptance(t.key(), "", "because")).toList());
+    Event reasonForAll = new Event.TiedOff(s.now.inTheWay().stream()
+        .map(t -> new Event.Acceptance(t.key(), "", "because")).toList());
     assertThat(s.tries(CAPTAIN, reasonForAll)).as("a failed control check never stays").isEqualTo("may-not-stay");
     s.says(OFFICER, controls(true));
     s.says(CAPTAIN, new Event.Measured(new StepId("oxygen"), 1_500));
@@ -263,7 +264,8 @@ public class DepartureTest {
       case 12 -> random.nextBoolean() ? new Event.Interrupted() : new Event.WentOn();
       case 13 -> new Event.PanelHandedOver(new PlaceId("overhead"), Seat.values()[random.nextInt(2)]);
       case 14 -> new Event.ValueSaid(step, List.of("170", "15", "0", "left", "1003").get(random.nextInt(5)));
-      case 15 -> new Event.AircraftRead("data", List.of(new State(new PointId("flaps"), random.nextBoolean() ? "15" : "0")));
+      case 15 -> new Event.AircraftRead("data",
+          List.of(new State(new PointId("flaps"), random.nextBoolean() ? "15" : "0")));
       default -> new Event.StepDone(step);
     };
   }
@@ -304,8 +306,10 @@ public class DepartureTest {
     assertThat(s.status("count")).isEqualTo(Status.LATER);
     assertThat(s.now.tags()).extracting(t -> t.detail()).containsExactly("count, loaders in the way");
     Procedure walk = s.now.card().orElseThrow().parts().getFirst().procedure();
-    assertThat(s.now.next(walk, s.now.statuses(s.now.tags()))).get().extracting(i -> i.step().id().value()).isEqualTo("cover-a");
-    assertThat(s.tries(OFFICER, new Event.StepLater(new StepId("radio"), "x"))).as("the last of a checklist").isEqualTo("no-later");
+    assertThat(s.now.next(walk, s.now.statuses(s.now.tags()))).get().extracting(i -> i.step().id().value())
+        .isEqualTo("cover-a");
+    assertThat(s.tries(OFFICER, new Event.StepLater(new StepId("radio"), "x"))).as("the last of a checklist")
+        .isEqualTo("no-later");
     s.done(OFFICER, "count", "cover-a", "cover-b");
     assertThat(s.tags()).isEmpty();
   }
@@ -314,7 +318,8 @@ public class DepartureTest {
   public void the_log_of_another_tail_may_not_stay() {
     Scene s = Scene.ready();
     s.says(CAPTAIN, new Event.LogTailRead(new TailId("TL-XXY")));
-    assertThat(s.now.tags()).extracting(t -> t.words()).containsExactly("Technical log of another aircraft (TL-XXY, this is TL-XXX)");
+    assertThat(s.now.tags()).extracting(t -> t.words())
+        .containsExactly("Technical log of another aircraft (TL-XXY, this is TL-XXX)");
     assertThat(s.now.tags()).extracting(t -> t.kind().mayStay()).containsExactly(false);
     s.says(CAPTAIN, new Event.LogTailRead(new TailId("TL-XXX")));
     assertThat(s.tags()).isEmpty();
@@ -327,7 +332,8 @@ public class DepartureTest {
     DispatchList.Extra extra = new DispatchList.Extra(
         new StepId("dx-light"), new ProcedureId("walk"), new PlaceId("place"), "Other bulb", "lit");
     Deferral deferral = new Deferral(
-        UUID.randomUUID(), new EntryId("33-1"), "Bulb", "one out", Optional.empty(), 1, LocalDate.of(2027, 1, 4), ZoneOffset.UTC, "", "",
+        UUID.randomUUID(), new EntryId("33-1"), "Bulb", "one out", Optional.empty(), 1, LocalDate.of(2027, 1, 4),
+        ZoneOffset.UTC, "", "",
         OptionalInt.empty(), List.of(extra), "");
     s.server(new Event.TechStatus(new TechState(List.of(deferral), List.of(), List.of())));
     assertThat(s.now.card().orElseThrow().item(new StepId("dx-light"))).get().extracting(i -> i.added())
@@ -340,9 +346,11 @@ public class DepartureTest {
     s.says(OFFICER, Scene.find(find, new StepId("count"), "torn"));
     s.says(CAPTAIN, Scene.verdict(find, Verdict.MAINTENANCE_FIRST, "mend"));
     assertThat(s.tags()).contains("Not fit to go");
-    s.server(new Event.TechStatus(new TechState(List.of(), List.of(new TechState.Settled(find, true, "mended")), List.of())));
+    s.server(new Event.TechStatus(
+        new TechState(List.of(), List.of(new TechState.Settled(find, true, "mended")), List.of())));
     assertThat(s.tags()).doesNotContain("Not fit to go");
-    assertThat(s.tries(CAPTAIN, new Event.TechStatus(TechState.NONE))).as("no person writes it").isEqualTo("not-yours");
+    assertThat(s.tries(CAPTAIN, new Event.TechStatus(TechState.NONE))).as("no person writes it")
+        .isEqualTo("not-yours");
   }
 
   @Test
@@ -350,8 +358,10 @@ public class DepartureTest {
     Scene s = Scene.ready();
     UUID find = UUID.randomUUID();
     s.says(OFFICER, Scene.find(find, new StepId("count"), "torn"));
-    Case proposed = new Case(Verdict.MAINTENANCE_FIRST, Optional.empty(), List.of("Not in the list."), Optional.empty(), List.of(), "list");
-    assertThat(s.tries(CAPTAIN, new Event.VerdictTaken(find, Verdict.FLY_WITH_ENTRY, "x", Optional.of(proposed)))).isEqualTo("milder");
+    Case proposed = new Case(Verdict.MAINTENANCE_FIRST, Optional.empty(), List.of("Not in the list."),
+        Optional.empty(), List.of(), "list");
+    assertThat(s.tries(CAPTAIN, new Event.VerdictTaken(find, Verdict.FLY_WITH_ENTRY, "x", Optional.of(proposed))))
+        .isEqualTo("milder");
     s.says(CAPTAIN, new Event.VerdictTaken(find, Verdict.STOPS_THE_FLIGHT, "x", Optional.of(proposed)));
   }
 
@@ -360,7 +370,8 @@ public class DepartureTest {
   public void an_entry_happened_when_the_device_says_unless_that_cannot_be() {
     Instant at = Instant.parse("2027-01-14T08:00:00Z");
     Function<Instant, Instant> happened = device -> new Entry(
-        1, UUID.randomUUID(), at, device, CAPTAIN, Optional.empty(), "d", new Event.StepDone(new StepId("count"))).happened();
+        1, UUID.randomUUID(), at, device, CAPTAIN, Optional.empty(), "d", new Event.StepDone(new StepId("count")))
+        .happened();
     assertThat(happened.apply(at.minusSeconds(1_200))).isEqualTo(at.minusSeconds(1_200));
     assertThat(happened.apply(at.plusSeconds(1))).isEqualTo(at);
     assertThat(happened.apply(at.minusSeconds(86_400))).isEqualTo(at);
@@ -372,7 +383,8 @@ public class DepartureTest {
     StepId low = new StepId("oxygen-low");
     assertThat(s.now.card().orElseThrow().whyLeftOut(low)).isEqualTo("oxygen not measured yet");
     s.says(CAPTAIN, new Event.Measured(new StepId("oxygen"), 1_200));
-    assertThat(s.now.card().orElseThrow().item(low)).get().extracting(i -> i.added()).isEqualTo("oxygen 1 200 psi, below 1 300 psi");
+    assertThat(s.now.card().orElseThrow().item(low)).get().extracting(i -> i.added())
+        .isEqualTo("oxygen 1 200 psi, below 1 300 psi");
     s.says(CAPTAIN, new Event.StepUndone(new StepId("oxygen")));
     assertThat(s.now.card().orElseThrow().item(low)).isEmpty();
   }
@@ -394,13 +406,17 @@ public class DepartureTest {
   public void a_reading_is_judged_by_what_the_departure_knows() {
     Scene s = Scene.ready();
     StepId pin = new StepId("pin");
-    List<Readings.Past> past = IntStream.range(0, 8).mapToObj(n -> new Readings.Past(100 + 10 * n, 70 + 7 * n, 8 - n * 0.5 + n % 2 * 0.05)).toList();
+    List<Readings.Past> past = IntStream.range(0, 8)
+        .mapToObj(n -> new Readings.Past(100 + 10 * n, 70 + 7 * n, 8 - n * 0.5 + n % 2 * 0.05)).toList();
     s.says(CAPTAIN, new Event.Measured(pin, 3.9));
-    assertThat(Reading.of(s.now, pin)).get().extracting(r -> r.judged().level()).isEqualTo(Judged.Level.AS_IT_SHOULD_BE);
+    assertThat(Reading.of(s.now, pin)).get().extracting(r -> r.judged().level())
+        .isEqualTo(Judged.Level.AS_IT_SHOULD_BE);
     s.server(new Event.ReadBefore(new Past(
-        List.of(new Past.Row(new QuantityId("pin"), past)), Optional.of(new Usage(180, 126)), new Schedule(LocalDate.of(2027, 1, 14), List.of(), 5))));
+        List.of(new Past.Row(new QuantityId("pin"), past)), Optional.of(new Usage(180, 126)),
+        new Schedule(LocalDate.of(2027, 1, 14), List.of(), 5))));
     assertThat(Reading.of(s.now, pin)).get().extracting(r -> r.judged().level()).isEqualTo(Judged.Level.SOON);
-    assertThat(Reading.of(s.now, pin)).get().extracting(r -> r.judged().words()).asString().contains("landings left").contains("2027-01-");
+    assertThat(Reading.of(s.now, pin)).get().extracting(r -> r.judged().words()).asString().contains("landings left")
+        .contains("2027-01-");
     assertThat(s.status("pin")).as("soon is done, with a word").isEqualTo(Status.DONE);
     assertThat(Reading.of(s.now, new StepId("flaps"))).isEmpty();
   }
@@ -411,7 +427,8 @@ public class DepartureTest {
     s.done(OFFICER, "count", "cover-a");
     assertThat(Account.walked(s.now)).isEmpty();
     s.done(OFFICER, "cover-b");
-    assertThat(Account.walked(s.now)).get().satisfies(d -> assertThat(d).isBetween(Duration.ZERO, Duration.ofSeconds(10)));
+    assertThat(Account.walked(s.now)).get()
+        .satisfies(d -> assertThat(d).isBetween(Duration.ZERO, Duration.ofSeconds(10)));
   }
 
   @Test
@@ -420,12 +437,15 @@ public class DepartureTest {
     StepId count = new StepId("count");
     List<UUID> many = IntStream.range(0, 13).mapToObj(n -> new UUID(1, n)).toList();
     Find.What what = Find.What.DEFECT;
-    assertThat(s.tries(OFFICER, new Event.FindRaised(new UUID(2, 1), count, "x", new Find.What(Severity.MARK, 0, what.entry(), what.spot(), List.of()))))
+    assertThat(s.tries(OFFICER, new Event.FindRaised(new UUID(2, 1), count, "x",
+        new Find.What(Severity.MARK, 0, what.entry(), what.spot(), List.of()))))
         .isEqualTo("not-a-count");
-    assertThat(s.tries(OFFICER, new Event.FindRaised(new UUID(2, 1), count, "x", new Find.What(Severity.MARK, 1, what.entry(), what.spot(), many))))
+    assertThat(s.tries(OFFICER, new Event.FindRaised(new UUID(2, 1), count, "x",
+        new Find.What(Severity.MARK, 1, what.entry(), what.spot(), many))))
         .isEqualTo("too-many-photos");
     assertThat(s.tries(OFFICER, new Event.FindRaised(
-        new UUID(2, 1), count, "x", new Find.What(Severity.MARK, 1, what.entry(), Optional.of(new Find.Spot(Double.NaN, 2)), List.of()))))
+        new UUID(2, 1), count, "x", new Find.What(Severity.MARK, 1, what.entry(),
+        Optional.of(new Find.Spot(Double.NaN, 2)), List.of()))))
         .isEqualTo("off-the-drawing");
     s.says(OFFICER, new Event.FindRaised(new UUID(2, 1), count, "x", new Find.What(
         Severity.MARK, 2, Optional.of(new EntryId("33-1")), Optional.of(new Find.Spot(-2, 3)), many.subList(0, 12))));
@@ -443,11 +463,13 @@ public class DepartureTest {
     s.says(CAPTAIN, new Event.Measured(new StepId("oxygen"), 700));
     Map<String, Verdict> verdicts = s.now.finds().stream().collect(Collectors.toMap(
         f -> f.step().value(), f -> Cases.of(s.now, f, list, Instant.EPOCH, ZoneOffset.UTC).orElseThrow().verdict()));
-    assertThat(verdicts).containsEntry("wicks", Verdict.FLY_WITH_ENTRY).containsEntry("oxygen", Verdict.MAINTENANCE_FIRST);
+    assertThat(verdicts).containsEntry("wicks", Verdict.FLY_WITH_ENTRY)
+        .containsEntry("oxygen", Verdict.MAINTENANCE_FIRST);
   }
 
   private static DispatchList.Entry entry(String id, String step) {
     return new DispatchList.Entry(
-        new EntryId(id), id, Category.C, 0, 6, 5, "", "", new Condition.Always(), OptionalInt.empty(), "", List.of(new StepId(step)), List.of());
+        new EntryId(id), id, Category.C, 0, 6, 5, "", "", new Condition.Always(), OptionalInt.empty(), "",
+        List.of(new StepId(step)), List.of());
   }
 }

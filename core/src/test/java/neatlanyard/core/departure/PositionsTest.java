@@ -11,7 +11,10 @@ import neatlanyard.core.sop.State;
 import neatlanyard.core.sop.StepId;
 import org.testng.annotations.Test;
 
-/** When an answer comes back, held against a plain reading of the rule: what was told since of the control it confirmed. */
+/**
+ * When an answer comes back, held against a plain reading of the rule: what was told since of the control it
+ * confirmed.
+ */
 public class PositionsTest {
   private static final StepId SET = new StepId("set-flaps");
   private static final StepId FLAPS = new StepId("flaps");
@@ -25,7 +28,9 @@ public class PositionsTest {
     int read;
     String shows = "";
 
-    /** Both have answered, and since the first of them something else was told last, or what made it so was taken back. */
+    /**
+     * Both have answered, and since the first of them something else was told last, or what made it so was taken back.
+     */
     boolean back() {
       int answered = Math.min(captain, officer);
       int told = Math.max(read, set);

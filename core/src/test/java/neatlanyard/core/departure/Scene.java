@@ -78,15 +78,18 @@ final class Scene {
   private static final Planform.Aerofoil WING = new Planform.Aerofoil(1, 0, 1, 0, 1);
   private static final Tail TAIL = new Tail(new TailId("TL-XXX"), new TypeId("type"), Optional.empty(), Set.of());
   private static final Flight FLIGHT = new Flight(
-      new FlightId("f1"), "Flight 1", TAIL.id(), new AirfieldId("QTRN"), new AirfieldId("QVSK"), Instant.EPOCH, Optional.of(170),
+      new FlightId("f1"), "Flight 1", TAIL.id(), new AirfieldId("QTRN"), new AirfieldId("QVSK"), Instant.EPOCH,
+      Optional.of(170),
       List.of(new Rostered(CAPTAIN, Seat.LEFT, true, true), new Rostered(OFFICER, Seat.RIGHT, false, false)));
 
   static final Measure OXYGEN = new Measure(
       new Quantity(new QuantityId("oxygen"), "Oxygen", Unit.PSI), OptionalDouble.of(1_000), OptionalDouble.empty());
   static final Measure WICKS = new Measure(
-      new Quantity(new QuantityId("wicks"), "Wicks missing", Unit.COUNT, Optional.of(new Missing(1))), OptionalDouble.empty(), OptionalDouble.empty());
+      new Quantity(new QuantityId("wicks"), "Wicks missing", Unit.COUNT, Optional.of(new Missing(1))),
+      OptionalDouble.empty(), OptionalDouble.empty());
   static final Measure PIN = new Measure(
-      new Quantity(new QuantityId("pin"), "Pin", Unit.MM, Optional.of(new WearPin(0, 120, 5))), OptionalDouble.empty(), OptionalDouble.empty());
+      new Quantity(new QuantityId("pin"), "Pin", Unit.MM, Optional.of(new WearPin(0, 120, 5))),
+      OptionalDouble.empty(), OptionalDouble.empty());
   static final Pack PACK = new Pack(
       new PackId("pack"), "1", "Pack", TAIL.type(), Policy.DEFAULT, List.of(), List.of(),
       List.of(new Pack.PackTail(TAIL.id(), Optional.empty(), Set.of())), List.of(OXYGEN.quantity()), Map.of(),
@@ -95,7 +98,8 @@ final class Scene {
           new TagKind(new TagId("covers"), "{open} of {all} covers on", TagKind.Trigger.STEP, Stage.WALKAROUND, true),
           new TagKind(new TagId("pumps"), "Pumps on", TagKind.Trigger.STEP, Stage.FLOWS, true)),
       List.of(
-          new Procedure(new ProcedureId("walk"), "Walk", Stage.WALKAROUND, Procedure.Kind.WALKAROUND, List.of(), List.of(
+          new Procedure(new ProcedureId("walk"), "Walk", Stage.WALKAROUND, Procedure.Kind.WALKAROUND, List.of(),
+          List.of(
               step("count", Owner.RIGHT, List.of(), List.of(hook("covers", "a", "b")), List.of()),
               step("cover-a", Owner.RIGHT, List.of(), List.of(), List.of(hook("covers", "a"))),
               step("cover-b", Owner.RIGHT, List.of(), List.of(), List.of(hook("covers", "b"))))),
@@ -117,30 +121,39 @@ final class Scene {
       List.of());
 
   /** Power made on one panel of the right seat, with a wait before what the left seat does with it. */
-  static final Pack POWER = with(List.of(point("apu", "off", "running"), point("heater", "off", "on")), List.of(), List.of(
+  static final Pack POWER = with(List.of(point("apu", "off", "running"), point("heater", "off", "on")), List.of(),
+      List.of(
       new Procedure(new ProcedureId("power"), "Power", Stage.POWER_UP, Procedure.Kind.POWER_UP, List.of(), List.of(
           Step.of("fire", "overhead", "fire", "proven", Owner.RIGHT).build(),
-          Step.of("apu", "overhead", "apu", "started", Owner.RIGHT).needs(new StepId("fire")).sets(new State(new PointId("apu"), "running"))
+          Step.of("apu", "overhead", "apu", "started", Owner.RIGHT).needs(new StepId("fire"))
+          .sets(new State(new PointId("apu"), "running"))
               .waits(new Wait(Duration.ofMinutes(3), "before bleed air is taken")).build(),
-          Step.of("heater", "overhead", "heater", "off", Owner.RIGHT).sets(new State(new PointId("heater"), "off")).build())),
+          Step.of("heater", "overhead", "heater", "off", Owner.RIGHT).sets(new State(new PointId("heater"), "off"))
+          .build())),
       new Procedure(new ProcedureId("air"), "Air", Stage.FLOWS, Procedure.Kind.FLOW, List.of(), List.of(
           Step.of("bleed", "air", "bleed", "on", Owner.LEFT).afterWait(new StepId("apu")).build()))));
 
   private static final State FLAPS = new State(new PointId("flaps"), "15");
 
   /** Values of today, a checklist that asks for what is seen, and a take-off configuration. */
-  static final Pack TODAY = with(List.of(point("flaps", "0", "15"), point("igniter", "left", "right")), List.of(FLAPS), List.of(
+  static final Pack TODAY = with(List.of(point("flaps", "0", "15"), point("igniter", "left", "right")),
+      List.of(FLAPS), List.of(
       new Procedure(new ProcedureId("set"), "Set", Stage.FLOWS, Procedure.Kind.FLOW, List.of(), List.of(
-          Step.of("level", "overhead", "level", "set", Owner.ENGINEER).value(figure(DayFigure.CRUISING_LEVEL, 0)).build(),
-          Step.of("landing", "overhead", "landing", "set", Owner.RIGHT).value(figure(DayFigure.LANDING_ELEVATION, -200)).build(),
-          Step.of("window", "overhead", "window", "set", Owner.RIGHT).needs(new StepId("level")).value(figure(DayFigure.LANDING_ELEVATION, 0)).build(),
-          Step.of("igniter", "overhead", "igniter", "on", Owner.RIGHT).alternates(new Alternation(List.of("left", "right"), "igniter"))
+          Step.of("level", "overhead", "level", "set", Owner.ENGINEER).value(figure(DayFigure.CRUISING_LEVEL, 0))
+          .build(),
+          Step.of("landing", "overhead", "landing", "set", Owner.RIGHT)
+          .value(figure(DayFigure.LANDING_ELEVATION, -200)).build(),
+          Step.of("window", "overhead", "window", "set", Owner.RIGHT).needs(new StepId("level"))
+          .value(figure(DayFigure.LANDING_ELEVATION, 0)).build(),
+          Step.of("igniter", "overhead", "igniter", "on", Owner.RIGHT)
+          .alternates(new Alternation(List.of("left", "right"), "igniter"))
               .value(new DayValue(new DayValue.Source.Turn(), true)).build(),
           Step.of("set-flaps", "overhead", "flaps", "15", Owner.RIGHT).sets(FLAPS).build())),
       new Procedure(LIST, "List", Stage.BEFORE_TAKEOFF, Procedure.Kind.CHECKLIST, List.of(), List.of(
           Step.of("flaps", "place", "flaps", "15", Owner.BOTH).verifies(FLAPS)
               .value(new DayValue(new DayValue.Source.Position(FLAPS.point()), true)).build(),
-          Step.of("altimeters", "place", "altimeters", "set", Owner.LEFT).value(figure(DayFigure.PRESSURE_SETTING, 0)).build(),
+          Step.of("altimeters", "place", "altimeters", "set", Owner.LEFT).value(figure(DayFigure.PRESSURE_SETTING, 0))
+          .build(),
           Step.of("cabin", "place", "cabin", "ready", Owner.RIGHT).belowLine().build(),
           Step.of("complete", "place", "list", "complete", Owner.RIGHT).belowLine().build())),
       new Procedure(new ProcedureId("runway"), "Runway", Stage.LINE_UP, Procedure.Kind.LINE_UP, List.of(), List.of(
@@ -154,8 +167,10 @@ final class Scene {
 
   private static Pack with(List<Point> points, List<State> takeoff, List<Procedure> procedures) {
     return new Pack(
-        PACK.id(), PACK.revision(), PACK.title(), PACK.type(), PACK.policy(), PACK.equipment(), PACK.subTypes(), PACK.tails(), PACK.quantities(),
-        PACK.due(), PACK.planform(), PACK.places(), points, PACK.tags(), procedures, takeoff, PACK.flightControls(), PACK.waivers());
+        PACK.id(), PACK.revision(), PACK.title(), PACK.type(), PACK.policy(), PACK.equipment(), PACK.subTypes(),
+        PACK.tails(), PACK.quantities(),
+        PACK.due(), PACK.planform(), PACK.places(), points, PACK.tags(), procedures, takeoff, PACK.flightControls(),
+        PACK.waivers());
   }
 
   private static Point point(String id, String... states) {
@@ -168,7 +183,8 @@ final class Scene {
 
   private static Step step(String id, Owner owner, List<StepId> needs, List<Step.Hook> opens, List<Step.Hook> closes) {
     return Step.of(id, "place", id, "as wanted", owner)
-        .needs(needs.toArray(StepId[]::new)).opens(opens.toArray(Step.Hook[]::new)).closes(closes.toArray(Step.Hook[]::new)).build();
+        .needs(needs.toArray(StepId[]::new)).opens(opens.toArray(Step.Hook[]::new))
+        .closes(closes.toArray(Step.Hook[]::new)).build();
   }
 
   /** Both in their seats, the card cut. */
@@ -189,7 +205,8 @@ final class Scene {
     List<Rostered> crew = new ArrayList<>(FLIGHT.crew());
     crew.add(new Rostered(ENGINEER, Seat.ENGINEER, false, false));
     Scene scene = new Scene(pack, new Flight(
-        FLIGHT.id(), FLIGHT.number(), FLIGHT.tail(), FLIGHT.from(), FLIGHT.to(), FLIGHT.departs(), FLIGHT.level(), crew));
+        FLIGHT.id(), FLIGHT.number(), FLIGHT.tail(), FLIGHT.from(), FLIGHT.to(), FLIGHT.departs(), FLIGHT.level(),
+        crew));
     scene.says(CAPTAIN, new Event.SeatTaken(Seat.LEFT));
     scene.says(OFFICER, new Event.SeatTaken(Seat.RIGHT));
     scene.says(ENGINEER, new Event.SeatTaken(Seat.ENGINEER));
@@ -200,7 +217,8 @@ final class Scene {
   /** The first flight of a mild day. */
   static Event day(OptionalDouble qnhHpa) {
     StationReport report = new StationReport(
-        "", "QTRN", Instant.EPOCH, Optional.empty(), OptionalInt.empty(), List.of(), List.of(), OptionalInt.of(5), OptionalInt.empty(), qnhHpa);
+        "", "QTRN", Instant.EPOCH, Optional.empty(), OptionalInt.empty(), List.of(), List.of(), OptionalInt.of(5),
+        OptionalInt.empty(), qnhHpa);
     return new Event.DaySet(new Day(report, false, false, Set.of(Circumstance.FIRST_FLIGHT)));
   }
 

@@ -73,7 +73,10 @@ public class StandingTest {
     }
   }
 
-  /** What is asked for again says why, by itself or by a tag; a value that was said is today's, or has words, or is asked again. */
+  /**
+   * What is asked for again says why, by itself or by a tag; a value that was said is today's, or has words, or is
+   * asked again.
+   */
   private static void told(Scene s, Item item, Status status, Standing standing) {
     StepId id = item.step().id();
     if (status == Status.AGAIN) {
@@ -83,14 +86,16 @@ public class StandingTest {
     if (status == Status.DONE && DayValues.back(item)) {
       String said = s.now.beside().value(id).orElseThrow().event().value();
       boolean words = s.now.beside().override(id).isPresent();
-      assertThat(words || DayValues.of(s.now, item).filter(k -> !k.agrees(said)).isEmpty()).as("%s: %s", id, said).isTrue();
+      assertThat(words || DayValues.of(s.now, item).filter(k -> !k.agrees(said)).isEmpty()).as("%s: %s", id, said)
+          .isTrue();
     }
   }
 
   /** A checklist does not pass over what is open, and keeps what is held before its line and before its end. */
   private static void inOrder(Departure d, Procedure procedure, Map<StepId, Status> statuses) {
     Optional<Item> next = d.next(procedure, statuses);
-    List<Item> open = d.part(procedure.id()).orElseThrow().items().stream().filter(i -> !status(statuses, i).settled()).toList();
+    List<Item> open = d.part(procedure.id()).orElseThrow().items().stream().filter(i -> !status(statuses, i).settled())
+        .toList();
     assertThat(next.isEmpty()).isEqualTo(open.isEmpty());
     next.filter(n -> procedure.kind() == Procedure.Kind.CHECKLIST).ifPresent(n -> {
       List<Item> before = open.stream().takeWhile(i -> !i.equals(n)).toList();
@@ -111,11 +116,14 @@ public class StandingTest {
       Instant now = s.at.plusSeconds(s.now.lastNumber());
       boolean closed = Gates.all(s.now, item, Gates.ofStage(s.now, item.procedure().stage(), tags)).stream()
           .anyMatch(g -> g.until().map(u -> u.isAfter(now.plusSeconds(2))).orElse(true));
-      boolean opens = Gates.of(s.now, item).stream().anyMatch(g -> g.until().filter(u -> !u.isAfter(now.plusSeconds(2))).isPresent());
-      String refused = Admission.refusal(s.now, new Proposal(UUID.randomUUID(), now, owner, "d", new Event.StepDone(item.step().id())), now)
+      boolean opens = Gates.of(s.now, item).stream()
+          .anyMatch(g -> g.until().filter(u -> !u.isAfter(now.plusSeconds(2))).isPresent());
+      String refused = Admission.refusal(s.now,
+          new Proposal(UUID.randomUUID(), now, owner, "d", new Event.StepDone(item.step().id())), now)
           .map(r -> r.code()).orElse("");
       if (!opens) {
-        assertThat(Set.of("needs", "wait").contains(refused)).as("%s: %s", item.step().id(), refused).isEqualTo(closed);
+        assertThat(Set.of("needs", "wait").contains(refused)).as("%s: %s", item.step().id(), refused)
+            .isEqualTo(closed);
       }
     }
   }
@@ -124,18 +132,22 @@ public class StandingTest {
     List<StepId> steps = s.now.items().stream().map(i -> i.step().id()).toList();
     StepId step = steps.get(random.nextInt(steps.size()));
     List<UUID> hung = s.now.beside().hung().stream().map(h -> h.event().tag()).toList();
-    List<PlaceId> panels = s.now.pack().procedures().stream().flatMap(p -> p.steps().stream()).map(x -> x.place()).distinct().toList();
+    List<PlaceId> panels = s.now.pack().procedures().stream().flatMap(p -> p.steps().stream()).map(x -> x.place())
+        .distinct().toList();
     return switch (random.nextInt(15)) {
       case 0 -> new Event.StepUndone(step);
       case 1 -> new Event.StepLater(step, "in a moment");
       case 2 -> new Event.Overridden(step, "because");
-      case 3 -> new Event.TagHung(UUID.randomUUID(), "something", Stage.values()[random.nextInt(Stage.values().length)], Optional.empty());
+      case 3 -> new Event.TagHung(UUID.randomUUID(), "something",
+          Stage.values()[random.nextInt(Stage.values().length)], Optional.empty());
       case 4 -> new Event.TagTaken(hung.isEmpty() ? UUID.randomUUID() : hung.get(random.nextInt(hung.size())));
       case 5 -> new Event.PanelHandedOver(panels.get(random.nextInt(panels.size())), Seat.values()[random.nextInt(3)]);
-      case 6 -> new Event.AircraftRead("data", List.of(new State(new PointId("flaps"), random.nextBoolean() ? "15" : "0")));
+      case 6 -> new Event.AircraftRead("data",
+          List.of(new State(new PointId("flaps"), random.nextBoolean() ? "15" : "0")));
       case 7 -> Scene.day(OptionalDouble.of(random.nextBoolean() ? 1_003 : 1_001));
       case 8 -> random.nextBoolean() ? new Event.ChecklistStopped(LIST) : new Event.ChecklistResumed(LIST);
-      case 9, 10, 11 -> new Event.ValueSaid(step, List.of("170", "12", "right", "15", "0", "1003", "1001").get(random.nextInt(7)));
+      case 9, 10, 11 -> new Event.ValueSaid(step, List.of("170", "12", "right", "15", "0", "1003", "1001")
+          .get(random.nextInt(7)));
       default -> new Event.StepDone(step);
     };
   }

@@ -26,7 +26,8 @@ public class TagsTest {
   private static final Card CARD = Scene.ready().now.card().orElseThrow();
 
   private static List<Step> hooked() {
-    return CARD.parts().stream().flatMap(p -> p.items().stream()).map(Item::step).filter(s -> !s.opens().isEmpty() || !s.closes().isEmpty()).toList();
+    return CARD.parts().stream().flatMap(p -> p.items().stream()).map(Item::step)
+        .filter(s -> !s.opens().isEmpty() || !s.closes().isEmpty()).toList();
   }
 
   /** The single things that hang of each tag: opened, and not closed later by a step that stands. */
@@ -53,14 +54,16 @@ public class TagsTest {
   @Test
   public void whatever_is_done_in_whatever_order_what_is_open_hangs() {
     List<Step> steps = hooked();
-    assertThat(steps).extracting(s -> s.id().value()).containsExactly("count", "cover-a", "cover-b", "pumps-on", "pumps-off");
+    assertThat(steps).extracting(s -> s.id().value())
+        .containsExactly("count", "cover-a", "cover-b", "pumps-on", "pumps-off");
     Set<Integer> seen = new HashSet<>();
     for (int seed = 0; seed < 400; seed++) {
       Random random = new Random(seed);
       List<Deed> deeds = new ArrayList<>();
       for (Step step : steps) {
         if (random.nextInt(3) > 0) {
-          deeds.add(new Deed(step.id(), Scene.OFFICER, Instant.EPOCH, 1 + random.nextInt(9) * 10L + deeds.size(), random.nextInt(4) > 0));
+          deeds.add(new Deed(step.id(), Scene.OFFICER, Instant.EPOCH, 1 + random.nextInt(9) * 10L + deeds.size(),
+              random.nextInt(4) > 0));
         }
       }
       Map<String, Set<String>> open = open(deeds);
@@ -74,12 +77,14 @@ public class TagsTest {
         assertThat(by).get().satisfies(d -> assertThat(CARD.item(d.step()).orElseThrow().step().opens()).isNotEmpty());
       }
       seen.add(tags.size());
-      tags.stream().filter(t -> t.key().equals("covers")).forEach(t -> assertThat(t.title()).isEqualTo("%d of 2 covers on".formatted(t.open().size())));
+      tags.stream().filter(t -> t.key().equals("covers"))
+          .forEach(t -> assertThat(t.title()).isEqualTo("%d of 2 covers on".formatted(t.open().size())));
     }
     assertThat(seen).as("none, one and both hung at times").containsExactlyInAnyOrder(0, 1, 2);
   }
 
   private static boolean closes(StepId step, List<String> things) {
-    return CARD.item(step).orElseThrow().step().closes().stream().flatMap(h -> h.items().stream()).anyMatch(things::contains);
+    return CARD.item(step).orElseThrow().step().closes().stream().flatMap(h -> h.items().stream())
+        .anyMatch(things::contains);
   }
 }

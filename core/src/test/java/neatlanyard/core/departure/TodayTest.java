@@ -32,7 +32,8 @@ public class TodayTest {
     Scene s = Scene.ready(Scene.TODAY);
     s.says(OFFICER, Scene.day(OptionalDouble.of(1_003)));
     s.server(new Event.FlightFacts(new Facts(
-        List.of(new Facts.Elevation(new AirfieldId("QVSK"), "Vesk", 212)), List.of(new Facts.LastUse("igniter", "left", Instant.EPOCH)))));
+        List.of(new Facts.Elevation(new AirfieldId("QVSK"), "Vesk", 212)),
+        List.of(new Facts.LastUse("igniter", "left", Instant.EPOCH)))));
     return s;
   }
 
@@ -65,10 +66,13 @@ public class TodayTest {
   @Test
   public void a_value_of_today_says_where_it_comes_from() {
     Scene s = scene();
-    assertThat(known(s, "level")).extracting(Known::shown, Known::from).containsExactly("level 170", "the flight's plan");
-    assertThat(known(s, "landing")).extracting(Known::shown, Known::from).as("older cabin controllers want 200 ft less (job.md 4)")
+    assertThat(known(s, "level")).extracting(Known::shown, Known::from)
+        .containsExactly("level 170", "the flight's plan");
+    assertThat(known(s, "landing")).extracting(Known::shown, Known::from)
+        .as("older cabin controllers want 200 ft less (job.md 4)")
         .containsExactly("12 ft", "Vesk, 212 ft, less 200 ft");
-    assertThat(known(s, "igniter")).extracting(Known::plain, Known::from).containsExactly("right", "last used: left, on 1970-01-01");
+    assertThat(known(s, "igniter")).extracting(Known::plain, Known::from)
+        .containsExactly("right", "last used: left, on 1970-01-01");
     // 29.92 inHg is 1013 hPa and 1 inHg is 33.863 9 hPa: NIST SP 811.
     assertThat(known(s, "altimeters").shown()).isEqualTo("1003 hPa, 29.62 inches");
     for (String same : List.of("1003", "29.62", "29,62", " 1003 ")) {
@@ -90,8 +94,10 @@ public class TodayTest {
     s.says(OFFICER, new Event.Overridden(new StepId("igniter"), "the right one is deferred"));
     s.says(OFFICER, value("igniter", "left"));
     assertThat(s.now.tags()).extracting(Tag::detail)
-        .containsExactly("igniter: left was said; it is right by last used: left, on 1970-01-01: the right one is deferred");
-    assertThat(DayValues.uses(s.now)).as("what was used, not what should have been").extracting(Facts.LastUse::choice).containsExactly("left");
+        .containsExactly(
+        "igniter: left was said; it is right by last used: left, on 1970-01-01: the right one is deferred");
+    assertThat(DayValues.uses(s.now)).as("what was used, not what should have been").extracting(Facts.LastUse::choice)
+        .containsExactly("left");
     s.says(OFFICER, new Event.StepUndone(new StepId("igniter")));
     s.says(OFFICER, value("igniter", "right"));
     assertThat(s.now.tags()).isEmpty();
@@ -107,7 +113,8 @@ public class TodayTest {
     assertThat(s.now.tags()).extracting(Tag::key, Tag::detail).containsExactly(tuple(
         "override/window", "window: 300 was said; it is 212 ft by Vesk, before level: the old selector"));
     s.says(OFFICER, value("level", "170"));
-    assertThat(s.now.tags()).extracting(Tag::detail).containsExactly("window: 300 was said; it is 212 ft by Vesk: the old selector");
+    assertThat(s.now.tags()).extracting(Tag::detail)
+        .containsExactly("window: 300 was said; it is 212 ft by Vesk: the old selector");
   }
 
   /** Every setting between the lowest and the highest that were ever measured at sea level, and a few more. */
@@ -120,7 +127,8 @@ public class TodayTest {
       String inches = known.accepted().getLast();
       // 1 inHg is 33.863 9 hPa: NIST SP 811. Two decimals are within a fifth of a hectopascal.
       assertThat(Double.parseDouble(inches) * 33.8639).isCloseTo(hpa, offset(0.2));
-      assertThat(known.agrees(Integer.toString(hpa)) && known.agrees(inches) && known.agrees(inches.replace('.', ','))).as("%d", hpa).isTrue();
+      assertThat(known.agrees(Integer.toString(hpa)) && known.agrees(inches) && known.agrees(inches.replace('.', ',')))
+          .as("%d", hpa).isTrue();
       for (int other = hpa - 3; other <= hpa + 3; other++) {
         assertThat(known.agrees(Integer.toString(other))).as("%d for %d", other, hpa).isEqualTo(other == hpa);
       }
@@ -155,7 +163,8 @@ public class TodayTest {
     s.says(CAPTAIN, new Event.StepLater(new StepId("flaps"), "people below the flaps"));
     assertThat(s.now.tags()).singleElement().extracting(Tag::due).isEqualTo(Stage.BEFORE_TAKEOFF);
     s.says(CAPTAIN, value("altimeters", "1003"));
-    assertThat(s.tries(OFFICER, new Event.StepDone(new StepId("cabin")))).as("the line is not crossed").isEqualTo("out-of-order");
+    assertThat(s.tries(OFFICER, new Event.StepDone(new StepId("cabin")))).as("the line is not crossed")
+        .isEqualTo("out-of-order");
     s.done(OFFICER, "set-flaps");
     s.says(CAPTAIN, value("flaps", "15"));
     s.says(OFFICER, value("flaps", "15"));
@@ -172,10 +181,13 @@ public class TodayTest {
     s.says(CAPTAIN, new Event.TagHung(tag, "packs on when the APU is ready", Stage.START, Optional.empty()));
     assertThat(s.tries(OFFICER, new Event.StepDone(new StepId("cabin")))).isEqualTo("needs");
     s.says(OFFICER, new Event.Overridden(new StepId("cabin"), "the cabin is cool enough"));
-    assertThat(s.tries(OFFICER, new Event.Overridden(new StepId("complete"), "it is cool"))).as("said at the same moment").isEmpty();
-    assertThat(s.tries(OFFICER, new Event.Overridden(new StepId("set-flaps"), "x"))).as("nothing closes it").isEqualTo("nothing-to-override");
+    assertThat(s.tries(OFFICER, new Event.Overridden(new StepId("complete"), "it is cool")))
+        .as("said at the same moment").isEmpty();
+    assertThat(s.tries(OFFICER, new Event.Overridden(new StepId("set-flaps"), "x"))).as("nothing closes it")
+        .isEqualTo("nothing-to-override");
     s.done(OFFICER, "cabin", "complete");
-    assertThat(s.tries(OFFICER, new Event.StepDone(new StepId("strobes")))).as("the next stage asks again").isEqualTo("needs");
+    assertThat(s.tries(OFFICER, new Event.StepDone(new StepId("strobes")))).as("the next stage asks again")
+        .isEqualTo("needs");
     s.says(CAPTAIN, new Event.TagTaken(tag));
     s.done(OFFICER, "strobes");
     Scene other = answered();
@@ -183,19 +195,23 @@ public class TodayTest {
     other.says(CAPTAIN, new Event.StepUndone(new StepId("altimeters")));
     other.says(CAPTAIN, new Event.Overridden(new StepId("altimeters"), "the left one is deferred"));
     other.says(CAPTAIN, value("altimeters", "1013"));
-    assertThat(other.tries(OFFICER, new Event.StepDone(new StepId("cabin")))).as("those words were of the value").isEqualTo("needs");
+    assertThat(other.tries(OFFICER, new Event.StepDone(new StepId("cabin")))).as("those words were of the value")
+        .isEqualTo("needs");
     s.says(OFFICER, new Event.Overridden(new StepId("radar"), "rain ahead"));
     s.done(OFFICER, "radar");
-    assertThat(s.now.tags()).singleElement().extracting(Tag::due).as("not before the stage it was said in").isEqualTo(Stage.LINE_UP);
+    assertThat(s.now.tags()).singleElement().extracting(Tag::due).as("not before the stage it was said in")
+        .isEqualTo(Stage.LINE_UP);
     s.done(OFFICER, "heading");
   }
 
   @Test
   public void the_runway_wants_the_takeoff_configuration() {
     Scene s = scene();
-    assertThat(Takeoff.of(s.now)).singleElement().extracting(Takeoff.Check::words).isEqualTo("flaps: 15 wanted, nobody has said so");
+    assertThat(Takeoff.of(s.now)).singleElement().extracting(Takeoff.Check::words)
+        .isEqualTo("flaps: 15 wanted, nobody has said so");
     s.says(OFFICER, new Event.AircraftRead("data", List.of(new State(new PointId("flaps"), "0"))));
-    assertThat(Takeoff.of(s.now)).singleElement().extracting(Takeoff.Check::words).isEqualTo("flaps: 15 wanted, 0 by the aircraft's own data");
+    assertThat(Takeoff.of(s.now)).singleElement().extracting(Takeoff.Check::words)
+        .isEqualTo("flaps: 15 wanted, 0 by the aircraft's own data");
     assertThat(s.tries(OFFICER, new Event.StepDone(new StepId("strobes")))).isEqualTo("needs");
     s.done(OFFICER, "set-flaps");
     assertThat(Takeoff.of(s.now)).allMatch(Takeoff.Check::so);
@@ -205,7 +221,8 @@ public class TodayTest {
     s.done(OFFICER, "heading");
     s.says(OFFICER, new Event.StepUndone(new StepId("strobes")));
     s.says(OFFICER, new Event.AircraftRead("data", List.of(new State(new PointId("flaps"), "0"))));
-    assertThat(s.tries(OFFICER, new Event.StepDone(new StepId("strobes")))).as("told again after the words").isEqualTo("needs");
+    assertThat(s.tries(OFFICER, new Event.StepDone(new StepId("strobes")))).as("told again after the words")
+        .isEqualTo("needs");
   }
 
   @Test
@@ -213,7 +230,8 @@ public class TodayTest {
     Scene s = scene();
     assertThat(item(s, "level").seats()).containsExactly(Seat.RIGHT);
     Card three = Card.cut(
-        Scene.TODAY, new Card.Crewing(Seat.LEFT, Set.of(Seat.values()), Handovers.NONE), s.now.situation().orElseThrow(), List.of());
+        Scene.TODAY, new Card.Crewing(Seat.LEFT, Set.of(Seat.values()), Handovers.NONE), s.now.situation()
+        .orElseThrow(), List.of());
     assertThat(three.item(new StepId("level")).orElseThrow().seats()).containsExactly(Seat.ENGINEER);
     assertThat(three.item(new StepId("flaps")).orElseThrow().seats()).isEqualTo(Seat.pilots());
   }

@@ -40,7 +40,8 @@ public class TogetherTest {
   @Test
   public void a_wait_runs_from_its_step_gates_what_waits_and_goes_with_it() {
     Scene scene = apuRunning();
-    assertThat(scene.now.waits()).singleElement().satisfies(w -> assertThat(w.until()).isEqualTo(scene.at.plusSeconds(180)));
+    assertThat(scene.now.waits()).singleElement()
+        .satisfies(w -> assertThat(w.until()).isEqualTo(scene.at.plusSeconds(180)));
     assertThat(tags(scene, Trigger.WAIT)).singleElement().satisfies(t -> {
       assertThat(t.title()).isEqualTo("apu: 3 min before bleed air is taken");
       assertThat(t.due()).isEqualTo(Stage.FLOWS);
@@ -72,7 +73,8 @@ public class TogetherTest {
     Scene scene = Scene.ready(Scene.POWER);
     assertThat(scene.tries(OFFICER, "d1", new Event.StepDone(APU))).isEqualTo("needs");
     assertThat(scene.tries(OFFICER, "d1", new Event.Overridden(APU, " "))).isEqualTo("words-missing");
-    assertThat(scene.tries(CAPTAIN, "d1", new Event.Overridden(APU, "proven by maintenance"))).isEqualTo("other-seats-step");
+    assertThat(scene.tries(CAPTAIN, "d1", new Event.Overridden(APU, "proven by maintenance")))
+        .isEqualTo("other-seats-step");
     assertThat(scene.tries(OFFICER, "d1", new Event.Overridden(FIRE, "why not"))).isEqualTo("nothing-to-override");
     scene.says(OFFICER, new Event.Overridden(APU, "proven by maintenance"));
     assertThat(tags(scene, Trigger.OVERRIDE)).as("nothing is done yet").isEmpty();
@@ -83,7 +85,8 @@ public class TogetherTest {
     assertThat(tags(scene, Trigger.OVERRIDE)).isEmpty();
     scene.says(OFFICER, new Event.StepUndone(APU));
     scene.says(OFFICER, new Event.StepUndone(FIRE));
-    assertThat(scene.tries(OFFICER, "d1", new Event.StepDone(APU))).as("an override goes with its step").isEqualTo("needs");
+    assertThat(scene.tries(OFFICER, "d1", new Event.StepDone(APU))).as("an override goes with its step")
+        .isEqualTo("needs");
   }
 
   @Test
@@ -103,7 +106,8 @@ public class TogetherTest {
   public void what_is_on_already_is_found_so_and_what_makes_it_safe_never_is() {
     Scene scene = Scene.ready(Scene.POWER);
     assertThat(scene.tries(OFFICER, "d1", new Event.FoundSo(FIRE))).as("it proves").isEqualTo("not-found");
-    assertThat(scene.tries(OFFICER, "d1", new Event.FoundSo(HEATER))).as("off is where it rests").isEqualTo("not-found");
+    assertThat(scene.tries(OFFICER, "d1", new Event.FoundSo(HEATER))).as("off is where it rests")
+        .isEqualTo("not-found");
     scene.says(OFFICER, new Event.FoundSo(APU));
     assertThat(scene.status("apu")).isEqualTo(Status.DONE);
     assertThat(scene.status("fire")).as("the fire warning is still to be proven").isEqualTo(Status.OPEN);
@@ -114,9 +118,12 @@ public class TogetherTest {
   public void a_tag_by_hand_hangs_where_it_is_due_until_it_is_taken_off() {
     Scene scene = Scene.ready(Scene.POWER);
     UUID tag = UUID.randomUUID();
-    assertThat(scene.tries(OFFICER, "d1", new Event.TagHung(tag, "", Stage.TAXI, Optional.empty()))).isEqualTo("words-missing");
-    scene.says(OFFICER, new Event.TagHung(tag, "Air for the cabin", Stage.TAXI, Optional.of(Instant.EPOCH.plusSeconds(300))));
-    assertThat(scene.tries(CAPTAIN, "d1", new Event.TagHung(tag, "Another", Stage.TAXI, Optional.empty()))).isEqualTo("tag-exists");
+    assertThat(scene.tries(OFFICER, "d1", new Event.TagHung(tag, "", Stage.TAXI, Optional.empty())))
+        .isEqualTo("words-missing");
+    scene.says(OFFICER, new Event.TagHung(tag, "Air for the cabin", Stage.TAXI,
+        Optional.of(Instant.EPOCH.plusSeconds(300))));
+    assertThat(scene.tries(CAPTAIN, "d1", new Event.TagHung(tag, "Another", Stage.TAXI, Optional.empty())))
+        .isEqualTo("tag-exists");
     assertThat(tags(scene, Trigger.BY_HAND)).singleElement().satisfies(t -> {
       assertThat(t.title()).isEqualTo("Air for the cabin");
       assertThat(t.due()).isEqualTo(Stage.TAXI);
@@ -136,7 +143,8 @@ public class TogetherTest {
     assertThat(tags(scene, Trigger.INTERRUPTED)).hasSize(2);
     scene.at = scene.at.plusSeconds(95);
     scene.says(OFFICER, new Event.WentOn());
-    assertThat(tags(scene, Trigger.INTERRUPTED)).singleElement().satisfies(t -> assertThat(t.hungBy()).isEqualTo(CAPTAIN));
+    assertThat(tags(scene, Trigger.INTERRUPTED)).singleElement()
+        .satisfies(t -> assertThat(t.hungBy()).isEqualTo(CAPTAIN));
     assertThat(scene.now.beside().interruptions().getFirst().length()).contains(Duration.ofSeconds(95));
   }
 
@@ -145,7 +153,8 @@ public class TogetherTest {
     Scene scene = Scene.ready(Scene.POWER);
     PlaceId panel = new PlaceId("overhead");
     scene.says(OFFICER, new Event.StepDone(FIRE));
-    assertThat(scene.tries(OFFICER, "d1", new Event.PanelHandedOver(new PlaceId("nowhere"), Seat.LEFT))).isEqualTo("not-yours");
+    assertThat(scene.tries(OFFICER, "d1", new Event.PanelHandedOver(new PlaceId("nowhere"), Seat.LEFT)))
+        .isEqualTo("not-yours");
     assertThat(scene.tries(OFFICER, "d1", new Event.PanelHandedOver(panel, Seat.RIGHT))).isEqualTo("no-such-seat");
     scene.says(OFFICER, new Event.PanelHandedOver(panel, Seat.LEFT));
     assertThat(scene.tries(OFFICER, "d1", new Event.StepDone(APU))).isEqualTo("other-seats-step");
@@ -160,18 +169,21 @@ public class TogetherTest {
   public void who_hands_a_panel_over_gives_what_they_work_of_it() {
     PlaceId panel = new PlaceId("place");
     Scene scene = Scene.ready();
-    assertThat(scene.now.part(new ProcedureId("flow")).orElseThrow().items()).extracting(i -> i.step().place()).containsOnly(panel);
+    assertThat(scene.now.part(new ProcedureId("flow")).orElseThrow().items()).extracting(i -> i.step().place())
+        .containsOnly(panel);
     scene.says(CAPTAIN, new Event.PanelHandedOver(panel, Seat.RIGHT));
     scene.says(OFFICER, new Event.StepDone(new StepId("clear")));
     scene.says(OFFICER, new Event.PanelHandedOver(panel, Seat.LEFT));
     scene.says(CAPTAIN, new Event.StepDone(new StepId("pumps-off")));
-    assertThat(scene.tries(OFFICER, new Event.StepDone(new StepId("pumps-on")))).as("all of it went back, with what was the officer's").isEqualTo("other-seats-step");
+    assertThat(scene.tries(OFFICER, new Event.StepDone(new StepId("pumps-on"))))
+        .as("all of it went back, with what was the officer's").isEqualTo("other-seats-step");
     Scene own = Scene.ready();
     own.says(OFFICER, new Event.PanelHandedOver(panel, Seat.LEFT));
     own.says(CAPTAIN, new Event.StepDone(new StepId("clear")));
     own.says(CAPTAIN, new Event.StepDone(new StepId("pumps-off")));
     Handovers three = Handovers.NONE.with(panel, Seat.LEFT, Seat.ENGINEER).with(panel, Seat.RIGHT, Seat.LEFT);
-    assertThat(List.of(Seat.values())).as("the pilot's and the engineer's; the other pilot's").extracting(s -> three.now(panel, s))
+    assertThat(List.of(Seat.values())).as("the pilot's and the engineer's; the other pilot's")
+        .extracting(s -> three.now(panel, s))
         .containsExactly(Seat.ENGINEER, Seat.LEFT, Seat.ENGINEER);
     assertThat(three.with(panel, Seat.ENGINEER, Seat.RIGHT).now(panel, Seat.LEFT)).isEqualTo(Seat.RIGHT);
   }
@@ -194,6 +206,7 @@ public class TogetherTest {
       assertThat(t.real()).contains(scene.at);
       assertThat(t.late()).as("the pack gives no times").isEmpty();
     });
-    assertThat(scene.log.stream().map(Entry::event).filter(Account::deviates)).containsExactly(new Event.StepNotToday(HEATER, "it is summer"));
+    assertThat(scene.log.stream().map(Entry::event).filter(Account::deviates))
+        .containsExactly(new Event.StepNotToday(HEATER, "it is summer"));
   }
 }

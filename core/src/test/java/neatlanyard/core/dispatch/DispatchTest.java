@@ -48,26 +48,34 @@ public class DispatchTest {
           entry(LANDING, Category.A, 2, 1, "", new Condition.Not(new Condition.Dark()), new StepId("lamp"))),
       List.of(new DispatchList.NotTogether(BULB, LANDING, "too little light on one side")));
 
-  private static Entry entry(EntryId id, Category category, int installed, int required, String maintenance, Condition when, StepId step) {
-    return new Entry(id, "thing " + id, category, 5, installed, required, "look again", maintenance, when, OptionalInt.empty(), "placard", List.of(step), List.of());
+  private static Entry entry(EntryId id, Category category, int installed, int required, String maintenance,
+      Condition when, StepId step) {
+    return new Entry(id, "thing " + id, category, 5, installed, required, "look again", maintenance, when,
+        OptionalInt.empty(), "placard", List.of(step), List.of());
   }
 
   private static Situation day(int temperatureC, boolean dark) {
     StationReport report = new StationReport(
-        "", "QTRN", NOON, Optional.empty(), OptionalInt.empty(), List.of(), List.of(), OptionalInt.of(temperatureC), OptionalInt.empty(), OptionalDouble.empty());
+        "", "QTRN", NOON, Optional.empty(), OptionalInt.empty(), List.of(), List.of(), OptionalInt.of(temperatureC),
+        OptionalInt.empty(), OptionalDouble.empty());
     Tail tail = new Tail(TAIL, LIST.type(), Optional.empty(), Set.of());
-    return new Situation(tail, new AirfieldId("QTRN"), new AirfieldId("QVSK"), new Day(report, false, dark, Set.of()), Map.of());
+    return new Situation(tail, new AirfieldId("QTRN"), new AirfieldId("QVSK"), new Day(report, false, dark, Set.of()),
+        Map.of());
   }
 
   private static Case ask(StepId step, Severity severity, int count, Situation now, Deferral... open) {
-    return Case.of(new Case.Found(step, Optional.empty(), count, severity, false, true), LIST, Policy.DEFAULT, now, List.of(open), NOON, ZONE);
+    return Case.of(new Case.Found(step, Optional.empty(), count, severity, false, true), LIST, Policy.DEFAULT, now,
+        List.of(open), NOON, ZONE);
   }
 
   private static Deferral deferred(EntryId entry, int count, LocalDate lastDay) {
-    return new Deferral(new UUID(1, entry.hashCode()), entry, "thing " + entry, "", Optional.empty(), count, lastDay, ZONE, "", "", OptionalInt.empty(), List.of(), "");
+    return new Deferral(new UUID(1, entry.hashCode()), entry, "thing " + entry, "", Optional.empty(), count, lastDay,
+        ZONE, "", "", OptionalInt.empty(), List.of(), "");
   }
 
-  /** Common practice, no source: one of two bulbs in a wingtip light out is flown with an entry, both at night are not. */
+  /**
+   * Common practice, no source: one of two bulbs in a wingtip light out is flown with an entry, both at night are not.
+   */
   @Test
   public void one_bulb_goes_with_an_entry_and_both_do_not() {
     Case one = ask(TIP, Severity.DEFECT, 1, day(5, true));
@@ -83,23 +91,31 @@ public class DispatchTest {
 
   @Test
   public void weather_light_and_another_deferral_are_named_when_they_stand_against_it() {
-    assertThat(ask(new StepId("boots"), Severity.DEFECT, 1, day(9, false)).verdict()).isEqualTo(Verdict.FLY_WITH_ENTRY);
-    assertThat(ask(new StepId("boots"), Severity.DEFECT, 1, day(2, false)).because()).anyMatch(b -> b.startsWith("30-1 asks for"));
-    assertThat(ask(new StepId("lamp"), Severity.DEFECT, 1, day(9, true)).verdict()).isEqualTo(Verdict.MAINTENANCE_FIRST);
-    Case pair = ask(new StepId("lamp"), Severity.DEFECT, 1, day(9, false), deferred(BULB, 1, LocalDate.of(2027, 1, 16)));
+    assertThat(ask(new StepId("boots"), Severity.DEFECT, 1, day(9, false)).verdict())
+        .isEqualTo(Verdict.FLY_WITH_ENTRY);
+    assertThat(ask(new StepId("boots"), Severity.DEFECT, 1, day(2, false)).because())
+        .anyMatch(b -> b.startsWith("30-1 asks for"));
+    assertThat(ask(new StepId("lamp"), Severity.DEFECT, 1, day(9, true)).verdict())
+        .isEqualTo(Verdict.MAINTENANCE_FIRST);
+    Case pair = ask(new StepId("lamp"), Severity.DEFECT, 1, day(9, false),
+        deferred(BULB, 1, LocalDate.of(2027, 1, 16)));
     assertThat(pair.because()).containsExactly(
         "33-2 is not allowed together with 33-1 thing 33-1, which is deferred: too little light on one side.");
   }
 
   @Test
   public void what_is_not_in_the_list_must_work() {
-    assertThat(ask(new StepId("nowhere"), Severity.DEFECT, 1, day(9, false)).verdict()).isEqualTo(Verdict.MAINTENANCE_FIRST);
-    assertThat(ask(new StepId("nowhere"), Severity.MARK, 1, day(9, false)).verdict()).isEqualTo(Verdict.NOTHING_TO_ENTER);
+    assertThat(ask(new StepId("nowhere"), Severity.DEFECT, 1, day(9, false)).verdict())
+        .isEqualTo(Verdict.MAINTENANCE_FIRST);
+    assertThat(ask(new StepId("nowhere"), Severity.MARK, 1, day(9, false)).verdict())
+        .isEqualTo(Verdict.NOTHING_TO_ENTER);
     assertThat(ask(TIP, Severity.DANGER, 1, day(9, false)).verdict()).isEqualTo(Verdict.STOPS_THE_FLIGHT);
     Case.Found unnamed = new Case.Found(TIP, Optional.empty(), 1, Severity.DEFECT, false, false);
     Case leak = Case.of(unnamed, LIST, Policy.DEFAULT, day(9, false), List.of(), NOON, ZONE);
-    assertThat(leak.verdict()).as("another fault at the place of an entry is not that entry").isEqualTo(Verdict.MAINTENANCE_FIRST);
-    assertThat(leak.because()).containsExactly("None of the list's entries for this place was named: 33-1 thing 33-1.");
+    assertThat(leak.verdict()).as("another fault at the place of an entry is not that entry")
+        .isEqualTo(Verdict.MAINTENANCE_FIRST);
+    assertThat(leak.because())
+        .containsExactly("None of the list's entries for this place was named: 33-1 thing 33-1.");
     Case wick = ask(new StepId("wicks"), Severity.DEFECT, 1, day(9, false));
     assertThat(wick.verdict()).as("maintenance has something to do first").isEqualTo(Verdict.MAINTENANCE_FIRST);
     assertThat(wick.todo()).contains("Maintenance: cap the base");
@@ -112,12 +128,14 @@ public class DispatchTest {
     for (StepId step : List.of(TIP, new StepId("boots"), new StepId("lamp"), new StepId("wicks"))) {
       for (int count = 1; count < 4; count++) {
         Case now = ask(step, Severity.DEFECT, count, day(9, false));
-        assertThat(ask(step, Severity.DEFECT, count + 1, day(9, false)).verdict()).isGreaterThanOrEqualTo(now.verdict());
+        assertThat(ask(step, Severity.DEFECT, count + 1, day(9, false)).verdict())
+            .isGreaterThanOrEqualTo(now.verdict());
         assertThat(ask(step, Severity.DEFECT, count, day(2, true)).verdict()).isGreaterThanOrEqualTo(now.verdict());
         assertThat(ask(step, Severity.DANGER, count, day(9, false)).verdict()).isGreaterThanOrEqualTo(now.verdict());
         for (Entry e : LIST.entries()) {
           open.add(deferred(e.id(), 1, LocalDate.of(2027, 1, 16)));
-          assertThat(ask(step, Severity.DEFECT, count, day(9, false), open.toArray(Deferral[]::new)).verdict()).isGreaterThanOrEqualTo(now.verdict());
+          assertThat(ask(step, Severity.DEFECT, count, day(9, false), open.toArray(Deferral[]::new)).verdict())
+              .isGreaterThanOrEqualTo(now.verdict());
         }
         open.clear();
       }
@@ -128,7 +146,8 @@ public class DispatchTest {
   @DataProvider
   static Object[][] days() {
     return new Object[][] {
-      {Category.A, "UTC", "2027-01-19"}, {Category.B, "UTC", "2027-01-17"}, {Category.C, "UTC", "2027-01-24"}, {Category.D, "UTC", "2027-05-14"},
+      {Category.A, "UTC", "2027-01-19"}, {Category.B, "UTC", "2027-01-17"}, {Category.C, "UTC", "2027-01-24"},
+          {Category.D, "UTC", "2027-05-14"},
       {Category.B, "Pacific/Auckland", "2027-01-18"}};
   }
 
@@ -144,23 +163,30 @@ public class DispatchTest {
     List<Deferral> today = Case.standing(LIST, Policy.DEFAULT, Optional.of(day(9, false)), List.of(boot, bulb), NOON);
     assertThat(today.getFirst().bars()).isEmpty();
     assertThat(today.getLast().bars()).isEqualTo("It ran out at the end of 2027-01-13");
-    assertThat(Case.standing(LIST, Policy.DEFAULT, Optional.of(day(2, false)), List.of(boot), NOON).getFirst().bars()).startsWith("30-1 asks for");
+    assertThat(Case.standing(LIST, Policy.DEFAULT, Optional.of(day(2, false)), List.of(boot), NOON).getFirst().bars())
+        .startsWith("30-1 asks for");
     assertThat(bulb.daysLeft(NOON)).isEqualTo(-1);
   }
 
   @Test
   public void maintenance_control_defers_once_extends_once_and_clears() {
     UUID id = UUID.randomUUID();
-    List<TechEntry> lines = new ArrayList<>(List.of(line(new TechAct.Raised(id, Optional.empty(), Optional.empty(), Optional.of(TIP), "bulb out"))));
+    List<TechEntry> lines = new ArrayList<>(
+        List.of(line(new TechAct.Raised(id, Optional.empty(), Optional.empty(), Optional.of(TIP), "bulb out"))));
     assertThat(refused(lines, new TechAct.Cleared(id, "changed"), Role.CAPTAIN)).isEqualTo("maintenance-only");
-    assertThat(refused(lines, new TechAct.Deferred(id, BULB, 2, LocalDate.of(2027, 1, 17), "x"), Role.MAINTENANCE)).isEqualTo("too-many");
-    assertThat(refused(lines, new TechAct.Deferred(id, BULB, 1, LocalDate.of(2027, 1, 18), "x"), Role.MAINTENANCE)).isEqualTo("too-long");
-    assertThat(refused(lines, new TechAct.Extended(id, LocalDate.of(2027, 1, 20), "x"), Role.MAINTENANCE)).isEqualTo("not-deferred");
+    assertThat(refused(lines, new TechAct.Deferred(id, BULB, 2, LocalDate.of(2027, 1, 17), "x"), Role.MAINTENANCE))
+        .isEqualTo("too-many");
+    assertThat(refused(lines, new TechAct.Deferred(id, BULB, 1, LocalDate.of(2027, 1, 18), "x"), Role.MAINTENANCE))
+        .isEqualTo("too-long");
+    assertThat(refused(lines, new TechAct.Extended(id, LocalDate.of(2027, 1, 20), "x"), Role.MAINTENANCE))
+        .isEqualTo("not-deferred");
     does(lines, new TechAct.Deferred(id, BULB, 1, LocalDate.of(2027, 1, 17), "no bulb in stock"));
     assertThat(TechLog.of(lines).deferrals(LIST, ZONE)).extracting(Deferral::words).containsExactly("33-1 thing 33-1");
-    assertThat(refused(lines, new TechAct.Extended(id, LocalDate.of(2027, 1, 21), "x"), Role.MAINTENANCE)).isEqualTo("wrong-day");
+    assertThat(refused(lines, new TechAct.Extended(id, LocalDate.of(2027, 1, 21), "x"), Role.MAINTENANCE))
+        .isEqualTo("wrong-day");
     does(lines, new TechAct.Extended(id, LocalDate.of(2027, 1, 20), "bulb on order"));
-    assertThat(refused(lines, new TechAct.Extended(id, LocalDate.of(2027, 1, 22), "x"), Role.MAINTENANCE)).isEqualTo("extended-once");
+    assertThat(refused(lines, new TechAct.Extended(id, LocalDate.of(2027, 1, 22), "x"), Role.MAINTENANCE))
+        .isEqualTo("extended-once");
     does(lines, new TechAct.Cleared(id, "bulb changed"));
     assertThat(TechLog.of(lines).deferrals(LIST, ZONE)).isEmpty();
     assertThat(refused(lines, new TechAct.Cleared(id, "again"), Role.MAINTENANCE)).isEqualTo("cleared");

@@ -27,11 +27,13 @@ public class TechLogTest {
   private static final Instant BEGIN = Instant.parse("2027-01-14T12:00:00Z");
   private static final DispatchList LIST = new DispatchList(
       new TypeId("type"), "List", "1",
-      List.of(entry("a", Category.A, 4), entry("b", Category.B, 0), entry("c", Category.C, 0), entry("d", Category.D, 0)), List.of());
+      List.of(entry("a", Category.A, 4), entry("b", Category.B, 0), entry("c", Category.C, 0),
+      entry("d", Category.D, 0)), List.of());
 
   private static DispatchList.Entry entry(String id, Category category, int days) {
     return new DispatchList.Entry(
-        new EntryId(id), "thing " + id, category, days, 3, 1, "", "", new Condition.Always(), OptionalInt.empty(), "", List.of(), List.of());
+        new EntryId(id), "thing " + id, category, days, 3, 1, "", "", new Condition.Always(), OptionalInt.empty(), "",
+        List.of(), List.of());
   }
 
   private record Made(List<TechEntry> lines, Instant now) {}
@@ -47,7 +49,8 @@ public class TechLogTest {
       LocalDate day = LocalDate.ofInstant(now, ZONE).plusDays(random.nextInt(30) - 5L);
       TechAct act = switch (random.nextInt(4)) {
         case 0 -> new TechAct.Raised(defect, Optional.empty(), Optional.empty(), Optional.empty(), "something");
-        case 1 -> new TechAct.Deferred(defect, LIST.entries().get(random.nextInt(4)).id(), 1 + random.nextInt(3), day, "why");
+        case 1 -> new TechAct.Deferred(defect, LIST.entries().get(random.nextInt(4)).id(), 1 + random.nextInt(3), day,
+            "why");
         case 2 -> new TechAct.Extended(defect, day, "why longer");
         default -> new TechAct.Cleared(defect, "mended");
       };
@@ -80,7 +83,8 @@ public class TechLogTest {
         assertThat(t.extended()).isLessThanOrEqualTo(1);
       });
     }
-    assertThat(log.deferrals(LIST, ZONE)).hasSize((int) log.all().stream().filter(d -> d.deferred().isPresent()).count());
+    assertThat(log.deferrals(LIST, ZONE))
+        .hasSize((int) log.all().stream().filter(d -> d.deferred().isPresent()).count());
   }
 
   @Test(dataProvider = "seeds")
@@ -110,8 +114,10 @@ public class TechLogTest {
   public void days_left_are_counted_in_the_operators_zone() {
     UUID id = new UUID(3, 3);
     List<TechEntry> lines = List.of(
-        new TechEntry(TAIL, BEGIN, new CrewId("varga"), "Lio Varga", new TechAct.Raised(id, Optional.empty(), Optional.empty(), Optional.empty(), "x")),
-        new TechEntry(TAIL, BEGIN, new CrewId("varga"), "Lio Varga", new TechAct.Deferred(id, new EntryId("b"), 1, LocalDate.of(2027, 1, 18), "x")));
+        new TechEntry(TAIL, BEGIN, new CrewId("varga"), "Lio Varga",
+        new TechAct.Raised(id, Optional.empty(), Optional.empty(), Optional.empty(), "x")),
+        new TechEntry(TAIL, BEGIN, new CrewId("varga"), "Lio Varga",
+        new TechAct.Deferred(id, new EntryId("b"), 1, LocalDate.of(2027, 1, 18), "x")));
     Deferral d = TechLog.of(lines).deferrals(LIST, ZONE).getFirst();
     assertThat(d.daysLeft(BEGIN)).isEqualTo(3);
     assertThat(d.runOut(Instant.parse("2027-01-18T10:59:00Z"))).as("still the 18th").isFalse();
@@ -120,7 +126,8 @@ public class TechLogTest {
 
   @Test
   public void a_line_about_a_defect_that_was_never_raised_is_passed_over() {
-    TechEntry orphan = new TechEntry(TAIL, BEGIN, new CrewId("varga"), "Lio Varga", new TechAct.Cleared(new UUID(4, 4), "x"));
+    TechEntry orphan = new TechEntry(TAIL, BEGIN, new CrewId("varga"), "Lio Varga",
+        new TechAct.Cleared(new UUID(4, 4), "x"));
     assertThat(TechLog.of(List.of(orphan)).all()).isEmpty();
   }
 
@@ -129,9 +136,13 @@ public class TechLogTest {
     UUID id = new UUID(5, 5);
     LocalDate day = LocalDate.of(2027, 1, 18);
     assertThat(List.of(
-        new TechAct.Raised(id, Optional.empty(), Optional.empty(), Optional.empty(), "bulb out"), new TechAct.Deferred(id, new EntryId("b"), 1, day, "none in stock"),
-        new TechAct.Extended(id, day, "on order"), new TechAct.Cleared(id, "changed")).stream().map(TechAct::told)).containsExactly(
-            "bulb out", "Deferred under b until the end of 2027-01-18: none in stock", "Extended until the end of 2027-01-18: on order", "Cleared: changed");
-    assertThat(List.of(-1L, 0L, 1L, 9L).stream().map(Deferral::left)).containsExactly("run out", "last day", "1 day left", "9 days left");
+        new TechAct.Raised(id, Optional.empty(), Optional.empty(), Optional.empty(), "bulb out"),
+        new TechAct.Deferred(id, new EntryId("b"), 1, day, "none in stock"),
+        new TechAct.Extended(id, day, "on order"), new TechAct.Cleared(id, "changed")).stream().map(TechAct::told))
+        .containsExactly(
+            "bulb out", "Deferred under b until the end of 2027-01-18: none in stock",
+            "Extended until the end of 2027-01-18: on order", "Cleared: changed");
+    assertThat(List.of(-1L, 0L, 1L, 9L).stream().map(Deferral::left))
+        .containsExactly("run out", "last day", "1 day left", "9 days left");
   }
 }

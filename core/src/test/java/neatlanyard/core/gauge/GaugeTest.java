@@ -24,7 +24,8 @@ public class GaugeTest {
   private static final CrewOxygen OXYGEN = new CrewOxygen(50, 12, 20, Map.of("QBRN", 45.0), 300, "observers", 21);
 
   private static Readings at(double temperatureC, Map<String, Double> others) {
-    return new Readings(OptionalDouble.of(temperatureC), others, List.of(), Optional.empty(), 2, "QVSK", Schedule.NONE);
+    return new Readings(OptionalDouble.of(temperatureC), others, List.of(), Optional.empty(), 2, "QVSK",
+        Schedule.NONE);
   }
 
   private static Level level(Gauge gauge, double value, Readings around) {
@@ -75,9 +76,11 @@ public class GaugeTest {
     assertThat(OXYGEN.needPsi(2, 20)).isCloseTo(2 * 20 * 12 / 50.0 * 14.696 + 300, within(0.1));
     assertThat(level(OXYGEN, 1_000, at(21, Map.of()))).isEqualTo(Level.AS_IT_SHOULD_BE);
     assertThat(level(OXYGEN, 420, at(21, Map.of()))).as("under what two people need").isEqualTo(Level.OUT);
-    assertThat(level(OXYGEN, 440, at(-10, Map.of()))).as("cold, it holds more than the gauge says").isEqualTo(Level.SOON);
+    assertThat(level(OXYGEN, 440, at(-10, Map.of()))).as("cold, it holds more than the gauge says")
+        .isEqualTo(Level.SOON);
     assertThat(OXYGEN.judge(500, "psi", at(21, Map.of("observers", 2.0))).words()).contains("4 people to QVSK");
-    Readings far = new Readings(OptionalDouble.of(21), Map.of(), List.of(), Optional.empty(), 2, "QBRN", Schedule.NONE);
+    Readings far = new Readings(OptionalDouble.of(21), Map.of(), List.of(), Optional.empty(), 2, "QBRN",
+        Schedule.NONE);
     assertThat(level(OXYGEN, 600, far)).as("45 min to Brannoch").isEqualTo(Level.OUT);
   }
 
@@ -86,16 +89,20 @@ public class GaugeTest {
   public void a_sag_over_the_limit_names_the_valve() {
     Sag sag = new Sag("oxygen", 100);
     assertThat(level(sag, 1_750, at(15, Map.of("oxygen", 1_850.0)))).isEqualTo(Level.AS_IT_SHOULD_BE);
-    assertThat(sag.judge(1_749, "psi", at(15, Map.of("oxygen", 1_850.0))).words()).contains("101 psi").contains("valve is not fully open");
+    assertThat(sag.judge(1_749, "psi", at(15, Map.of("oxygen", 1_850.0))).words()).contains("101 psi")
+        .contains("valve is not fully open");
     assertThat(level(sag, 1_749, at(15, Map.of()))).isEqualTo(Level.SOON);
   }
 
   @Test
   public void a_pin_says_how_many_landings_are_left_and_on_what_day() {
     WearPin pin = new WearPin(0, 120, 8);
-    List<Past> past = IntStream.range(0, 12).mapToObj(n -> new Past(1_000 + n * 20, 900, 14 - n * 0.9 + (n % 3) * 0.1)).toList();
+    List<Past> past = IntStream.range(0, 12).mapToObj(n -> new Past(1_000 + n * 20, 900, 14 - n * 0.9 + (n % 3) * 0.1))
+        .toList();
     LocalDate today = LocalDate.of(2027, 1, 14);
-    Judged judged = pin.judge(4.0, "mm", new Readings(OptionalDouble.empty(), Map.of(), past, Optional.of(new Usage(1_240, 1_060)), 2, "", new Schedule(today, List.of(), 6)));
+    Judged judged = pin.judge(4.0, "mm",
+        new Readings(OptionalDouble.empty(), Map.of(), past, Optional.of(new Usage(1_240, 1_060)), 2, "",
+        new Schedule(today, List.of(), 6)));
     assertThat(judged.level()).isEqualTo(Level.SOON);
     assertThat(judged.words()).contains("4 mm stands out").contains("landings left, safely").contains("2027-01-");
     assertThat(level(pin, 0, Readings.NONE)).as("flush is worn out").isEqualTo(Level.OUT);
@@ -115,7 +122,8 @@ public class GaugeTest {
   }
 
   private static Readings oilOf(double last) {
-    return new Readings(OptionalDouble.empty(), Map.of(), List.of(new Past(9, 100, last)), Optional.of(new Usage(18, 108)), 2, "", Schedule.NONE);
+    return new Readings(OptionalDouble.empty(), Map.of(), List.of(new Past(9, 100, last)),
+        Optional.of(new Usage(18, 108)), 2, "", Schedule.NONE);
   }
 
   @Test
@@ -131,8 +139,11 @@ public class GaugeTest {
     Uplift uplift = new Uplift("before", "litres", "density", "ordered", 60);
     Map<String, Double> entered = Map.of("before", 820.0, "litres", 1_500.0, "density", 0.8, "ordered", 2_000.0);
     assertThat(level(uplift, 2_020, at(0, entered))).isEqualTo(Level.AS_IT_SHOULD_BE);
-    assertThat(uplift.judge(1_900, "kg", at(0, entered)).words()).contains("120 kg apart").contains("100 kg less than ordered");
-    Between tanks = new Between(new Band(OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty()), "right", 90, true);
+    assertThat(uplift.judge(1_900, "kg", at(0, entered)).words()).contains("120 kg apart")
+        .contains("100 kg less than ordered");
+    Between tanks = new Between(
+        new Band(OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty()),
+        "right", 90, true);
     assertThat(level(tanks, 1_000, at(0, Map.of("right", 1_050.0)))).isEqualTo(Level.AS_IT_SHOULD_BE);
     assertThat(tanks.judge(900, "kg", at(0, Map.of("right", 1_100.0))).words()).contains("judge the sum, 2 000 kg");
   }
@@ -148,8 +159,10 @@ public class GaugeTest {
   static Object[][] gauges() {
     OptionalDouble none = OptionalDouble.empty();
     return new Object[][] {
-      {new Band(OptionalDouble.of(20), OptionalDouble.of(30), none, none)}, {TYRE}, {FIRE}, {OXYGEN}, {new Oil(20, 26, 1)},
-      {new WearPin(2, 50, 8)}, {new Sag("other", 50)}, {new Between(new Band(OptionalDouble.of(20), none, none, none), "x", 9, false)}};
+      {new Band(OptionalDouble.of(20), OptionalDouble.of(30), none, none)}, {TYRE}, {FIRE}, {OXYGEN},
+          {new Oil(20, 26, 1)},
+      {new WearPin(2, 50, 8)}, {new Sag("other", 50)},
+      {new Between(new Band(OptionalDouble.of(20), none, none, none), "x", 9, false)}};
   }
 
   /** Property: for what may only be too low, more never makes it worse; and no value whatever makes the rule fail. */
@@ -174,7 +187,8 @@ public class GaugeTest {
     OptionalDouble none = OptionalDouble.empty();
     Band band = new Band(OptionalDouble.of(20), none, none, OptionalDouble.of(70));
     Object[][] more = {
-      {band}, {new Between(band, "other", 9, true)}, {new Missing(2)}, {new Uplift("other", "litres", "density", "ordered", 10)},
+      {band}, {new Between(band, "other", 9, true)}, {new Missing(2)},
+          {new Uplift("other", "litres", "density", "ordered", 10)},
       {new TrimBand("other", List.of(new TrimBand.Row(10, 20, 30), new TrimBand.Row(60, 40, 55)))}};
     return Stream.of(gauges(), more).flatMap(Stream::of).toArray(Object[][]::new);
   }
@@ -189,13 +203,16 @@ public class GaugeTest {
           .forEach(q -> others.put(q, q.equals("density") ? 0.8 : (double) random.nextInt(90)));
       Readings around = at(random.nextInt(70) - 30, others);
       double value = random.nextInt(900) / 10.0;
-      assertThat(gauge.allowed(around).holds(value)).as("%s with %s", value, around).isEqualTo(!level(gauge, value, around).find());
+      assertThat(gauge.allowed(around).holds(value)).as("%s with %s", value, around)
+          .isEqualTo(!level(gauge, value, around).find());
     }
   }
 
   @Test
   public void tenths_that_are_as_far_apart_as_they_may_be_are_not_too_far() {
-    Between struts = new Between(new Band(OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty()), "left", 0.2, false);
+    Between struts = new Between(
+        new Band(OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty()),
+        "left", 0.2, false);
     for (int tenths = 0; tenths < 300; tenths++) {
       Readings around = at(15, Map.of("left", tenths / 10.0));
       assertThat(level(struts, (tenths + 2) / 10.0, around)).isEqualTo(Level.AS_IT_SHOULD_BE);
@@ -203,7 +220,10 @@ public class GaugeTest {
     }
   }
 
-  /** Property: the band's ends move in a straight line, and what lies between them is in it. Numbers made up for the test. */
+  /**
+   * Property: the band's ends move in a straight line, and what lies between them is in it. Numbers made up for the
+   * test.
+   */
   @Test
   public void the_trim_band_follows_the_centre_of_gravity() {
     TrimBand band = new TrimBand("cg", List.of(new TrimBand.Row(30, 1, 3), new TrimBand.Row(10, 5, 7)));

@@ -31,7 +31,8 @@ public class BudgetTest {
 
   private static Pack pack(List<Condition> conditions) {
     Step[] steps = IntStream.range(0, conditions.size())
-        .mapToObj(i -> Step.of("s" + i, "overhead", "Step " + i, "seen", Owner.LEFT).when(conditions.get(i)).build()).toArray(Step[]::new);
+        .mapToObj(i -> Step.of("s" + i, "overhead", "Step " + i, "seen", Owner.LEFT).when(conditions.get(i)).build())
+        .toArray(Step[]::new);
     return Packs.of(Packs.scanned(), Packs.flow(steps));
   }
 
@@ -47,13 +48,15 @@ public class BudgetTest {
     Collections.shuffle(mixed, new Random(5));
     List<Condition> routes = range(n, i -> new Condition.All(List.of(
         new Condition.From(airfield('A', i)), new Condition.To(airfield('B', n - 1 - i)))));
-    Condition allFirst = new Condition.Any(Stream.concat(range(n, i -> low("a", i)).stream(), range(n, i -> low("b", i)).stream()).toList());
+    Condition allFirst = new Condition.Any(
+        Stream.concat(range(n, i -> low("a", i)).stream(), range(n, i -> low("b", i)).stream()).toList());
     return new Object[][] {
       {"in one condition", List.of(new Condition.Any(pairs))},
       {"a step each", pairs},
       {"in any order", List.of(new Condition.Any(mixed))},
       {"all of the one kind named first", List.of(allFirst, new Condition.Any(mixed))},
-      {"as either of two in all", List.of(new Condition.All(range(n, i -> new Condition.Any(List.of(low("a", i), low("b", i))))))},
+      {"as either of two in all",
+      List.of(new Condition.All(range(n, i -> new Condition.Any(List.of(low("a", i), low("b", i))))))},
       {"routes", List.of(new Condition.Any(routes))},
     };
   }

@@ -25,7 +25,8 @@ public class DaysTest {
       case 2 -> new Condition.Fitted(Packs.APU);
       case 3 -> new Condition.OnTail(random.nextBoolean() ? Packs.ONE : Packs.TWO);
       case 4 -> new Condition.OfSubType(Packs.LONG);
-      case 5 -> new Condition.Weather(random.nextBoolean() ? Condition.Weather.Sky.SNOW : Condition.Weather.Sky.PRECIPITATION);
+      case 5 -> new Condition.Weather(random.nextBoolean() ? Condition.Weather.Sky.SNOW
+          : Condition.Weather.Sky.PRECIPITATION);
       case 6 -> new Condition.Is(Circumstance.FUELLING);
       case 7 -> new Condition.Is(Circumstance.FIRST_FLIGHT);
       case 8 -> new Condition.Follows(random.nextBoolean() ? School.HYDRAULICS_ON : School.HYDRAULICS_OFF);
@@ -48,7 +49,8 @@ public class DaysTest {
         if ((bits & 8) > 0) {
           so.add(Circumstance.FIRST_FLIGHT);
         }
-        days.add(Packs.day(pack, (bits & 16) > 0 ? Packs.ONE : Packs.TWO, celsius, (bits & 1) > 0, snow, so.toArray(Circumstance[]::new)));
+        days.add(Packs.day(pack, (bits & 16) > 0 ? Packs.ONE : Packs.TWO, celsius, (bits & 1) > 0, snow,
+            so.toArray(Circumstance[]::new)));
       }
     }
     return days;
@@ -63,13 +65,15 @@ public class DaysTest {
       Condition a = condition(random, 4);
       Condition b = condition(random, 4);
       Pack pack = Packs.of(Packs.flow(
-          Step.of("a", "overhead", "a", "seen", Owner.LEFT).when(a).build(), Step.of("b", "overhead", "b", "seen", Owner.LEFT).when(b).build()));
+          Step.of("a", "overhead", "a", "seen", Owner.LEFT).when(a).build(),
+          Step.of("b", "overhead", "b", "seen", Owner.LEFT).when(b).build()));
       Days days = new Days(pack, Budget.FULL);
       List<Situation> every = everyDay(pack);
       boolean some = every.stream().anyMatch(d -> a.ask(Policy.DEFAULT, d).holds());
       // What a report can say is wider than these days only in rain, which no condition here tells from snow.
       assertThat(days.when(a).isEmpty()).as("%s", a.words()).isEqualTo(!some && !rainWould(pack, a));
-      boolean within = every.stream().allMatch(d -> !a.ask(Policy.DEFAULT, d).holds() || b.ask(Policy.DEFAULT, d).holds());
+      boolean within = every.stream()
+          .allMatch(d -> !a.ask(Policy.DEFAULT, d).holds() || b.ask(Policy.DEFAULT, d).holds());
       if (!within) {
         assertThat(days.when(a).within(days.when(b))).as("%s within %s", a.words(), b.words()).isFalse();
       }
@@ -103,11 +107,13 @@ public class DaysTest {
     Condition snow = new Condition.Weather(Condition.Weather.Sky.SNOW);
     Condition falling = new Condition.Weather(Condition.Weather.Sky.PRECIPITATION);
     Pack pack = Packs.of(Packs.flow(Stream.of(three, ten, one, snow, falling, new Condition.Fitted(Packs.APU))
-        .map(c -> Step.of("s" + Math.abs(c.hashCode()), "overhead", "s", "seen", Owner.LEFT).when(c).build()).toArray(Step[]::new)));
+        .map(c -> Step.of("s" + Math.abs(c.hashCode()), "overhead", "s", "seen", Owner.LEFT).when(c).build())
+        .toArray(Step[]::new)));
     Days days = new Days(pack, Budget.FULL);
     assertThat(days.when(three).within(days.when(ten))).isTrue();
     assertThat(days.when(ten).within(days.when(three))).isFalse();
-    assertThat(days.when(one).within(days.when(new Condition.Fitted(Packs.APU)))).as("the long sub-type has it").isTrue();
+    assertThat(days.when(one).within(days.when(new Condition.Fitted(Packs.APU)))).as("the long sub-type has it")
+        .isTrue();
     assertThat(days.when(snow).within(days.when(falling))).isTrue();
     assertThat(days.when(new Condition.All(List.of(three, new Condition.Not(ten)))).isEmpty()).isTrue();
     assertThat(days.when(new Condition.All(List.of(ten, new Condition.Not(three)))).example())

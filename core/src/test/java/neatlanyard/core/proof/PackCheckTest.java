@@ -60,7 +60,8 @@ public class PackCheckTest {
   }
 
   private static Procedure leaving(String value, Step... steps) {
-    return new Procedure(new ProcedureId("flow"), "flow", Stage.FLOWS, Kind.FLOW, List.of(state("pump", value)), List.of(steps));
+    return new Procedure(new ProcedureId("flow"), "flow", Stage.FLOWS, Kind.FLOW, List.of(state("pump", value)),
+        List.of(steps));
   }
 
   private static Step[] many(int n) {
@@ -80,25 +81,33 @@ public class PackCheckTest {
     Step walkNose = Step.of("n1", "nose", "Nose", "whole", Owner.RIGHT).build();
     return new Object[][] {
       {Rule.PANEL_UNOWNED, "overhead", Packs.of(procedure("scanned", Stage.FLOWS, Kind.FLOW,
-          Step.of("l", "own-left", "l", "seen", Owner.LEFT).build(), Step.of("r", "own-right", "r", "seen", Owner.RIGHT).build(),
+          Step.of("l", "own-left", "l", "seen", Owner.LEFT).build(),
+          Step.of("r", "own-right", "r", "seen", Owner.RIGHT).build(),
           step("o").when(DARK).build())), with()},
-      {Rule.PANEL_OF_TWO, "overhead", with(flow(step("pm").build(), Step.of("l", "overhead", "l", "seen", Owner.LEFT).build())),
+      {Rule.PANEL_OF_TWO, "overhead",
+      with(flow(step("pm").build(), Step.of("l", "overhead", "l", "seen", Owner.LEFT).build())),
           with(flow(step("pm").build()))},
       {Rule.SEAT_WITHOUT_WORK, "left", Packs.of(procedure("scanned", Stage.FLOWS, Kind.FLOW,
           Step.of("r", "own-right", "r", "seen", Owner.RIGHT).build())), with()},
-      {Rule.NEVER, "x", with(flow(step("x").when(new Condition.All(List.of(COLDER, new Condition.Not(COLD)))).build())),
+      {Rule.NEVER, "x",
+      with(flow(step("x").when(new Condition.All(List.of(COLDER, new Condition.Not(COLD)))).build())),
           with(flow(step("x").when(new Condition.All(List.of(COLD, new Condition.Not(COLDER)))).build()))},
       {Rule.SHADOWED, "twice", with(flow(
           step("once").when(COLD).sets(state("pump", "on")).build(),
           Step.of("twice", "overhead", "once", "on", Owner.OVERHEAD).when(COLDER).sets(state("pump", "on")).build())),
           with(flow(
               step("once").when(COLDER).sets(state("pump", "on")).build(),
-              Step.of("twice", "overhead", "once", "on", Owner.OVERHEAD).when(COLD).sets(state("pump", "on")).build()))},
-      {Rule.OPPOSITE, "off", with(flow(on, off)), with(flow(on, step("off").sets(state("pump", "off")).needs(on.id()).build()))},
-      {Rule.OPPOSITE, "off", with(flow(step("on").when(COLD).sets(state("pump", "on")).build(), step("off").when(COLDER).sets(state("pump", "off")).build())),
+              Step.of("twice", "overhead", "once", "on", Owner.OVERHEAD).when(COLD).sets(state("pump", "on"))
+              .build()))},
+      {Rule.OPPOSITE, "off", with(flow(on, off)),
+      with(flow(on, step("off").sets(state("pump", "off")).needs(on.id()).build()))},
+      {Rule.OPPOSITE, "off",
+      with(flow(step("on").when(COLD).sets(state("pump", "on")).build(), step("off").when(COLDER)
+      .sets(state("pump", "off")).build())),
           with(flow(step("on").when(COLD).sets(state("pump", "on")).build(),
               step("off").when(new Condition.Not(COLD)).sets(state("pump", "off")).build()))},
-      {Rule.LEFT_OUT_OF_POSITION, "flow", with(leaving("off", off, step("on").when(FIRST).sets(state("pump", "on")).needs(off.id()).build())),
+      {Rule.LEFT_OUT_OF_POSITION, "flow",
+      with(leaving("off", off, step("on").when(FIRST).sets(state("pump", "on")).needs(off.id()).build())),
           with(leaving("off", off, step("on").when(FIRST).sets(state("pump", "on")).needs(off.id()).build(),
               step("back").when(FIRST).sets(state("pump", "off")).needs(new StepId("on")).build()))},
       {Rule.OPENED_NEVER_CLOSED, "opens", with(flow(opens, step("closes").when(DARK).closes(hook("pump-on")).build())),
@@ -109,36 +118,53 @@ public class PackCheckTest {
           with(flow(step("a").build(), step("b").needs(new StepId("a")).build()))},
       {Rule.NEED_UNPROVIDED, "b", with(flow(step("b").needs(new StepId("a")).build(), step("a").build())),
           with(flow(step("a").build(), step("b").needs(new StepId("a")).build()))},
-      {Rule.WAIT_UNHONOURED, "a", with(flow(step("a").waits(new Wait(Duration.ofMinutes(2), "before air")).build(), step("b").build())),
-          with(flow(step("a").waits(new Wait(Duration.ofMinutes(2), "before air")).build(), step("b").afterWait(new StepId("a")).build()))},
-      {Rule.ALTERNATION_WITHOUT_MEMORY, "a", with(flow(step("a").alternates(new Alternation(List.of("l", "r"), "")).build())),
+      {Rule.WAIT_UNHONOURED, "a",
+      with(flow(step("a").waits(new Wait(Duration.ofMinutes(2), "before air")).build(), step("b").build())),
+          with(flow(step("a").waits(new Wait(Duration.ofMinutes(2), "before air")).build(), step("b")
+          .afterWait(new StepId("a")).build()))},
+      {Rule.ALTERNATION_WITHOUT_MEMORY, "a",
+      with(flow(step("a").alternates(new Alternation(List.of("l", "r"), "")).build())),
           with(flow(step("a").alternates(new Alternation(List.of("l", "r"), "igniter")).build()))},
       {Rule.CRITICAL_UNVERIFIED, "on", with(flow(step("on").critical().sets(state("pump", "on")).build()),
           list(item("v").verifies(state("pump", "on")).when(DARK).build(), end())),
-          with(flow(step("on").critical().sets(state("pump", "on")).build()), list(item("v").verifies(state("pump", "on")).build(), end()))},
-      {Rule.NOTHING_TO_VERIFY, "v", with(flow(step("on").when(COLD).sets(state("pump", "on")).build()), list(item("v").verifies(state("pump", "on")).build(), end())),
+          with(flow(step("on").critical().sets(state("pump", "on")).build()),
+          list(item("v").verifies(state("pump", "on")).build(), end()))},
+      {Rule.NOTHING_TO_VERIFY, "v",
+      with(flow(step("on").when(COLD).sets(state("pump", "on")).build()),
+      list(item("v").verifies(state("pump", "on")).build(), end())),
           with(flow(on), list(item("v").verifies(state("pump", "on")).build(), end()))},
       {Rule.VERIFIES_OTHERWISE, "v", with(flow(on, step("off").sets(state("pump", "off")).needs(on.id()).build()),
           list(item("v").verifies(state("pump", "on")).build(), end())),
-          with(flow(on, step("off").sets(state("pump", "off")).needs(on.id()).build()), list(item("v").verifies(state("pump", "off")).build(), end()))},
+          with(flow(on, step("off").sets(state("pump", "off")).needs(on.id()).build()),
+          list(item("v").verifies(state("pump", "off")).build(), end()))},
       {Rule.BACK_AND_FORTH, "n2", with(procedure("walk", Stage.WALKAROUND, Kind.WALKAROUND,
-          walkNose, Step.of("r", "right", "Right", "whole", Owner.RIGHT).build(), Step.of("n2", "nose", "Nose again", "whole", Owner.RIGHT).build())),
+          walkNose, Step.of("r", "right", "Right", "whole", Owner.RIGHT).build(),
+          Step.of("n2", "nose", "Nose again", "whole", Owner.RIGHT).build())),
           with(procedure("walk", Stage.WALKAROUND, Kind.WALKAROUND,
-              walkNose, Step.of("n2", "nose", "Nose again", "whole", Owner.RIGHT).build(), Step.of("r", "right", "Right", "whole", Owner.RIGHT).build()))},
+              walkNose, Step.of("n2", "nose", "Nose again", "whole", Owner.RIGHT).build(),
+              Step.of("r", "right", "Right", "whole", Owner.RIGHT).build()))},
       {Rule.LONG_WAY, "walk", with(procedure("walk", Stage.WALKAROUND, Kind.WALKAROUND,
-          walkNose, Step.of("t", "tail", "Tail", "whole", Owner.RIGHT).build(), Step.of("r", "right", "Right", "whole", Owner.RIGHT).build())),
+          walkNose, Step.of("t", "tail", "Tail", "whole", Owner.RIGHT).build(),
+          Step.of("r", "right", "Right", "whole", Owner.RIGHT).build())),
           with(procedure("walk", Stage.WALKAROUND, Kind.WALKAROUND,
-              walkNose, Step.of("r", "right", "Right", "whole", Owner.RIGHT).build(), Step.of("t", "tail", "Tail", "whole", Owner.RIGHT).build()))},
+              walkNose, Step.of("r", "right", "Right", "whole", Owner.RIGHT).build(),
+              Step.of("t", "tail", "Tail", "whole", Owner.RIGHT).build()))},
       {Rule.RESPONSE_NOT_A_VALUE, "v", with(list(Step.of("v", "own-left", "Flaps", "Set", Owner.LEFT).build(), end())),
           with(list(Step.of("v", "own-left", "Flaps", "15, lever and gauge", Owner.LEFT).build(), end()))},
       {Rule.LIST_TOO_LONG, "list", with(list(many(Plan.LONGEST_SECTION))), with(list(many(Plan.LONGEST_SECTION - 1)))},
-      {Rule.CRITICAL_LATE, "c", with(list(item("a").build(), item("b").build(), item("c").critical().build(), end())), with(list(item("c").critical().build(), item("a").build(), end()))},
-      {Rule.RESET_NOT_REPEATED, "v", with(flow(on), procedure("first", Stage.START, Kind.CHECKLIST, item("v").verifies(state("pump", "on")).build(), end()),
+      {Rule.CRITICAL_LATE, "c", with(list(item("a").build(), item("b").build(), item("c").critical().build(), end())),
+      with(list(item("c").critical().build(), item("a").build(), end()))},
+      {Rule.RESET_NOT_REPEATED, "v",
+      with(flow(on), procedure("first", Stage.START, Kind.CHECKLIST, item("v").verifies(state("pump", "on")).build(),
+      end()),
           procedure("later", Stage.TAXI, Kind.TEST, step("later-off").sets(state("pump", "off")).build())),
-          with(flow(on), procedure("later", Stage.START, Kind.TEST, step("later-off").sets(state("pump", "off")).build()),
-              procedure("first", Stage.TAXI, Kind.CHECKLIST, item("v").verifies(state("pump", "off")).build(), end()))},
+          with(flow(on), procedure("later", Stage.START, Kind.TEST, step("later-off").sets(state("pump", "off"))
+          .build()),
+              procedure("first", Stage.TAXI, Kind.CHECKLIST, item("v").verifies(state("pump", "off")).build(),
+              end()))},
       {Rule.NO_COMPLETION_CALL, "list", with(list(item("a").build())), with(list(item("a").build(), end()))},
-      {Rule.ALERTING_CATCHES_IT, "a", with(list(item("a").alerted().build(), end())), with(list(item("a").alerted().critical().build(), end()))},
+      {Rule.ALERTING_CATCHES_IT, "a", with(list(item("a").alerted().build(), end())),
+      with(list(item("a").alerted().critical().build(), end()))},
       {Rule.CAPITALS, "a", with(flow(Step.of("a", "overhead", "FUEL PUMPS LEFT", "on", Owner.OVERHEAD).build())),
           with(flow(Step.of("a", "overhead", "Fuel pumps left", "on, APU bus", Owner.OVERHEAD).build()))},
     };
@@ -149,7 +175,8 @@ public class PackCheckTest {
   }
 
   @Test(dataProvider = "rules")
-  public void a_broken_rule_is_found_where_it_is_and_not_once_it_is_mended(Rule rule, String at, Pack broken, Pack mended) {
+  public void a_broken_rule_is_found_where_it_is_and_not_once_it_is_mended(Rule rule, String at, Pack broken,
+      Pack mended) {
     assertThat(found(broken, rule)).containsExactly(at);
     assertThat(found(mended, rule)).isEmpty();
     assertThat(PackCheck.of(broken)).allMatch(f -> !f.what().isBlank() && !f.mend().isBlank() && !f.where().isBlank());
@@ -175,7 +202,8 @@ public class PackCheckTest {
   public void a_waiver_shows_its_reason_and_one_without_a_finding_is_found_itself() {
     Procedure list = list(item("a").alerted().build(), end());
     List<Waiver> waivers = List.of(
-        new Waiver("alerting-catches-it", "a", "The alert is held back on the ground."), new Waiver("never", "a", "Old."));
+        new Waiver("alerting-catches-it", "a", "The alert is held back on the ground."),
+        new Waiver("never", "a", "Old."));
     List<Finding> findings = PackCheck.of(Packs.of(Policy.DEFAULT, waivers, scanned(), list));
     assertThat(findings).extracting(Finding::rule).containsExactly(Rule.WAIVER_IDLE, Rule.ALERTING_CATCHES_IT);
     assertThat(findings.getLast().waived()).contains("The alert is held back on the ground.");
@@ -187,7 +215,8 @@ public class PackCheckTest {
     Step forOthers = step("on").when(new Condition.Follows(School.HYDRAULICS_ON)).sets(state("pump", "on")).build();
     assertThat(PackCheck.of(with(flow(forOthers)))).isEmpty();
     Policy on = Policy.of(Map.of(Matter.HYDRAULICS, School.HYDRAULICS_ON));
-    assertThat(found(Packs.of(on, List.of(), scanned(), leaving("off", forOthers)), Rule.LEFT_OUT_OF_POSITION)).containsExactly("flow");
+    assertThat(found(Packs.of(on, List.of(), scanned(), leaving("off", forOthers)), Rule.LEFT_OUT_OF_POSITION))
+        .containsExactly("flow");
   }
 
   @Test

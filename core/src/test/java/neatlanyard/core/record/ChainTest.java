@@ -28,9 +28,11 @@ public class ChainTest {
   public void a_break_is_named_where_it_is() {
     assertThat(Chain.firstBreak(List.of(WHOLE.get(0), WHOLE.get(2)), "c").orElseThrow().number()).isEqualTo(2);
     Link altered = new Link(2, "a", "b", "x");
-    assertThat(Chain.firstBreak(List.of(WHOLE.get(0), altered, WHOLE.get(2)), "c").orElseThrow().number()).isEqualTo(2);
+    assertThat(Chain.firstBreak(List.of(WHOLE.get(0), altered, WHOLE.get(2)), "c").orElseThrow().number())
+        .isEqualTo(2);
     Link rewritten = new Link(2, "a", "x", "x");
-    assertThat(Chain.firstBreak(List.of(WHOLE.get(0), rewritten, WHOLE.get(2)), "c").orElseThrow().number()).isEqualTo(3);
+    assertThat(Chain.firstBreak(List.of(WHOLE.get(0), rewritten, WHOLE.get(2)), "c").orElseThrow().number())
+        .isEqualTo(3);
     assertThat(Chain.firstBreak(WHOLE.subList(0, 2), "c").orElseThrow().number()).isEqualTo(3);
   }
 }

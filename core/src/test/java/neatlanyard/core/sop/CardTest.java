@@ -14,14 +14,17 @@ import neatlanyard.core.weather.StationReport;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
-/** The card by the fleet's schools, and what differs between two cards. Schools as in the product's own list of them. */
+/**
+ * The card by the fleet's schools, and what differs between two cards. Schools as in the product's own list of them.
+ */
 public class CardTest {
   private static Step at(String place) {
     return Step.of("at-" + place, place, place, "seen", Owner.RIGHT).build();
   }
 
   private static final Procedure WALK =
-      Packs.procedure("walk", Stage.WALKAROUND, Kind.WALKAROUND, at("door"), at("left"), at("nose"), at("right"), at("tail"), at("left-rear"));
+      Packs.procedure("walk", Stage.WALKAROUND, Kind.WALKAROUND, at("door"), at("left"), at("nose"), at("right"),
+      at("tail"), at("left-rear"));
 
   @DataProvider
   Object[][] routes() {
@@ -54,7 +57,8 @@ public class CardTest {
   @Test(dataProvider = "tests")
   public void tests_are_made_as_often_as_the_fleet_makes_them(School school, boolean firstFlight, List<String> made) {
     Procedure tests = Packs.procedure("tests", Stage.FLOWS, Kind.TEST,
-        Step.of("first", "overhead", "First", "heard", Owner.LEFT).when(new Condition.Is(Circumstance.FIRST_FLIGHT)).build(),
+        Step.of("first", "overhead", "First", "heard", Owner.LEFT).when(new Condition.Is(Circumstance.FIRST_FLIGHT))
+        .build(),
         Step.of("alerted", "overhead", "Alerted", "heard", Owner.LEFT).alerted().build(),
         Step.of("critical", "overhead", "Critical", "heard", Owner.LEFT).alerted().critical().build());
     Pack pack = Packs.of(Policy.of(Map.of(Matter.TESTS, school)), List.of(), tests);
@@ -66,7 +70,8 @@ public class CardTest {
 
   @Test
   public void a_step_for_another_school_is_left_out_and_says_which_holds() {
-    Step on = Step.of("on", "overhead", "Pump", "on", Owner.RIGHT).when(new Condition.Follows(School.HYDRAULICS_ON)).build();
+    Step on = Step.of("on", "overhead", "Pump", "on", Owner.RIGHT).when(new Condition.Follows(School.HYDRAULICS_ON))
+        .build();
     Pack pack = Packs.of(Packs.flow(on));
     Card card = Card.cut(pack, Seat.LEFT, Packs.day(pack, ONE, 15, false, false));
     assertThat(card.whyLeftOut(on.id())).isEqualTo("Hydraulics during the walkaround: off, so that nothing can move");
@@ -79,7 +84,8 @@ public class CardTest {
         Step.of("all", "overhead", "Battery", "on", Owner.RIGHT).build()));
     Situation one = Packs.day(pack, ONE, 15, false, false);
     Situation two = Packs.day(pack, TWO, 15, false, false);
-    List<CardDifference> differences = CardDifference.between(Card.cut(pack, Seat.LEFT, one), Card.cut(pack, Seat.LEFT, two));
+    List<CardDifference> differences = CardDifference.between(Card.cut(pack, Seat.LEFT, one),
+        Card.cut(pack, Seat.LEFT, two));
     assertThat(differences).extracting(d -> d.step().id().value(), d -> d.left().why(), d -> d.right().why())
         .containsExactly(org.assertj.core.groups.Tuple.tuple("apu", "APU fitted", "no APU on this tail"));
     assertThat(CardDifference.between(Card.cut(pack, Seat.LEFT, one), Card.cut(pack, Seat.LEFT, one))).isEmpty();
@@ -91,7 +97,8 @@ public class CardTest {
         Step.of("flying", "overhead", "Trim", "set for today", Owner.FLYING).build(),
         Step.of("left", "own-left", "Light", "lit", Owner.LEFT).build()));
     Situation now = Packs.day(pack, ONE, 15, false, false);
-    List<CardDifference> differences = CardDifference.between(Card.cut(pack, Seat.LEFT, now), Card.cut(pack, Seat.RIGHT, now));
+    List<CardDifference> differences = CardDifference.between(Card.cut(pack, Seat.LEFT, now),
+        Card.cut(pack, Seat.RIGHT, now));
     assertThat(differences).extracting(d -> d.step().id().value()).containsExactly("flying");
     assertThat(Seat.pilots().stream().map(s -> Card.cut(pack, s, now).items().size())).containsOnly(2);
   }
@@ -104,7 +111,8 @@ public class CardTest {
     Day clear = Packs.day(pack, ONE, 4, false, false).day();
     assertThat(taxiing.controlCheckOn(clear)).startsWith("Taxiing straight");
     StationReport fog = new StationReport(
-        "", "QTRN", clear.report().observed(), clear.report().wind(), OptionalInt.of(Policy.LOW_VISIBILITY_M - 50), List.of(), List.of(),
+        "", "QTRN", clear.report().observed(), clear.report().wind(), OptionalInt.of(Policy.LOW_VISIBILITY_M - 50),
+        List.of(), List.of(),
         clear.report().temperatureC(), clear.report().dewPointC(), clear.report().qnhHpa());
     Day low = new Day(fog, false, false, clear.circumstances());
     assertThat(taxiing.controlCheckOn(low)).isEqualTo("Stationary: visibility 500 m");

@@ -32,7 +32,8 @@ public class ConditionTest {
   private static final Equipment APU = new Equipment("apu");
 
   private static Day day(OptionalInt temperatureC, boolean snow, boolean dark) {
-    Phenomenon light = new Phenomenon(Phenomenon.Intensity.LIGHT, false, Phenomenon.Descriptor.NONE, List.of(Phenomenon.Kind.SN));
+    Phenomenon light = new Phenomenon(Phenomenon.Intensity.LIGHT, false, Phenomenon.Descriptor.NONE,
+        List.of(Phenomenon.Kind.SN));
     StationReport report = new StationReport(
         "", "QTRN", Instant.EPOCH, Optional.empty(), OptionalInt.empty(), snow ? List.of(light) : List.of(), List.of(),
         temperatureC, OptionalInt.empty(), OptionalDouble.empty());
@@ -53,9 +54,12 @@ public class ConditionTest {
   @Test
   public void reasons_carry_the_facts_that_decided() {
     assertThat(ask(new ColderThan(3), Set.of(), WINTER).words()).isEqualTo("−2 °C, colder than 3 °C");
-    assertThat(ask(new All(List.of(new Dark(), new Is(Circumstance.FUELLING))), Set.of(), WINTER).words()).isEqualTo("no fuelling");
-    assertThat(ask(new Any(List.of(new Is(Circumstance.FUELLING), new Weather(Weather.Sky.PRECIPITATION))), Set.of(), WINTER).words()).isEqualTo("light snow");
-    assertThat(ask(new Not(new Fitted(APU)), Set.of(), WINTER)).isEqualTo(new Condition.Answer(true, List.of("no APU on this tail")));
+    assertThat(ask(new All(List.of(new Dark(), new Is(Circumstance.FUELLING))), Set.of(), WINTER).words())
+        .isEqualTo("no fuelling");
+    assertThat(ask(new Any(List.of(new Is(Circumstance.FUELLING), new Weather(Weather.Sky.PRECIPITATION))), Set.of(),
+        WINTER).words()).isEqualTo("light snow");
+    assertThat(ask(new Not(new Fitted(APU)), Set.of(), WINTER))
+        .isEqualTo(new Condition.Answer(true, List.of("no APU on this tail")));
   }
 
   @Test

@@ -17,13 +17,15 @@ public class OwnerTest {
   public void roles_fall_to_seats_by_who_flies() {
     for (Seat flying : Seat.pilots()) {
       assertThat(Owner.FLYING.answering(flying, Policy.DEFAULT, OVERHEAD).seats()).isEqualTo(Set.of(flying));
-      assertThat(Owner.MONITORING.answering(flying, Policy.DEFAULT, OVERHEAD).seats()).isEqualTo(Set.of(flying.other()));
+      assertThat(Owner.MONITORING.answering(flying, Policy.DEFAULT, OVERHEAD).seats())
+          .isEqualTo(Set.of(flying.other()));
       assertThat(Owner.BOTH.answering(flying, Policy.DEFAULT, OVERHEAD).seats()).isEqualTo(Seat.pilots());
       assertThat(Owner.LEFT.answering(flying, Policy.DEFAULT, OVERHEAD).seats()).containsExactly(Seat.LEFT);
       for (Owner owner : Owner.values()) {
         for (School school : Matter.OVERHEAD_SCAN.schools()) {
           Policy policy = Policy.of(Map.of(Matter.OVERHEAD_SCAN, school));
-          assertThat(owner.answering(flying, policy, OVERHEAD).seats()).as("a step owned by nobody is the classic hole").isNotEmpty();
+          assertThat(owner.answering(flying, policy, OVERHEAD).seats())
+              .as("a step owned by nobody is the classic hole").isNotEmpty();
         }
       }
     }
@@ -57,7 +59,8 @@ public class OwnerTest {
       assertThat(Stream.of(Matter.values()).filter(m -> m.schools().contains(school))).as("%s", school).hasSize(1);
     }
     assertThat(Matter.values()).allMatch(m -> m.schools().size() > 1 && Policy.DEFAULT.of(m) == m.byDefault());
-    assertThatThrownBy(() -> Policy.of(Map.of(Matter.RADAR, School.EITHER))).hasMessageContaining("not a school of RADAR");
+    assertThatThrownBy(() -> Policy.of(Map.of(Matter.RADAR, School.EITHER)))
+        .hasMessageContaining("not a school of RADAR");
   }
 
   @Test
@@ -69,12 +72,14 @@ public class OwnerTest {
     assertThat(TagKind.DEFAULTS).filteredOn(k -> !k.mayStay())
         .extracting(TagKind::hangsOn)
         .containsExactlyInAnyOrder(
-            TagKind.Trigger.CONTROLS, TagKind.Trigger.STANDING_VERDICT, TagKind.Trigger.DEFERRAL, TagKind.Trigger.OTHER_LOG);
+            TagKind.Trigger.CONTROLS, TagKind.Trigger.STANDING_VERDICT, TagKind.Trigger.DEFERRAL,
+            TagKind.Trigger.OTHER_LOG);
   }
 
   @Test
   public void names_are_checked_at_the_edge_and_said() {
-    assertThatThrownBy(() -> new TailId("tl dva")).hasMessage("'tl dva' is not a registration: 2 to 10 capitals, digits or hyphens");
+    assertThatThrownBy(() -> new TailId("tl dva"))
+        .hasMessage("'tl dva' is not a registration: 2 to 10 capitals, digits or hyphens");
     assertThatThrownBy(() -> new AirfieldId("QTR")).hasMessageContaining("four capitals");
     assertThatThrownBy(() -> new StepId("")).hasMessageContaining("a step name");
     assertThat(new Equipment("apu").words()).isEqualTo("APU");

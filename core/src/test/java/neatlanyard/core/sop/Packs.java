@@ -37,11 +37,14 @@ public final class Packs {
     return new Pack(
         new PackId("pack"), "1", "Pack", new TypeId("type"), policy, List.of(APU),
         List.of(new SubType(LONG, "Long", Set.of(APU))),
-        List.of(new Pack.PackTail(ONE, Optional.of(LONG), Set.of()), new Pack.PackTail(TWO, Optional.empty(), Set.of())),
+        List.of(new Pack.PackTail(ONE, Optional.of(LONG), Set.of()),
+        new Pack.PackTail(TWO, Optional.empty(), Set.of())),
         List.of(), Map.of(), new Planform(1, 1, WING, WING, List.of(), List.of(), List.of(), List.of()),
         List.of(
-            station("door", -2, 3), station("nose", 0, 0), station("right", 5, 10), station("tail", 0, 20), station("left-rear", -5, 15), station("left", -5, 10),
-            panel("overhead", 2, 0, Seat.LEFT), panel("own-left", 0, 4, Seat.LEFT), panel("own-right", 4, 4, Seat.RIGHT)),
+            station("door", -2, 3), station("nose", 0, 0), station("right", 5, 10), station("tail", 0, 20),
+            station("left-rear", -5, 15), station("left", -5, 10),
+            panel("overhead", 2, 0, Seat.LEFT), panel("own-left", 0, 4, Seat.LEFT),
+            panel("own-right", 4, 4, Seat.RIGHT)),
         List.of(control("pump", "overhead"), control("flaps", "own-left"), control("brake", "own-right"),
             new Point(new PointId("pin"), "Pin", new PlaceId("nose"), false, List.of("in", "out"))),
         List.of(new TagKind(new TagId("pump-on"), "Pump on", TagKind.Trigger.STEP, Stage.FLOWS, true)),
@@ -91,11 +94,14 @@ public final class Packs {
 
   /** A day at a temperature, dark or light, with snow or nothing, and what the crew says of it. */
   public static Situation day(Pack pack, TailId tail, int celsius, boolean dark, boolean snow, Circumstance... so) {
-    Phenomenon falling = new Phenomenon(Phenomenon.Intensity.LIGHT, false, Phenomenon.Descriptor.NONE, List.of(Phenomenon.Kind.SN));
+    Phenomenon falling = new Phenomenon(Phenomenon.Intensity.LIGHT, false, Phenomenon.Descriptor.NONE,
+        List.of(Phenomenon.Kind.SN));
     StationReport report = new StationReport(
-        "", "QTRN", Instant.EPOCH, Optional.empty(), OptionalInt.of(9_000), snow ? List.of(falling) : List.of(), List.of(),
+        "", "QTRN", Instant.EPOCH, Optional.empty(), OptionalInt.of(9_000), snow ? List.of(falling) : List.of(),
+        List.of(),
         OptionalInt.of(celsius), OptionalInt.empty(), OptionalDouble.empty());
     return new Situation(
-        pack.tail(tail).orElseThrow(), new AirfieldId("QTRN"), new AirfieldId("QVSK"), new Day(report, false, dark, Set.of(so)), Map.of());
+        pack.tail(tail).orElseThrow(), new AirfieldId("QTRN"), new AirfieldId("QVSK"),
+        new Day(report, false, dark, Set.of(so)), Map.of());
   }
 }

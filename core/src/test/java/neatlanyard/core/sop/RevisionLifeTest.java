@@ -42,7 +42,8 @@ public class RevisionLifeTest {
     assertThat(code(RevisionLife.publishing(draft, Role.STANDARDS, 0, TODAY, TODAY))).isEqualTo("not-checked");
     Revision checked = draft.checked(by(RAND));
     for (Role role : Role.values()) {
-      assertThat(code(RevisionLife.publishing(checked, role, 0, TODAY, TODAY))).isEqualTo(role == Role.STANDARDS ? "" : "not-your-role");
+      assertThat(code(RevisionLife.publishing(checked, role, 0, TODAY, TODAY)))
+          .isEqualTo(role == Role.STANDARDS ? "" : "not-your-role");
     }
     assertThat(code(RevisionLife.publishing(checked, Role.STANDARDS, 0, TODAY.minusDays(1), TODAY))).isEqualTo("past");
     assertThat(code(RevisionLife.publishing(checked, Role.STANDARDS, 1, TODAY, TODAY))).isEqualTo("faults");
@@ -62,8 +63,10 @@ public class RevisionLifeTest {
     List<Revision> all = List.of(
         published("3", TODAY.plusDays(7)), published("2", TODAY), draft("4"), published("1", TODAY.minusDays(30)));
     assertThat(RevisionLife.inForce(all, new PackId("pack"), TODAY)).get().extracting(Revision::name).isEqualTo("2");
-    assertThat(RevisionLife.inForce(all, new PackId("pack"), TODAY.minusDays(1))).get().extracting(Revision::name).isEqualTo("1");
+    assertThat(RevisionLife.inForce(all, new PackId("pack"), TODAY.minusDays(1))).get().extracting(Revision::name)
+        .isEqualTo("1");
     assertThat(RevisionLife.inForce(all, new PackId("pack"), TODAY.minusDays(31))).isEmpty();
-    assertThat(all).extracting(r -> RevisionLife.words(r, all, TODAY)).containsExactly("published", "in force", "draft", "superseded");
+    assertThat(all).extracting(r -> RevisionLife.words(r, all, TODAY))
+        .containsExactly("published", "in force", "draft", "superseded");
   }
 }

@@ -11,16 +11,22 @@ import java.util.stream.IntStream;
 import org.testng.annotations.Test;
 
 public class TrendTest {
-  /** NIST Statistical Reference Datasets, linear regression, "Norris": y, x. Certified values below from the same page. */
+  /**
+   * NIST Statistical Reference Datasets, linear regression, "Norris": y, x. Certified values below from the same page.
+   */
   private static final double[] NORRIS = {
-    0.1, 0.2, 338.8, 337.4, 118.1, 118.2, 888.0, 884.6, 9.2, 10.1, 228.1, 226.5, 668.5, 666.3, 998.5, 996.3, 449.1, 448.6,
+    0.1, 0.2, 338.8, 337.4, 118.1, 118.2, 888.0, 884.6, 9.2, 10.1, 228.1, 226.5, 668.5, 666.3, 998.5, 996.3, 449.1,
+        448.6,
     778.9, 777.0, 559.2, 558.2, 0.3, 0.4, 0.1, 0.6, 778.1, 775.5, 668.8, 666.9, 339.3, 338.0, 448.9, 447.5, 10.8, 11.6,
-    557.7, 556.0, 228.3, 228.1, 998.0, 995.8, 888.8, 887.6, 119.6, 120.2, 0.3, 0.3, 0.6, 0.3, 557.6, 556.8, 339.3, 339.1,
-    888.0, 887.2, 998.5, 999.0, 778.9, 779.0, 10.2, 11.1, 117.6, 118.3, 228.9, 229.2, 668.4, 669.1, 449.2, 448.9, 0.2, 0.5};
+    557.7, 556.0, 228.3, 228.1, 998.0, 995.8, 888.8, 887.6, 119.6, 120.2, 0.3, 0.3, 0.6, 0.3, 557.6, 556.8, 339.3,
+    339.1,
+    888.0, 887.2, 998.5, 999.0, 778.9, 779.0, 10.2, 11.1, 117.6, 118.3, 228.9, 229.2, 668.4, 669.1, 449.2, 448.9, 0.2,
+    0.5};
 
   @Test
   public void the_line_is_that_of_the_reference_data() {
-    List<Line.Point> points = IntStream.range(0, NORRIS.length / 2).mapToObj(i -> new Line.Point(NORRIS[2 * i + 1], NORRIS[2 * i])).toList();
+    List<Line.Point> points = IntStream.range(0, NORRIS.length / 2)
+        .mapToObj(i -> new Line.Point(NORRIS[2 * i + 1], NORRIS[2 * i])).toList();
     Line line = Line.through(points).orElseThrow();
     assertThat(line.intercept()).isCloseTo(-0.262323073774029, within(1e-10));
     assertThat(line.slope()).isCloseTo(1.00211681802045, within(1e-12));
@@ -34,7 +40,8 @@ public class TrendTest {
     int inside = 0;
     int rounds = 4_000;
     for (int i = 0; i < rounds; i++) {
-      List<Line.Point> points = IntStream.range(0, 8).mapToObj(n -> new Line.Point(n * 12, 40 - 0.03 * n * 12 + random.nextGaussian() * 0.4)).toList();
+      List<Line.Point> points = IntStream.range(0, 8)
+          .mapToObj(n -> new Line.Point(n * 12, 40 - 0.03 * n * 12 + random.nextGaussian() * 0.4)).toList();
       Line line = Line.through(points).orElseThrow();
       double next = 40 - 0.03 * 130 + random.nextGaussian() * 0.4;
       inside += Math.abs(next - line.at(130)) <= line.reach(130, 0.95) ? 1 : 0;

@@ -28,11 +28,13 @@ public class UnitTest {
       double most = least + random.nextInt(20);
       Measure measure = new Measure(oil, OptionalDouble.of(least), OptionalDouble.of(most));
       double value = random.nextInt(80) / 2.0;
-      assertThat(measure.against(value).isEmpty()).as("%s in %s", value, measure.words()).isEqualTo(value >= least && value <= most);
+      assertThat(measure.against(value).isEmpty()).as("%s in %s", value, measure.words())
+          .isEqualTo(value >= least && value <= most);
       assertThat(measure.against(least)).isEmpty();
       assertThat(measure.against(most)).isEmpty();
     }
     assertThat(new Measure(oil, OptionalDouble.of(8), OptionalDouble.empty()).words()).isEqualTo("8 qt or more");
-    assertThat(new Measure(oil, OptionalDouble.empty(), OptionalDouble.of(14)).against(15)).contains("15 qt is over the most, 14 qt");
+    assertThat(new Measure(oil, OptionalDouble.empty(), OptionalDouble.of(14)).against(15))
+        .contains("15 qt is over the most, 14 qt");
   }
 }

@@ -26,7 +26,10 @@ public class SunTest {
     assertThat(Sun.declinationDeg(Instant.parse("1992-10-13T00:00:00Z"))).isCloseTo(-7.78507, within(0.001));
   }
 
-  /** Sunrise and sunset at London on the solstices of 2024 as published in almanacs, to the minute (values from memory). */
+  /**
+   * Sunrise and sunset at London on the solstices of 2024 as published in almanacs, to the minute (values from
+   * memory).
+   */
   @DataProvider
   Object[][] published() {
     return new Object[][] {

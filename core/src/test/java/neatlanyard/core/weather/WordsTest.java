@@ -16,7 +16,8 @@ public class WordsTest {
   Object[][] phenomena() {
     return new Object[][] {
       {new Phenomenon(Intensity.LIGHT, false, Descriptor.NONE, List.of(Kind.SN)), "light snow", true},
-      {new Phenomenon(Intensity.HEAVY, false, Descriptor.SH, List.of(Kind.RA, Kind.SN)), "heavy showers of rain and snow", true},
+      {new Phenomenon(Intensity.HEAVY, false, Descriptor.SH, List.of(Kind.RA, Kind.SN)),
+      "heavy showers of rain and snow", true},
       {new Phenomenon(Intensity.MODERATE, false, Descriptor.FZ, List.of(Kind.FG)), "freezing fog", false},
       {new Phenomenon(Intensity.MODERATE, false, Descriptor.TS, List.of()), "thunderstorm", false},
       {new Phenomenon(Intensity.MODERATE, true, Descriptor.SH, List.of()), "showers nearby", false},

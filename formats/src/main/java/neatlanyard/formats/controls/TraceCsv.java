@@ -54,13 +54,16 @@ public final class TraceCsv {
       wanted.stream().filter(w -> !names.contains(w)).forEach(w ->
           faults.add(new Fault(1, 0, "The column '%s' is missing.".formatted(w))));
       names.stream().filter(n -> !wanted.contains(n)).forEach(n ->
-          faults.add(new Fault(1, 0, "'%s' is not a column of this type's traces; they are: %s.".formatted(n, String.join(", ", wanted)))));
+          faults.add(new Fault(1, 0, "'%s' is not a column of this type's traces; they are: %s.".formatted(n,
+              String.join(", ", wanted)))));
       if (!faults.isEmpty()) {
         return new Read.Bad<>(faults);
       }
       for (CSVRecord row : csv) {
         if (samples.size() >= MOST_SAMPLES) {
-          return new Read.Bad<>(List.of(new Fault((int) csv.getCurrentLineNumber(), 0, "A trace has at most %d samples.".formatted(MOST_SAMPLES))));
+          return new Read.Bad<>(
+              List.of(new Fault((int) csv.getCurrentLineNumber(), 0,
+              "A trace has at most %d samples.".formatted(MOST_SAMPLES))));
         }
         samples.add(sample(row, wanted, (int) csv.getCurrentLineNumber(), faults));
       }
@@ -92,8 +95,10 @@ public final class TraceCsv {
   /** Writes samples with three decimals of a second, and one of a per cent and two of a degree. */
   public static String write(List<Sample> samples, ControlSpec spec) {
     String rows = samples.stream()
-        .map(s -> String.format(Locale.ROOT, "%.3f,%.1f,%.1f,%.1f,", s.seconds(), s.pitchPct(), s.rollPct(), s.yawPct())
-            + s.surfacesDeg().stream().map(d -> String.format(Locale.ROOT, "%.2f", d)).collect(Collectors.joining(",")))
+        .map(s -> String.format(Locale.ROOT, "%.3f,%.1f,%.1f,%.1f,", s.seconds(), s.pitchPct(), s.rollPct(),
+        s.yawPct())
+            + s.surfacesDeg().stream().map(d -> String.format(Locale.ROOT, "%.2f", d))
+            .collect(Collectors.joining(",")))
         .collect(Collectors.joining("\r\n"));
     return String.join(",", header(spec)) + "\r\n" + rows + "\r\n";
   }

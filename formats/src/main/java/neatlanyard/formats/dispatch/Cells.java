@@ -20,6 +20,7 @@ final class Cells {
 
   /** An apostrophe before what begins a formula, or before another such apostrophe. */
   private static boolean quoted(String cell) {
-    return cell.length() > 1 && cell.charAt(0) == '\'' && (BEGINS_FORMULA.indexOf(cell.charAt(1)) >= 0 || cell.charAt(1) == '\'');
+    return cell.length() > 1 && cell.charAt(0) == '\''
+        && (BEGINS_FORMULA.indexOf(cell.charAt(1)) >= 0 || cell.charAt(1) == '\'');
   }
 }

@@ -44,7 +44,8 @@ public final class DispatchListReader {
     Set<StepId> added = new HashSet<>();
     entries.stream().flatMap(e -> e.adds().stream()).map(Extra::id).filter(i -> !added.add(i)).forEach(i ->
         doc.fault("entries", "A step '%s' is added twice.".formatted(i)));
-    return new DispatchList(doc.of("type", TypeId::new, "x1"), doc.text("title"), doc.text("revision"), entries, pairs);
+    return new DispatchList(doc.of("type", TypeId::new, "x1"), doc.text("title"), doc.text("revision"), entries,
+        pairs);
   }
 
   private Entry entry(Doc doc) {
@@ -60,11 +61,14 @@ public final class DispatchListReader {
     int installed = doc.whole("installed", 1, MOST);
     int required = doc.whole("required", 0, MOST);
     if (required >= installed) {
-      doc.fault("required", "%d of %d must work, so none may be out: that is no entry.".formatted(required, installed));
+      doc.fault("required", "%d of %d must work, so none may be out: that is no entry.".formatted(required,
+          installed));
     }
     return new Entry(
-        id, doc.text("title"), category, days, installed, required, doc.text("operating", ""), doc.text("maintenance", ""),
-        conditions.read(doc), doc.has("below-ft") ? OptionalInt.of(doc.whole("below-ft", 100, 60_000)) : OptionalInt.empty(),
+        id, doc.text("title"), category, days, installed, required, doc.text("operating", ""),
+        doc.text("maintenance", ""),
+        conditions.read(doc), doc.has("below-ft") ? OptionalInt.of(doc.whole("below-ft", 100, 60_000))
+        : OptionalInt.empty(),
         doc.text("placard", ""), doc.values("steps", StepId::new, "x"), doc.list("adds", DispatchListReader::extra));
   }
 
@@ -76,7 +80,8 @@ public final class DispatchListReader {
 
   private NotTogether pair(Doc doc) {
     List<EntryId> both = doc.values("entries", EntryId::new, "x");
-    both.stream().filter(e -> !seen.contains(e)).forEach(e -> doc.fault("entries", "There is no entry '%s'.".formatted(e)));
+    both.stream().filter(e -> !seen.contains(e))
+        .forEach(e -> doc.fault("entries", "There is no entry '%s'.".formatted(e)));
     if (both.size() != 2 || both.getFirst().equals(both.getLast())) {
       doc.fault("entries", "It wants two different entries, not %s.".formatted(
           both.stream().map(EntryId::value).collect(Collectors.joining(", "))));

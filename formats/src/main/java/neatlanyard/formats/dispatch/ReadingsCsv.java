@@ -16,8 +16,10 @@ public final class ReadingsCsv {
   /** @param now what a time given as a span counts from */
   public static Read<List<Reading>> read(String text, Instant now) {
     return Rows.read(text, COLUMNS, r -> new Reading(
-        r.of("tail", TailId::new, new TailId("XX")), r.of("quantity", QuantityId::new, new QuantityId("x")), r.time("at", now),
-        r.of("landings", ReadingsCsv::amount, 0.0), r.of("hours", ReadingsCsv::amount, 0.0), r.of("value", ReadingsCsv::finite, 0.0)));
+        r.of("tail", TailId::new, new TailId("XX")), r.of("quantity", QuantityId::new, new QuantityId("x")),
+        r.time("at", now),
+        r.of("landings", ReadingsCsv::amount, 0.0), r.of("hours", ReadingsCsv::amount, 0.0),
+        r.of("value", ReadingsCsv::finite, 0.0)));
   }
 
   private static double finite(String text) {

@@ -48,14 +48,16 @@ final class Rows {
       try {
         return type.apply(text(column));
       } catch (RuntimeException e) {
-        faults.add(new Fault(line, 0, "'%s' is '%s', which does not fit: %s".formatted(column, text(column), e.getMessage())));
+        faults.add(new Fault(line, 0,
+            "'%s' is '%s', which does not fit: %s".formatted(column, text(column), e.getMessage())));
         return standIn;
       }
     }
 
     /** A time, or a span such as -PT72H counted from {@code now}. */
     Instant time(String column, Instant now) {
-      return of(column, t -> Plausible.checked(t.startsWith("P") || t.startsWith("-P") ? now.plus(Duration.parse(t)) : Instant.parse(t), now), now);
+      return of(column, t -> Plausible.checked(t.startsWith("P") || t.startsWith("-P") ? now.plus(Duration.parse(t))
+          : Instant.parse(t), now), now);
     }
 
     void fault(String words) {
@@ -69,7 +71,8 @@ final class Rows {
     CSVFormat format = CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).setTrim(true).get();
     try (CSVParser csv = CSVParser.parse(new StringReader(text), format)) {
       List<String> names = csv.getHeaderNames();
-      columns.stream().filter(c -> !names.contains(c)).forEach(c -> faults.add(new Fault(1, 0, "The column '%s' is missing.".formatted(c))));
+      columns.stream().filter(c -> !names.contains(c))
+          .forEach(c -> faults.add(new Fault(1, 0, "The column '%s' is missing.".formatted(c))));
       names.stream().filter(n -> !columns.contains(n)).forEach(n ->
           faults.add(new Fault(1, 0, "'%s' is not a column; they are: %s.".formatted(n, String.join(", ", columns)))));
       if (!faults.isEmpty()) {
@@ -78,7 +81,8 @@ final class Rows {
       for (CSVRecord record : csv) {
         int line = (int) csv.getCurrentLineNumber();
         if (!record.isConsistent()) {
-          faults.add(new Fault(line, 0, "It has %d values; the header has %d.".formatted(record.size(), columns.size())));
+          faults.add(new Fault(line, 0,
+              "It has %d values; the header has %d.".formatted(record.size(), columns.size())));
         } else if (rows.size() >= MOST_ROWS) {
           return new Read.Bad<>(List.of(new Fault(line, 0, "%d rows is the most.".formatted(MOST_ROWS))));
         } else {
@@ -89,7 +93,8 @@ final class Rows {
           break;
         }
       }
-    } catch (IOException | UncheckedIOException | IllegalStateException | IllegalArgumentException | DateTimeException | ArithmeticException e) {
+    } catch (IOException | UncheckedIOException | IllegalStateException | IllegalArgumentException | DateTimeException
+        | ArithmeticException e) {
       faults.add(new Fault(0, 0, "It is not CSV: %s".formatted(e.getMessage())));
     }
     return faults.isEmpty() ? new Read.Good<>(rows) : new Read.Bad<>(faults);

@@ -63,7 +63,8 @@ public final class FlightsReader {
     List<Rostered> crew = doc.list("crew", this::rostered);
     List<Seat> seats = crew.stream().map(Rostered::seat).sorted().toList();
     if (!seats.equals(List.of(Seat.LEFT, Seat.RIGHT)) && !seats.equals(List.of(Seat.values()))) {
-      doc.fault("crew", "A crew has one person in the left seat and one in the right, and may have one in the engineer's.");
+      doc.fault("crew",
+          "A crew has one person in the left seat and one in the right, and may have one in the engineer's.");
     }
     if (crew.stream().anyMatch(r -> r.seat() == Seat.ENGINEER && (r.commander() || r.flying()))) {
       doc.fault("crew", "The engineer neither commands nor flies.");
@@ -109,7 +110,8 @@ public final class FlightsReader {
     fleet.member(who).ifPresentOrElse(
         m -> {
           if (!m.role().sits(seat)) {
-            doc.fault("who", "'%s' is %s and does not sit in the %s seat.".formatted(who, Doc.written(m.role()), Doc.written(seat)));
+            doc.fault("who", "'%s' is %s and does not sit in the %s seat.".formatted(who, Doc.written(m.role()),
+                Doc.written(seat)));
           }
         },
         () -> doc.fault("who", "The fleet has no crew member '%s'.".formatted(who)));

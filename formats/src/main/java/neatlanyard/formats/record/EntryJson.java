@@ -153,7 +153,11 @@ public final class EntryJson {
     }
   }
 
-  /** Reads an event by its kind. @throws IllegalArgumentException if the kind is unknown or the body does not fit it */
+  /**
+   * Reads an event by its kind.
+   *
+   * @throws IllegalArgumentException if the kind is unknown or the body does not fit it
+   */
   public static Event event(String kind, JsonNode body) {
     Class<? extends Event> type = KINDS.get(kind);
     if (type == null) {

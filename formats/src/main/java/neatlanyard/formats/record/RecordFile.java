@@ -26,7 +26,12 @@ public final class RecordFile {
 
   /** What a check of a record found. */
   public sealed interface Check {
-    /** Nothing was altered. @param last the tie-off @param seal the signature, which holds; empty in records of before */
+    /**
+     * Nothing was altered.
+     *
+     * @param last the tie-off
+     * @param seal the signature, which holds; empty in records of before
+     */
     record Whole(int entries, String head, Entry last, Optional<Seal> seal) implements Check {}
 
     /** Something was altered. @param number the first entry concerned, from 1; 0 for the file around them */
@@ -38,8 +43,9 @@ public final class RecordFile {
 
   /** Writes a record from entries as they are kept, each canonical, with the installation's signature. */
   public static String write(List<String> entries, String head, Seal seal) {
-    return Canonical.of("{\"format\":\"%s\",\"entries\":[%s],\"head\":\"%s\",\"seal\":{\"algorithm\":\"Ed25519\",\"public-key\":\"%s\",\"signature\":\"%s\"}}"
-        .formatted(FORMAT, String.join(",", entries), head, seal.publicKey(), seal.signature()));
+    return Canonical.of(
+        ("{\"format\":\"%s\",\"entries\":[%s],\"head\":\"%s\",\"seal\":{\"algorithm\":\"Ed25519\","
+        + "\"public-key\":\"%s\",\"signature\":\"%s\"}}").formatted(FORMAT, String.join(",", entries), head, seal.publicKey(), seal.signature()));
   }
 
   /** Where the log of a departure, as it is kept, does not hang together; empty when it does. */
@@ -60,10 +66,14 @@ public final class RecordFile {
 
   private static Chain.Link link(ObjectNode entry) {
     return new Chain.Link(
-        entry.path("number").asLong(-1), entry.path("previous").asString(""), entry.path("hash").asString(""), Chain.sha256(EntryJson.hashed(entry)));
+        entry.path("number").asLong(-1), entry.path("previous").asString(""), entry.path("hash").asString(""),
+        Chain.sha256(EntryJson.hashed(entry)));
   }
 
-  /** Checks a record by itself: every entry against its hash, each hash against the next entry, the last against the head. */
+  /**
+   * Checks a record by itself: every entry against its hash, each hash against the next entry, the last against the
+   * head.
+   */
   public static Check check(String text) {
     JsonNode file;
     try {
@@ -85,7 +95,8 @@ public final class RecordFile {
     }
     boolean sealed = file.path("seal").isObject() && Set.copyOf(file.path("seal").propertyNames()).equals(SEAL_FIELDS);
     if (format.equals(FORMAT) != sealed) {
-      return new Check.Altered(0, format.equals(FORMAT) ? "its signature is missing" : "it has a signature, which records of that form have not");
+      return new Check.Altered(0, format.equals(FORMAT) ? "its signature is missing"
+          : "it has a signature, which records of that form have not");
     }
     return sealed ? signed(entries(file), file.path("seal")) : entries(file);
   }

@@ -25,7 +25,8 @@ public final class ConditionReader {
   private static final Quantity NO_QUANTITY = new Quantity(new QuantityId("x"), "x", Unit.COUNT);
   private static final Map<String, Circumstance> CIRCUMSTANCES =
       Arrays.stream(Circumstance.values()).collect(Collectors.toMap(Doc::written, c -> c));
-  private static final String KNOWN = "fitted, sub-type, tail, school, dark, colder-than, wind-above, visibility-below, weather, "
+  private static final String KNOWN =
+      "fitted, sub-type, tail, school, dark, colder-than, wind-above, visibility-below, weather, "
       + Arrays.stream(Circumstance.values()).map(Doc::written).collect(Collectors.joining(", "))
       + ", from, to, measured-below, not, all, any";
 
@@ -36,12 +37,14 @@ public final class ConditionReader {
   private final Map<QuantityId, Quantity> quantities;
 
   /** What a pack declares, to which its conditions may refer. */
-  ConditionReader(Set<Equipment> equipment, Set<SubTypeId> subTypes, Set<TailId> tails, Map<QuantityId, Quantity> quantities) {
+  ConditionReader(Set<Equipment> equipment, Set<SubTypeId> subTypes, Set<TailId> tails,
+      Map<QuantityId, Quantity> quantities) {
     this(equipment, subTypes, tails, quantities, true);
   }
 
   private ConditionReader(
-      Set<Equipment> equipment, Set<SubTypeId> subTypes, Set<TailId> tails, Map<QuantityId, Quantity> quantities, boolean strict) {
+      Set<Equipment> equipment, Set<SubTypeId> subTypes, Set<TailId> tails, Map<QuantityId, Quantity> quantities,
+      boolean strict) {
     this.strict = strict;
     this.equipment = equipment;
     this.subTypes = subTypes;
@@ -66,8 +69,10 @@ public final class ConditionReader {
     }
     String name = names.iterator().next();
     return switch (name) {
-      case "fitted" -> new Condition.Fitted(known(doc, name, doc.of(name, Equipment::new, "x1"), equipment, "equipment"));
-      case "sub-type" -> new Condition.OfSubType(known(doc, name, doc.of(name, SubTypeId::new, "x"), subTypes, "sub-type"));
+      case "fitted" ->
+          new Condition.Fitted(known(doc, name, doc.of(name, Equipment::new, "x1"), equipment, "equipment"));
+      case "sub-type" ->
+          new Condition.OfSubType(known(doc, name, doc.of(name, SubTypeId::new, "x"), subTypes, "sub-type"));
       case "tail" -> new Condition.OnTail(known(doc, name, doc.of(name, TailId::new, "XX"), tails, "tail"));
       case "school" -> new Condition.Follows(doc.one(name, School.class));
       case "dark" -> yesOrNot(doc, name, new Condition.Dark());
@@ -112,7 +117,8 @@ public final class ConditionReader {
       return NO_QUANTITY;
     }
     if (quantity.unit() != unit) {
-      doc.fault("unit", "'%s' is declared in %s, not in %s.".formatted(id, Doc.written(quantity.unit()), Doc.written(unit)));
+      doc.fault("unit", "'%s' is declared in %s, not in %s.".formatted(id, Doc.written(quantity.unit()),
+          Doc.written(unit)));
     }
     return quantity;
   }

@@ -72,7 +72,8 @@ final class ControlSpecReader {
 
   private static String channel(String text) {
     if (!text.matches("[a-z][a-z0-9-]{0,30}")) {
-      throw new IllegalArgumentException("'%s' is not a channel: lower-case letters, digits and hyphens".formatted(text));
+      throw new IllegalArgumentException(
+          "'%s' is not a channel: lower-case letters, digits and hyphens".formatted(text));
     }
     return text;
   }

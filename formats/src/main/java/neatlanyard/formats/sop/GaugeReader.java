@@ -40,28 +40,35 @@ final class GaugeReader {
     String kind = doc.text("kind");
     return switch (kind) {
       case "band" -> band(doc);
-      case "between" -> new Between(band(doc), doc.text("with"), doc.number("most-apart", 0, FAR), doc.yes("slope", false));
+      case "between" -> new Between(band(doc), doc.text("with"), doc.number("most-apart", 0, FAR),
+          doc.yes("slope", false));
       case "tyre" -> new Tyre(
           doc.number("rated", 1, 1_000), doc.number("rated-c", COLD_C, HOT_C), doc.number("soon-pct", 0, 100),
           doc.number("out-pct", 0, 100), doc.text("with", ""), doc.number("most-apart-pct", 0, 100));
       case "bottle" -> new Bottle(
-          doc.number("rated-c", COLD_C, HOT_C), doc.number("least", 0, FAR), doc.number("soon-below", 0, FAR), doc.number("most", 0, FAR));
+          doc.number("rated-c", COLD_C, HOT_C), doc.number("least", 0, FAR), doc.number("soon-below", 0, FAR),
+              doc.number("most", 0, FAR));
       case "crew-oxygen" -> new CrewOxygen(
-          doc.number("bottle-litres", 0.1, 1_000), doc.number("litres-a-minute", 0.1, 100), doc.number("minutes", 0, 1_000),
+          doc.number("bottle-litres", 0.1, 1_000), doc.number("litres-a-minute", 0.1, 100),
+              doc.number("minutes", 0, 1_000),
           minutes(doc), doc.number("keep", 0, FAR), doc.text("observers", ""), doc.number("rated-c", COLD_C, HOT_C));
       case "sag" -> new Sag(doc.text("before"), doc.number("most", 0, FAR));
       case "missing" -> new Missing(doc.whole("allowed", 0, 1_000));
-      case "oil" -> new Oil(doc.number("least", 0, FAR), doc.number("plenty", 0, FAR), doc.number("most-an-hour", 0, FAR));
+      case "oil" -> new Oil(doc.number("least", 0, FAR), doc.number("plenty", 0, FAR),
+          doc.number("most-an-hour", 0, FAR));
       case "trim-band" -> {
-        List<TrimBand.Row> rows = doc.list("rows", d -> new TrimBand.Row(d.number("percent", 0, 100), d.number("least", -FAR, FAR), d.number("most", -FAR, FAR)));
+        List<TrimBand.Row> rows = doc.list("rows", d ->
+            new TrimBand.Row(d.number("percent", 0, 100), d.number("least", -FAR, FAR), d.number("most", -FAR, FAR)));
         if (rows.isEmpty() || rows.stream().map(TrimBand.Row::percent).distinct().count() < rows.size()) {
           doc.fault("rows", "A band wants at least one row, each for another centre of gravity.");
         }
         yield new TrimBand(doc.text("cg"), rows);
       }
       case "uplift" -> new Uplift(
-          doc.text("before"), doc.text("litres"), doc.text("density"), doc.text("ordered"), doc.number("most-apart", 0, FAR));
-      case "wear-pin" -> new WearPin(doc.number("limit", -FAR, FAR), doc.whole("soon-landings", 0, 100_000), doc.number("new-pin", 0, FAR));
+          doc.text("before"), doc.text("litres"), doc.text("density"), doc.text("ordered"),
+              doc.number("most-apart", 0, FAR));
+      case "wear-pin" -> new WearPin(doc.number("limit", -FAR, FAR), doc.whole("soon-landings", 0, 100_000),
+          doc.number("new-pin", 0, FAR));
       default -> {
         doc.fault("kind", "'%s' is not a kind of gauge; known are: %s.".formatted(
             kind, String.join(", ", KINDS)));

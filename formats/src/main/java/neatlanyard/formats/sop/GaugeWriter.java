@@ -32,17 +32,20 @@ final class GaugeWriter {
       }
       case Tyre t -> {
         Map<String, Object> m = PackWriter.fields(
-            "kind", "tyre", "rated", t.ratedPsi(), "rated-c", t.ratedC(), "soon-pct", t.soonPct(), "out-pct", t.outPct(),
+            "kind", "tyre", "rated", t.ratedPsi(), "rated-c", t.ratedC(), "soon-pct", t.soonPct(), "out-pct",
+            t.outPct(),
             "most-apart-pct", t.mostApartPct());
         PackWriter.unless(m, "with", t.with().isEmpty(), t.with());
         yield m;
       }
       case Bottle b -> PackWriter.fields(
-          "kind", "bottle", "rated-c", b.ratedC(), "least", b.leastPsi(), "soon-below", b.soonPsi(), "most", b.mostPsi());
+          "kind", "bottle", "rated-c", b.ratedC(), "least", b.leastPsi(), "soon-below", b.soonPsi(), "most",
+              b.mostPsi());
       case CrewOxygen o -> oxygen(o);
       case Sag s -> PackWriter.fields("kind", "sag", "before", s.before(), "most", s.most());
       case Missing s -> PackWriter.fields("kind", "missing", "allowed", s.allowed());
-      case Oil o -> PackWriter.fields("kind", "oil", "least", o.least(), "plenty", o.plenty(), "most-an-hour", o.mostAnHour());
+      case Oil o -> PackWriter.fields("kind", "oil", "least", o.least(), "plenty", o.plenty(), "most-an-hour",
+          o.mostAnHour());
       case TrimBand t -> PackWriter.fields("kind", "trim-band", "cg", t.cg(), "rows", t.rows().stream().map(r ->
           PackWriter.fields("percent", r.percent(), "least", r.least(), "most", r.most())).toList());
       case Uplift u -> PackWriter.fields(
@@ -68,9 +71,11 @@ final class GaugeWriter {
 
   private static Map<String, Object> oxygen(CrewOxygen o) {
     Map<String, Object> m = PackWriter.fields(
-        "kind", "crew-oxygen", "bottle-litres", o.bottleLitres(), "litres-a-minute", o.litresAMinute(), "minutes", o.minutes(),
+        "kind", "crew-oxygen", "bottle-litres", o.bottleLitres(), "litres-a-minute", o.litresAMinute(), "minutes",
+        o.minutes(),
         "keep", o.keepPsi(), "rated-c", o.ratedC());
-    List<Map.Entry<String, Double>> to = o.minutesTo().entrySet().stream().sorted(Comparator.comparing(Map.Entry::getKey)).toList();
+    List<Map.Entry<String, Double>> to = o.minutesTo().entrySet().stream()
+        .sorted(Comparator.comparing(Map.Entry::getKey)).toList();
     PackWriter.some(m, "minutes-to", to, e -> PackWriter.fields("airfield", e.getKey(), "minutes", e.getValue()));
     PackWriter.unless(m, "observers", o.observers().isEmpty(), o.observers());
     return m;

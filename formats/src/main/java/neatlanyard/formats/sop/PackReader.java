@@ -73,7 +73,8 @@ public final class PackReader {
       doc.fault("tails", "A pack covers at least one tail.");
     }
     List<Quantity> quantities = doc.list("quantities", d -> new Quantity(
-        d.of("id", QuantityId::new, "x"), d.text("name"), d.one("unit", Unit.class), d.has("gauge") ? d.inner("gauge", GaugeReader::read) : Optional.empty()));
+        d.of("id", QuantityId::new, "x"), d.text("name"), d.one("unit", Unit.class), d.has("gauge")
+        ? d.inner("gauge", GaugeReader::read) : Optional.empty()));
     GaugeReader.known(doc, quantities);
     twice(doc, "quantities", quantities.stream().map(Quantity::id).toList());
     doc.list("stations", this::station).forEach(this::keep);
@@ -114,8 +115,10 @@ public final class PackReader {
   }
 
   private static PackTail tail(Doc doc, Set<SubTypeId> known, Set<Equipment> fits) {
-    Optional<SubTypeId> subType = doc.has("sub-type") ? Optional.of(doc.of("sub-type", SubTypeId::new, "x")) : Optional.empty();
-    subType.filter(s -> !known.contains(s)).ifPresent(s -> doc.fault("sub-type", "The pack declares no sub-type '%s'.".formatted(s)));
+    Optional<SubTypeId> subType = doc.has("sub-type") ? Optional.of(doc.of("sub-type", SubTypeId::new, "x"))
+        : Optional.empty();
+    subType.filter(s -> !known.contains(s))
+        .ifPresent(s -> doc.fault("sub-type", "The pack declares no sub-type '%s'.".formatted(s)));
     return new PackTail(doc.of("id", TailId::new, "XX"), subType, fitted(doc, fits));
   }
 
@@ -134,7 +137,8 @@ public final class PackReader {
           choices.put(matter, school);
         } else {
           doc.fault(name, "'%s' is not a school of '%s'; known are: %s.".formatted(
-              Doc.written(school), name, matter.schools().stream().map(Doc::written).collect(Collectors.joining(", "))));
+              Doc.written(school), name, matter.schools().stream().map(Doc::written)
+              .collect(Collectors.joining(", "))));
         }
       }
     }
@@ -204,11 +208,13 @@ public final class PackReader {
   }
 
   private Point point(Doc doc, PlaceId at, boolean control, String field) {
-    Point point = new Point(doc.of("id", PointId::new, "x"), doc.text("name"), at, control, doc.yes("lights-test", true), doc.values(field, s -> s, "x"));
+    Point point = new Point(doc.of("id", PointId::new, "x"), doc.text("name"), at, control,
+        doc.yes("lights-test", true), doc.values(field, s -> s, "x"));
     if (points.containsKey(point.id())) {
       doc.fault("id", "A control or indication '%s' exists already.".formatted(point.id()));
     }
-    if (point.states().stream().distinct().count() < 2 || point.states().stream().distinct().count() < point.states().size()) {
+    if (point.states().stream().distinct().count() < 2 || point.states().stream().distinct().count() < point.states()
+        .size()) {
       doc.fault(field, "'%s' wants at least two, each different.".formatted(field));
     }
     return point;
@@ -223,7 +229,8 @@ public final class PackReader {
       doc.fault("id", "A tag '%s' exists already.".formatted(kind.id()));
     }
     if (kind.mayStay() && (TagKind.neverStays(hangsOn))) {
-      doc.fault("may-stay", "A tag that hangs on %s can never stay; say may-stay: false.".formatted(Doc.written(hangsOn)));
+      doc.fault("may-stay",
+          "A tag that hangs on %s can never stay; say may-stay: false.".formatted(Doc.written(hangsOn)));
     }
     return kind;
   }

@@ -126,14 +126,16 @@ public final class PackWriter {
 
   private static Map<String, Object> planform(Planform p) {
     Map<String, Object> m = fields(
-        "length-m", p.lengthM(), "fuselage-width-m", p.fuselageWidthM(), "wing", aerofoil(p.wing()), "tailplane", aerofoil(p.tailplane()));
+        "length-m", p.lengthM(), "fuselage-width-m", p.fuselageWidthM(), "wing", aerofoil(p.wing()), "tailplane",
+        aerofoil(p.tailplane()));
     some(m, "engines", p.engines(), e ->
         fields("kind", Doc.written(e.kind()), "x", e.x(), "y", e.y(), "diameter-m", e.diameterM()));
     some(m, "gear", p.gear(), g -> fields("x", g.x(), "y", g.y(), "wheels", g.wheels()));
     some(m, "doors", p.doors(), d -> fields("name", d.name(), "x", d.x(), "y", d.y(), "length-m", d.lengthM()));
     some(m, "hazards", p.hazards(), h -> {
       Map<String, Object> hazard = fields(
-          "kind", Doc.written(h.kind()), "name", h.name(), "x", h.x(), "y", h.y(), "width-m", h.widthM(), "length-m", h.lengthM());
+          "kind", Doc.written(h.kind()), "name", h.name(), "x", h.x(), "y", h.y(), "width-m", h.widthM(), "length-m",
+          h.lengthM());
       h.during().ifPresent(t -> hazard.put("during", t.value()));
       return hazard;
     });
@@ -141,7 +143,8 @@ public final class PackWriter {
   }
 
   private static Map<String, Object> aerofoil(Planform.Aerofoil a) {
-    return fields("span-m", a.spanM(), "root-y", a.rootY(), "root-chord-m", a.rootChordM(), "tip-y", a.tipY(), "tip-chord-m", a.tipChordM());
+    return fields("span-m", a.spanM(), "root-y", a.rootY(), "root-chord-m", a.rootChordM(), "tip-y", a.tipY(),
+        "tip-chord-m", a.tipChordM());
   }
 
   private static Map<String, Object> station(Pack pack, Place p) {
@@ -207,7 +210,8 @@ public final class PackWriter {
     s.waits().ifPresent(w -> m.put("waits", fields("seconds", w.time().toSeconds(), "before", w.before())));
     some(m, "after-wait", s.afterWait(), Object::toString);
     s.measures().ifPresent(x -> {
-      Map<String, Object> measure = fields("quantity", x.quantity().id().value(), "unit", Doc.written(x.quantity().unit()));
+      Map<String, Object> measure = fields("quantity", x.quantity().id().value(), "unit",
+          Doc.written(x.quantity().unit()));
       x.least().ifPresent(v -> measure.put("least", number(v)));
       x.most().ifPresent(v -> measure.put("most", number(v)));
       m.put("measures", measure);
@@ -244,7 +248,8 @@ public final class PackWriter {
   }
 
   private static Object hook(Step.Hook h) {
-    return h.items().equals(List.of(h.tag().value())) ? h.tag().value() : fields("tag", h.tag().value(), "items", h.items());
+    return h.items().equals(List.of(h.tag().value())) ? h.tag().value()
+        : fields("tag", h.tag().value(), "items", h.items());
   }
 
   private static Map<String, Object> flightControls(ControlSpec c) {
@@ -253,9 +258,11 @@ public final class PackWriter {
         "settle-s", seconds(c.settle()), "travel-tolerance-deg", c.travelToleranceDeg(), "neutral-deg", c.neutralDeg(),
         "correlation", c.correlation(), "lag-s", seconds(c.lag()));
     some(m, "surfaces", c.surfaces(), s -> fields(
-        "id", s.id(), "name", s.name(), "axis", Doc.written(s.axis()), "positive-deg", s.positiveDeg(), "negative-deg", s.negativeDeg()));
+        "id", s.id(), "name", s.name(), "axis", Doc.written(s.axis()), "positive-deg", s.positiveDeg(),
+        "negative-deg", s.negativeDeg()));
     some(m, "spoilers", c.spoilers(), s -> fields(
-        "id", s.id(), "name", s.name(), "side", s.side() < 0 ? "left" : "right", "out-deg", s.outDeg(), "in-deg", s.inDeg()));
+        "id", s.id(), "name", s.name(), "side", s.side() < 0 ? "left" : "right", "out-deg", s.outDeg(), "in-deg",
+        s.inDeg()));
     return m;
   }
 

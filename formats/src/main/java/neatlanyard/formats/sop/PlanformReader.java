@@ -24,9 +24,12 @@ final class PlanformReader {
         doc.inner("wing", PlanformReader::aerofoil).orElse(NO_WING),
         doc.inner("tailplane", PlanformReader::aerofoil).orElse(NO_WING),
         doc.list("engines", d -> new Planform.Engine(
-            d.one("kind", Planform.Engine.Kind.class), d.number("x", -60, 60), d.number("y", 0, 120), d.number("diameter-m", 0.5, 10))),
-        doc.list("gear", d -> new Planform.Gear(d.number("x", -60, 60), d.number("y", 0, 120), d.whole("wheels", 1, 8))),
-        doc.list("doors", d -> new Planform.Door(d.text("name"), d.number("x", -12, 12), d.number("y", 0, 120), d.number("length-m", 0.2, 10))),
+            d.one("kind", Planform.Engine.Kind.class), d.number("x", -60, 60), d.number("y", 0, 120),
+            d.number("diameter-m", 0.5, 10))),
+        doc.list("gear", d -> new Planform.Gear(d.number("x", -60, 60), d.number("y", 0, 120),
+        d.whole("wheels", 1, 8))),
+        doc.list("doors", d -> new Planform.Door(d.text("name"), d.number("x", -12, 12), d.number("y", 0, 120),
+        d.number("length-m", 0.2, 10))),
         doc.list("hazards", d -> new Planform.Hazard(
             d.one("kind", Planform.Hazard.Kind.class), d.text("name"), d.number("x", -60, 60), d.number("y", -20, 140),
             d.number("width-m", 0.2, 60), d.number("length-m", 0.2, 60),

@@ -51,7 +51,8 @@ final class ProcedureReader {
   private final Set<ProcedureId> procedures = new HashSet<>();
   private final Map<TagId, Set<String>> opened = new HashMap<>();
 
-  ProcedureReader(Set<PlaceId> places, Map<PointId, Point> points, Map<TagId, TagKind> tags, ConditionReader conditions) {
+  ProcedureReader(Set<PlaceId> places, Map<PointId, Point> points, Map<TagId, TagKind> tags,
+      ConditionReader conditions) {
     this.places = places;
     this.points = points;
     this.tags = tags;
@@ -80,7 +81,8 @@ final class ProcedureReader {
     }
     Stage stage = doc.one("stage", Stage.class);
     if (THE_PRODUCTS_OWN.contains(stage)) {
-      doc.fault("stage", "The product does the stage '%s' itself; a procedure cannot stand there.".formatted(Doc.written(stage)));
+      doc.fault("stage",
+          "The product does the stage '%s' itself; a procedure cannot stand there.".formatted(Doc.written(stage)));
     }
     Procedure.Kind kind = doc.one("kind", Procedure.Kind.class);
     Owner owner = doc.one("owner", Owner.class, Owner.BOTH);
@@ -121,7 +123,8 @@ final class ProcedureReader {
     if (step.belowLine() && kind != Procedure.Kind.CHECKLIST) {
       doc.fault("below-line", "Only a checklist has a line.");
     }
-    step.sets().stream().filter(s -> Optional.ofNullable(points.get(s.point())).filter(p -> !p.control()).isPresent()).forEach(s ->
+    step.sets().stream().filter(s -> Optional.ofNullable(points.get(s.point())).filter(p -> !p.control()).isPresent())
+        .forEach(s ->
         doc.fault("sets", "'%s' is an indication; it is expected, not set.".formatted(s.point())));
     step.alternates().filter(a -> a.choices().size() < 2).ifPresent(a ->
         doc.fault("alternates", "'choices' wants at least two."));
@@ -142,7 +145,8 @@ final class ProcedureReader {
   private Measure measure(Doc doc) {
     Quantity quantity = conditions.quantity(doc);
     Measure measure = new Measure(quantity, limit(doc, "least"), limit(doc, "most"));
-    if (measure.least().isPresent() && measure.most().isPresent() && measure.least().getAsDouble() > measure.most().getAsDouble()) {
+    if (measure.least().isPresent() && measure.most().isPresent() && measure.least().getAsDouble() > measure.most()
+        .getAsDouble()) {
       doc.fault("least", "The least lies above the most.");
     }
     return measure;
@@ -157,7 +161,9 @@ final class ProcedureReader {
     if (doc.yes("turn", false)) {
       return new DayValue(new DayValue.Source.Turn(), back);
     }
-    return new DayValue(new DayValue.Source.Figure(doc.one("of", DayFigure.class), doc.has("plus") ? doc.whole("plus", -10_000, 10_000) : 0), back);
+    return new DayValue(
+        new DayValue.Source.Figure(doc.one("of", DayFigure.class), doc.has("plus")
+        ? doc.whole("plus", -10_000, 10_000) : 0), back);
   }
 
   /** What a value comes from must be there. */
@@ -193,7 +199,8 @@ final class ProcedureReader {
       if (point.isEmpty()) {
         doc.fault(name, "There is no control or indication '%s'.".formatted(name));
       } else if (!point.get().states().contains(value)) {
-        doc.fault(name, "'%s' cannot be '%s'; known are: %s.".formatted(name, value, String.join(", ", point.get().states())));
+        doc.fault(name, "'%s' cannot be '%s'; known are: %s.".formatted(name, value,
+            String.join(", ", point.get().states())));
       } else {
         states.add(new State(point.get().id(), value));
       }
@@ -258,7 +265,8 @@ final class ProcedureReader {
       if (kind == null) {
         placed.at.fault(field, "There is no tag '%s'.".formatted(hook.tag()));
       } else if (kind.hangsOn() != Trigger.STEP) {
-        placed.at.fault(field, "The tag '%s' hangs on %s, not on steps.".formatted(hook.tag(), Doc.written(kind.hangsOn())));
+        placed.at.fault(field, "The tag '%s' hangs on %s, not on steps.".formatted(hook.tag(),
+            Doc.written(kind.hangsOn())));
       }
     }
   }
@@ -284,7 +292,8 @@ final class ProcedureReader {
   }
 
   private static void takeAway(Map<StepId, Set<StepId>> out, Map<StepId, Set<StepId>> in) {
-    Deque<StepId> free = new ArrayDeque<>(out.keySet().stream().filter(s -> out.getOrDefault(s, Set.of()).isEmpty()).toList());
+    Deque<StepId> free = new ArrayDeque<>(out.keySet().stream().filter(s -> out.getOrDefault(s, Set.of()).isEmpty())
+        .toList());
     while (!free.isEmpty()) {
       StepId gone = free.pop();
       out.remove(gone);

@@ -72,11 +72,14 @@ public final class Doc {
   public static <T> Read<T> read(String text, Function<Doc, T> reader) {
     List<Fault> faults = new ArrayList<>();
     if (text.length() > MOST_CHARACTERS) {
-      return new Read.Bad<>(List.of(new Fault(0, 0, "It has %d characters; %d is the most.".formatted(text.length(), MOST_CHARACTERS))));
+      return new Read.Bad<>(
+          List.of(new Fault(0, 0, "It has %d characters; %d is the most.".formatted(text.length(), MOST_CHARACTERS))));
     }
     try {
-      // Read in one go: the library copies what it has not used yet at every further piece, which one long scalar makes quadratic.
-      LoadSettings settings = LoadSettings.builder().setCodePointLimit(MOST_CHARACTERS).setBufferSize(text.length() + 1).build();
+      // Read in one go: the library copies what it has not used yet at every further piece, which one long scalar
+      // makes quadratic.
+      LoadSettings settings = LoadSettings.builder().setCodePointLimit(MOST_CHARACTERS)
+          .setBufferSize(text.length() + 1).build();
       guard(text, settings, faults);
       Optional<Node> root = faults.isEmpty() ? new Compose(settings).composeString(text) : Optional.empty();
       if (root.isPresent()) {
@@ -130,7 +133,9 @@ public final class Doc {
     if (faults.size() > MOST_FAULTS) {
       return;
     }
-    faults.add(faults.size() == MOST_FAULTS ? new Fault(0, 0, "More than %d faults; the others are not named.".formatted(MOST_FAULTS)) : at(where.getStartMark(), below(field), what));
+    faults.add(faults.size() == MOST_FAULTS
+        ? new Fault(0, 0, "More than %d faults; the others are not named.".formatted(MOST_FAULTS))
+        : at(where.getStartMark(), below(field), what));
   }
 
   /** JSON Pointer (RFC 6901) of a field; no field here has a stroke or a tilde in its name. */
@@ -146,7 +151,8 @@ public final class Doc {
   private void leftOver() {
     fields.forEach((name, value) -> {
       if (!asked.contains(name)) {
-        fault(value, name, "'%s' is not a field here; known are: %s.".formatted(name, asked.stream().sorted().collect(Collectors.joining(", "))));
+        fault(value, name, "'%s' is not a field here; known are: %s.".formatted(name, asked.stream().sorted()
+            .collect(Collectors.joining(", "))));
       }
     });
   }
@@ -171,7 +177,8 @@ public final class Doc {
       fault(value, field, "'%s': %s".formatted(field, bad.get()));
       return Optional.empty();
     }
-    if (value instanceof ScalarNode s && !(s.getScalarStyle() == ScalarStyle.PLAIN && (s.getValue().isEmpty() || s.getValue().equals("null")))) {
+    if (value instanceof ScalarNode s
+        && !(s.getScalarStyle() == ScalarStyle.PLAIN && (s.getValue().isEmpty() || s.getValue().equals("null")))) {
       return Optional.of(s.getValue());
     }
     fault(value, field, "'%s' wants a single value.".formatted(field));
@@ -292,7 +299,8 @@ public final class Doc {
   /** A list of things with fields; empty when the field is not there. */
   public <T> List<T> list(String field, Function<Doc, T> reader) {
     List<Node> nodes = nodes(field);
-    return IntStream.range(0, nodes.size()).mapToObj(i -> within(nodes.get(i), below(field) + "/" + i, reader)).toList();
+    return IntStream.range(0, nodes.size()).mapToObj(i -> within(nodes.get(i), below(field) + "/" + i, reader))
+        .toList();
   }
 
   /** A list of single values; empty when the field is not there. */
@@ -306,7 +314,8 @@ public final class Doc {
   public <T> List<T> either(String field, Function<String, T> single, Function<Doc, T> reader) {
     List<Node> nodes = nodes(field);
     return IntStream.range(0, nodes.size())
-        .mapToObj(i -> nodes.get(i) instanceof ScalarNode s ? single.apply(s.getValue()) : within(nodes.get(i), below(field) + "/" + i, reader))
+        .mapToObj(i -> nodes.get(i) instanceof ScalarNode s ? single.apply(s.getValue())
+        : within(nodes.get(i), below(field) + "/" + i, reader))
         .toList();
   }
 

@@ -16,7 +16,8 @@ public record Fault(int line, int column, String path, String what) {
 
   /** Place and complaint in one line. */
   public String words() {
-    String where = line == 0 ? "" : column == 0 ? "line %d: ".formatted(line) : "line %d, column %d: ".formatted(line, column);
+    String where = line == 0 ? "" : column == 0 ? "line %d: ".formatted(line)
+        : "line %d, column %d: ".formatted(line, column);
     return where + what;
   }
 }

@@ -89,7 +89,8 @@ public final class StationReportReader {
    */
   public static Read<StationReport> read(String text, Instant now) {
     if (text.length() > 1_000) {
-      return new Read.Bad<>(List.of(new Fault(0, 0, "A report has at most 1 000 characters; this has %d.".formatted(text.length()))));
+      return new Read.Bad<>(
+          List.of(new Fault(0, 0, "A report has at most 1 000 characters; this has %d.".formatted(text.length()))));
     }
     return new StationReportReader(text, now).read();
   }
@@ -154,7 +155,8 @@ public final class StationReportReader {
         .filter(g -> g.pattern.matcher(word).matches() && g != Group.STATION)
         .reduce((a, b) -> b);
     faults.add(new Fault(1, column, earlier
-        .map(g -> "'%s' looks like %s, which stands earlier in a report or stands there already.".formatted(word, g.words()))
+        .map(g -> "'%s' looks like %s, which stands earlier in a report or stands there already.".formatted(word,
+        g.words()))
         .orElse("'%s' is not a group of the code form.".formatted(word))));
     return from;
   }
@@ -188,7 +190,8 @@ public final class StationReportReader {
     if (value <= most) {
       return true;
     }
-    faults.add(new Fault(1, f.column + f.match.start(name), "'%s': %d is more than %d %s.".formatted(f.token, value, most, unit)));
+    faults.add(new Fault(1, f.column + f.match.start(name),
+        "'%s': %d is more than %d %s.".formatted(f.token, value, most, unit)));
     return false;
   }
 
@@ -230,7 +233,8 @@ public final class StationReportReader {
       return OptionalInt.of(10_000);
     }
     if (metres != null) {
-      return metres.equals("////") ? OptionalInt.empty() : OptionalInt.of(metres.equals("9999") ? 10_000 : Integer.parseInt(metres));
+      return metres.equals("////") ? OptionalInt.empty()
+          : OptionalInt.of(metres.equals("9999") ? 10_000 : Integer.parseInt(metres));
     }
     Matcher whole = Pattern.compile("(\\d) " + Pattern.quote(f.token)).matcher(text);
     double miles = whole.find() && f.match.group("miles") == null ? Integer.parseInt(whole.group(1)) : 0;
@@ -289,7 +293,8 @@ public final class StationReportReader {
     }
     double value = hpa != null ? Integer.parseInt(hpa) : Units.hpaFromInHg(Integer.parseInt(group) / 100.0);
     if (value < 850 || value > 1_100) {
-      faults.add(new Fault(1, f.column, "'%s': a pressure setting lies between 850 and 1 100 hPa.".formatted(f.token)));
+      faults.add(new Fault(1, f.column,
+          "'%s': a pressure setting lies between 850 and 1 100 hPa.".formatted(f.token)));
     }
     return OptionalDouble.of(value);
   }

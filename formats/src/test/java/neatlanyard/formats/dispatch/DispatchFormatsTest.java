@@ -63,7 +63,8 @@ public class DispatchFormatsTest {
     Pack pack = good(PackReader.read(demo("packs/%s.yaml".formatted(type))));
     assertThat(list.entries()).hasSizeGreaterThanOrEqualTo(40);
     assertThat(list.type()).isEqualTo(pack.type());
-    Set<String> steps = pack.procedures().stream().flatMap(p -> p.steps().stream()).map(s -> s.id().value()).collect(Collectors.toSet());
+    Set<String> steps = pack.procedures().stream().flatMap(p -> p.steps().stream()).map(s -> s.id().value())
+        .collect(Collectors.toSet());
     for (Entry e : list.entries()) {
       assertThat(steps).as("steps of %s", e.id()).containsAll(e.steps().stream().map(s -> s.value()).toList());
       e.adds().forEach(x -> {
@@ -102,28 +103,40 @@ public class DispatchFormatsTest {
     List<TechEntry> lines = good(TechLogCsv.read(demo("tech-log.csv"), t -> list, NOW, ZoneOffset.UTC));
     assertThat(good(TechLogCsv.read(TechLogCsv.write(lines), t -> list, NOW, ZoneOffset.UTC))).isEqualTo(lines);
     TechLog log = TechLog.of(lines.stream().filter(l -> l.tail().equals(new TailId("TL-DVA"))).toList());
-    assertThat(log.deferrals(list, ZoneOffset.UTC)).extracting(d -> d.words()).containsExactly("52-1 Service door indicator");
-    assertThat(log.deferrals(list, ZoneOffset.UTC).getFirst().lastDay()).as("10 days after the day before").isEqualTo("2027-01-23");
+    assertThat(log.deferrals(list, ZoneOffset.UTC)).extracting(d -> d.words())
+        .containsExactly("52-1 Service door indicator");
+    assertThat(log.deferrals(list, ZoneOffset.UTC).getFirst().lastDay()).as("10 days after the day before")
+        .isEqualTo("2027-01-23");
   }
 
   @Test
   public void words_with_commas_quotes_and_lines_survive_the_csv() {
-    TechEntry odd = new TechEntry(new TailId("TL-DVA"), NOW, new neatlanyard.core.fleet.CrewId("varga"), "Lio \"V\" Varga",
+    TechEntry odd = new TechEntry(new TailId("TL-DVA"), NOW, new neatlanyard.core.fleet.CrewId("varga"),
+        "Lio \"V\" Varga",
         new TechAct.Cleared(new UUID(1, 2), "changed, \"tested\",\r\nsigned"));
-    assertThat(good(TechLogCsv.read(TechLogCsv.write(List.of(odd)), t -> DispatchList.none(new TypeId("x1")), NOW, ZoneOffset.UTC))).containsExactly(odd);
-    assertThat(faults(TechLogCsv.read("tail,defect\r\nx,y\r\n", t -> DispatchList.none(new TypeId("x1")), NOW, ZoneOffset.UTC)))
+    assertThat(good(
+        TechLogCsv.read(TechLogCsv.write(List.of(odd)), t -> DispatchList.none(new TypeId("x1")), NOW,
+        ZoneOffset.UTC))).containsExactly(odd);
+    assertThat(faults(
+        TechLogCsv.read("tail,defect\r\nx,y\r\n", t -> DispatchList.none(new TypeId("x1")), NOW, ZoneOffset.UTC)))
         .hasSize(11).allMatch(f -> f.contains("is missing"));
   }
 
-  /** What a spreadsheet would take for a formula goes out behind an apostrophe (OWASP, CSV injection), and comes back as it was. */
+  /**
+   * What a spreadsheet would take for a formula goes out behind an apostrophe (OWASP, CSV injection), and comes back
+   * as it was.
+   */
   @Test
   public void a_table_that_goes_out_is_safe_in_a_spreadsheet_and_comes_back_equal() {
-    for (String words : List.of("=1+1", "+cmd|' /C calc'!A0", "-2", "@SUM(A1)", "'quoted", "''twice", "'=1", "''=1", "=", "'", "plain")) {
-      TechEntry said = new TechEntry(new TailId("TL-DVA"), NOW, new neatlanyard.core.fleet.CrewId("varga"), "V", new TechAct.Cleared(new UUID(1, 2), words));
+    for (String words : List.of("=1+1", "+cmd|' /C calc'!A0", "-2", "@SUM(A1)", "'quoted", "''twice", "'=1", "''=1",
+        "=", "'", "plain")) {
+      TechEntry said = new TechEntry(new TailId("TL-DVA"), NOW, new neatlanyard.core.fleet.CrewId("varga"), "V",
+          new TechAct.Cleared(new UUID(1, 2), words));
       String csv = TechLogCsv.write(List.of(said));
       String cell = csv.substring(csv.indexOf("\r\n") + 2).replaceAll("(?s).*,(\"?)([^,]*)\\1\r\n$", "$2");
       assertThat(cell).doesNotMatch("(?s)[=+\\-@].*");
-      assertThat(good(TechLogCsv.read(csv, t -> DispatchList.none(new TypeId("x1")), NOW, ZoneOffset.UTC))).containsExactly(said);
+      assertThat(good(TechLogCsv.read(csv, t -> DispatchList.none(new TypeId("x1")), NOW, ZoneOffset.UTC)))
+          .containsExactly(said);
     }
   }
 
@@ -131,19 +144,28 @@ public class DispatchFormatsTest {
   public void times_and_days_are_plausible_or_refused_with_what_would_be() {
     String head = "tail,defect,at,by,name,act,flight,place,step,entry,count,last-day,words\r\n";
     String line = "TL-DVA,00000000-0000-0001-0000-000000000002,%s,varga,V,extended,,,,,,%s,x\r\n";
-    for (String[] odd : new String[][] {{"+1000000000-12-31T00:00:00Z", "2027-02-01"}, {"-P99999999D", "2027-02-01"}, {"-PT3H", "+999999999-12-31"}, {"1815-01-01T00:00:00Z", "2027-02-01"}}) {
-      assertThat(faults(TechLogCsv.read(head + line.formatted(odd[0], odd[1]), t -> DispatchList.none(new TypeId("x1")), NOW, ZoneOffset.UTC)))
+    for (String[] odd : new String[][] {{"+1000000000-12-31T00:00:00Z", "2027-02-01"}, {"-P99999999D", "2027-02-01"},
+        {"-PT3H", "+999999999-12-31"}, {"1815-01-01T00:00:00Z", "2027-02-01"}}) {
+      assertThat(faults(
+          TechLogCsv.read(head + line.formatted(odd[0], odd[1]), t -> DispatchList.none(new TypeId("x1")), NOW,
+          ZoneOffset.UTC)))
           .as("%s", (Object) odd).isNotEmpty();
     }
-    assertThat(good(TechLogCsv.read(head + line.formatted("-PT3H", "2027-02-01"), t -> DispatchList.none(new TypeId("x1")), NOW, ZoneOffset.UTC))).hasSize(1);
+    assertThat(good(
+        TechLogCsv.read(head + line.formatted("-PT3H", "2027-02-01"), t -> DispatchList.none(new TypeId("x1")), NOW,
+        ZoneOffset.UTC))).hasSize(1);
   }
 
   @Test
   public void readings_say_which_cell_does_not_fit() throws IOException {
     List<Reading> readings = good(ReadingsCsv.read(demo("readings.csv"), NOW));
     assertThat(readings).hasSizeGreaterThan(150).allMatch(r -> r.at().isBefore(NOW));
-    assertThat(faults(ReadingsCsv.read("tail,quantity,at,landings,hours,value\r\nTL-DVA,oil-left,-PT2H,1,2,1e9\r\nTL-DVA,oil-left,soon,-1,2,3\r\n", NOW)))
-        .hasSize(3).anyMatch(f -> f.contains("line=2,") && f.contains("not a value anybody reads")).anyMatch(f -> f.contains("'at' is 'soon'"));
+    assertThat(faults(
+        ReadingsCsv.read(
+        "tail,quantity,at,landings,hours,value\r\nTL-DVA,oil-left,-PT2H,1,2,1e9\r\nTL-DVA,oil-left,soon,-1,2,3\r\n",
+        NOW)))
+        .hasSize(3).anyMatch(f -> f.contains("line=2,") && f.contains("not a value anybody reads"))
+        .anyMatch(f -> f.contains("'at' is 'soon'"));
   }
 
   /** Second opinion: the calendar library that others read it with finds the same days (RFC 5545). */

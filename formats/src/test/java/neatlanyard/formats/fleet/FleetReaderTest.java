@@ -52,10 +52,12 @@ public class FleetReaderTest {
         "line 4, column 76: 'elevation-ft' is 31.5, not a whole number.",
         "line 4, column 88: 'zone': Unknown time-zone ID: Nowhere/Land.",
         "line 6, column 10: 'id': 'tl' is not a registration: 2 to 10 capitals, digits or hyphens.",
-        "line 8, column 32: 'role' is 'king'; known are: captain, first-officer, engineer, standards, maintenance, training, administrator.",
+        "line 8, column 32: 'role' is 'king'; known are: captain, first-officer, engineer, standards, maintenance, "
+        + "training, administrator.",
         "line 9, column 10: 'ann' stands twice.");
     assertThat(faults(FleetReader.read("operator: X"))).containsExactly("line 1, column 1: 'format' is missing.");
-    assertThat(faults(FleetReader.read(FLEET.replace("fleet/1", "fleet/9")))).hasSize(1).first().asString().contains("'neat-lanyard/fleet/1' is read here");
+    assertThat(faults(FleetReader.read(FLEET.replace("fleet/1", "fleet/9")))).hasSize(1).first().asString()
+        .contains("'neat-lanyard/fleet/1' is read here");
     assertThat(faults(FleetReader.read("just words"))).isNotEmpty();
   }
 
@@ -66,12 +68,15 @@ public class FleetReaderTest {
     Flight flight = FlightsReader.read(flight(good, "departs-in: PT40M"), fleet, NOW).orThrow("flights").getFirst();
     assertThat(flight.departs()).isEqualTo(NOW.plusSeconds(2_400));
     assertThat(flight.commander().orElseThrow().who().value()).isEqualTo("ann");
-    assertThat(FlightsReader.read(flight(good, "departs: 2027-01-14T08:05:00Z"), fleet, NOW).orThrow("").getFirst().departs())
+    assertThat(FlightsReader.read(flight(good, "departs: 2027-01-14T08:05:00Z"), fleet, NOW).orThrow("").getFirst()
+        .departs())
         .isEqualTo(flight.departs());
-    assertThat(faults(FlightsReader.read(flight("{who: ann, seat: left}, {who: bob, seat: left}", "departs: soon"), fleet, NOW)))
+    assertThat(faults(
+        FlightsReader.read(flight("{who: ann, seat: left}, {who: bob, seat: left}", "departs: soon"), fleet, NOW)))
         .containsExactly(
             "line 8, column 14: 'departs': Text 'soon' could not be parsed at index 0.",
-            "line 9, column 11: A crew has one person in the left seat and one in the right, and may have one in the engineer's.",
+            "line 9, column 11: A crew has one person in the left seat and one in the right, and may have one in the "
+            + "engineer's.",
             "line 9, column 11: Exactly one of the crew is the commander.",
             "line 9, column 11: Exactly one of the crew is the pilot flying.");
   }

@@ -67,13 +67,16 @@ public class RecordTest {
   private static final List<Event> ONE_OF_EACH = List.of(
       new Event.Opened(
           new Flight(
-              new FlightId("f1"), "Flight 14", new TailId("TL-DVA"), new AirfieldId("QTRN"), new AirfieldId("QVSK"), AT, Optional.of(170),
+              new FlightId("f1"), "Flight 14", new TailId("TL-DVA"), new AirfieldId("QTRN"), new AirfieldId("QVSK"),
+              AT, Optional.of(170),
               List.of(new Rostered(MARSK, Seat.LEFT, true, true))),
-          new Tail(new TailId("TL-DVA"), new TypeId("dovrin-46"), Optional.of(new SubTypeId("passenger")), Set.of(new Equipment("apu"))), new PackId("dovrin-46"),
+          new Tail(new TailId("TL-DVA"), new TypeId("dovrin-46"), Optional.of(new SubTypeId("passenger")),
+          Set.of(new Equipment("apu"))), new PackId("dovrin-46"),
           "2026-11", "abc", List.of(new CrewMember(MARSK, "Ida Marsk", Role.CAPTAIN))),
       new Event.SeatTaken(Seat.LEFT),
       new Event.DaySet(new Day(
-          StationReportReader.read("QTRN 140720Z 24012G20KT 9000 -SN FEW012CB M02/M04 Q1003", AT).orThrow(""), true, true,
+          StationReportReader.read("QTRN 140720Z 24012G20KT 9000 -SN FEW012CB M02/M04 Q1003", AT).orThrow(""), true,
+          true,
           Set.of(Circumstance.FIRST_FLIGHT, Circumstance.AFTER_DEICING))),
       new Event.StepDone(STEP),
       new Event.StepNotToday(STEP, "steps away, \"later\" — 10 °C"),
@@ -81,7 +84,8 @@ public class RecordTest {
       new Event.ValueSaid(STEP, "29.62"),
       new Event.AircraftRead("simulated aircraft", List.of(new State(new PointId("flaps"), "15"))),
       new Event.FlightFacts(new Facts(
-          List.of(new Facts.Elevation(new AirfieldId("QVSK"), "Vesk", 212)), List.of(new Facts.LastUse("inverter", "one", AT)))),
+          List.of(new Facts.Elevation(new AirfieldId("QVSK"), "Vesk", 212)),
+          List.of(new Facts.LastUse("inverter", "one", AT)))),
       new Event.DoesNotFit(STEP, "no such port on this tail"),
       new Event.StepUndone(STEP),
       new Event.FoundSo(STEP),
@@ -95,17 +99,23 @@ public class RecordTest {
       new Event.StepLater(STEP, "loaders in the way"),
       new Event.LogTailRead(new TailId("TL-DVB")),
       new Event.FindRaised(new UUID(0x7000L, 1), STEP, "tape\nleft", new Find.What(
-          Severity.MARK, 2, Optional.of(new EntryId("33-1")), Optional.of(new Find.Spot(-2.5, 3)), List.of(new UUID(0x7000L, 9)))),
+          Severity.MARK, 2, Optional.of(new EntryId("33-1")), Optional.of(new Find.Spot(-2.5, 3)),
+          List.of(new UUID(0x7000L, 9)))),
       new Event.VerdictTaken(new UUID(0x7000L, 1), Verdict.FLY_WITH_ENTRY, "entered", Optional.of(new Case(
-          Verdict.FLY_WITH_ENTRY, Optional.of(new EntryId("33-1")), List.of("one of two"), Optional.of(LocalDate.of(2027, 1, 17)), List.of("Crew: look"), "list"))),
+          Verdict.FLY_WITH_ENTRY, Optional.of(new EntryId("33-1")), List.of("one of two"),
+          Optional.of(LocalDate.of(2027, 1, 17)), List.of("Crew: look"), "list"))),
       new Event.TechStatus(new TechState(
-          List.of(new Deferral(new UUID(0x7000L, 2), new EntryId("33-1"), "Bulb", "out", Optional.of(new PlaceId("tip")), 1, LocalDate.of(2027, 1, 17),
+          List.of(new Deferral(new UUID(0x7000L, 2), new EntryId("33-1"), "Bulb", "out",
+          Optional.of(new PlaceId("tip")), 1, LocalDate.of(2027, 1, 17),
               ZoneId.of("Etc/GMT"), "", "", OptionalInt.of(10_000),
-              List.of(new DispatchList.Extra(new StepId("dx"), new ProcedureId("walkaround"), new PlaceId("tip"), "Bulb", "lit")), "")),
+              List.of(new DispatchList.Extra(new StepId("dx"), new ProcedureId("walkaround"), new PlaceId("tip"),
+              "Bulb", "lit")), "")),
           List.of(new TechState.Settled(new UUID(0x7000L, 1), true, "changed")),
-          List.of(new TechState.FoundBefore(new UUID(0x7000L, 3), Optional.empty(), Optional.of(STEP), "cut", "Holm", AT, "", List.of())))),
+          List.of(new TechState.FoundBefore(new UUID(0x7000L, 3), Optional.empty(), Optional.of(STEP), "cut", "Holm",
+          AT, "", List.of())))),
       new Event.ReadBefore(new Past(
-          List.of(new Past.Row(new QuantityId("oil-left"), List.of(new Readings.Past(100, 75.5, 11.2)))), Optional.of(new Usage(104, 78.3)),
+          List.of(new Past.Row(new QuantityId("oil-left"), List.of(new Readings.Past(100, 75.5, 11.2)))),
+          Optional.of(new Usage(104, 78.3)),
           new Schedule(LocalDate.of(2027, 1, 14), List.of(LocalDate.of(2027, 1, 15)), 4))),
       new Event.ChecklistStopped(new ProcedureId("before-takeoff")),
       new Event.ChecklistResumed(new ProcedureId("before-takeoff")),
@@ -144,11 +154,13 @@ public class RecordTest {
     String find = "{\"find\":\"00000000-0000-7000-0000-000000000001\",\"step\":\"wa-x\",\"note\":\"torn\"}";
     assertThat(EntryJson.event("find-raised", EntryJson.tree(find))).isEqualTo(
         new Event.FindRaised(new UUID(0x7000L, 1), new StepId("wa-x"), "torn", Find.What.DEFECT));
-    String verdict = "{\"find\":\"00000000-0000-7000-0000-000000000001\",\"verdict\":\"nothing_to_enter\",\"words\":\"\"}";
+    String verdict =
+        "{\"find\":\"00000000-0000-7000-0000-000000000001\",\"verdict\":\"nothing_to_enter\",\"words\":\"\"}";
     assertThat(EntryJson.event("verdict-taken", EntryJson.tree(verdict))).isEqualTo(
         new Event.VerdictTaken(new UUID(0x7000L, 1), Verdict.NOTHING_TO_ENTER, "", Optional.empty()));
     String hung = "{\"tag\":\"00000000-0000-7000-0000-000000000001\",\"words\":\"air\",\"due\":\"TAXI\"}";
-    assertThat(EntryJson.event("tag-hung", EntryJson.tree(hung))).isEqualTo(new Event.TagHung(new UUID(0x7000L, 1), "air", Stage.TAXI, Optional.empty()));
+    assertThat(EntryJson.event("tag-hung", EntryJson.tree(hung)))
+        .isEqualTo(new Event.TagHung(new UUID(0x7000L, 1), "air", Stage.TAXI, Optional.empty()));
   }
 
   @Test
@@ -210,17 +222,21 @@ public class RecordTest {
     assertThat(RecordFile.check(written(cut, kept.getLast().hash()))).isInstanceOf(RecordFile.Check.Altered.class);
     assertThat(RecordFile.check(written(cut, kept.get(10).hash())))
         .isEqualTo(new RecordFile.Check.Altered(11, "the last entry is not the tie-off"));
-    assertThat(RecordFile.check(record.replace("\"head\"", "\"more\":1,\"head\""))).isInstanceOf(RecordFile.Check.Altered.class);
-    for (String other : List.of("", "{}", "[]", "hello", "{\"format\":\"neat-lanyard/record/1\"}", "\0", "[".repeat(5_000))) {
+    assertThat(RecordFile.check(record.replace("\"head\"", "\"more\":1,\"head\"")))
+        .isInstanceOf(RecordFile.Check.Altered.class);
+    for (String other : List.of("", "{}", "[]", "hello", "{\"format\":\"neat-lanyard/record/1\"}", "\0",
+        "[".repeat(5_000))) {
       assertThat(RecordFile.check(other)).as(other).isInstanceOf(RecordFile.Check.NotARecord.class);
     }
   }
 
   @Test
   public void an_event_that_does_not_fit_is_explained() {
-    assertThatThrownBy(() -> EntryJson.event("step-dome", tools.jackson.databind.node.JsonNodeFactory.instance.objectNode()))
+    assertThatThrownBy(() -> EntryJson.event("step-dome",
+        tools.jackson.databind.node.JsonNodeFactory.instance.objectNode()))
         .hasMessageContaining("'step-dome' is not a kind of event; known are: aircraft-read");
-    assertThatThrownBy(() -> EntryJson.event("step-done", tools.jackson.databind.node.JsonNodeFactory.instance.objectNode()))
+    assertThatThrownBy(() -> EntryJson.event("step-done",
+        tools.jackson.databind.node.JsonNodeFactory.instance.objectNode()))
         .hasMessageContaining("step");
   }
 }

@@ -29,11 +29,15 @@ import org.testng.annotations.Test;
 
 /** Every kind of gauge comes back as it was written; what does not fit is named. */
 public class GaugeFormatsTest {
-  private static final Band BAND = new Band(OptionalDouble.of(1), OptionalDouble.of(2.5), OptionalDouble.empty(), OptionalDouble.of(40));
+  private static final Band BAND = new Band(OptionalDouble.of(1), OptionalDouble.of(2.5), OptionalDouble.empty(),
+      OptionalDouble.of(40));
   private static final List<Gauge> ONE_OF_EACH = List.of(
       BAND, new Between(BAND, "right", 25, true), new Bottle(21, 550, 600, 750),
-      new CrewOxygen(11, 13.5, 12, Map.of("QBRN", 30.0, "QKPT", 18.0), 500, "observers", 21), new Missing(2), new Oil(8, 10, 0.3),
-      new Sag("oxygen", 100), new TrimBand("centre", List.of(new TrimBand.Row(16, 4.5, 6.5), new TrimBand.Row(34, 1.5, 3.5))), new Tyre(86, 15, 5, 10, "inner", 5), new Tyre(120, 15, 4, 8, "", 0),
+      new CrewOxygen(11, 13.5, 12, Map.of("QBRN", 30.0, "QKPT", 18.0), 500, "observers", 21), new Missing(2),
+      new Oil(8, 10, 0.3),
+      new Sag("oxygen", 100), new TrimBand("centre",
+      List.of(new TrimBand.Row(16, 4.5, 6.5), new TrimBand.Row(34, 1.5, 3.5))), new Tyre(86, 15, 5, 10, "inner", 5),
+      new Tyre(120, 15, 4, 8, "", 0),
       new Uplift("before", "litres", "density", "ordered", 60), new WearPin(0, 120, 6));
 
   @Test
@@ -41,7 +45,8 @@ public class GaugeFormatsTest {
     Set<Class<?>> kinds = new HashSet<>(Set.of(Gauge.class.getPermittedSubclasses()));
     ONE_OF_EACH.forEach(g -> kinds.remove(g.getClass()));
     assertThat(kinds).isEmpty();
-    assertThat(ONE_OF_EACH.stream().map(g -> GaugeWriter.tree(g).get("kind")).distinct().sorted().map(Object::toString).toList())
+    assertThat(ONE_OF_EACH.stream().map(g -> GaugeWriter.tree(g).get("kind")).distinct().sorted().map(Object::toString)
+        .toList())
         .as("written under the names that are read").isEqualTo(GaugeReader.KINDS);
   }
 
@@ -82,7 +87,8 @@ public class GaugeFormatsTest {
           - {id: flow, name: Flow, unit: psi, gauge: {kind: sag, before: oxygen, most: 100}}
         planform: {hazards: [{kind: surface, name: Flap, x: 1, y: 1, width-m: 1, length-m: 1, during: pumps}]}
         """;
-    assertThat(PackReader.read(text)).isInstanceOfSatisfying(Read.Bad.class, b -> assertThat(((Read.Bad<?>) b).faults().stream().map(Fault::words))
+    assertThat(PackReader.read(text))
+        .isInstanceOfSatisfying(Read.Bad.class, b -> assertThat(((Read.Bad<?>) b).faults().stream().map(Fault::words))
         .anyMatch(w -> w.contains("'flow' compares with 'oxygen', which the pack does not declare"))
         .anyMatch(w -> w.contains("The pack declares no tag 'pumps'")));
   }

@@ -61,11 +61,13 @@ public class PackReaderTest {
 
   @DataProvider
   Object[][] packs() {
-    return new Object[][] {{"packs/dovrin-46.yaml", 60, 3}, {"packs/dovrin-46-2026-12.yaml", 60, 3}, {"packs/halyard-210.yaml", 90, 2}};
+    return new Object[][] {{"packs/dovrin-46.yaml", 60, 3}, {"packs/dovrin-46-2026-12.yaml", 60, 3},
+        {"packs/halyard-210.yaml", 90, 2}};
   }
 
   @Test(dataProvider = "packs")
-  public void the_demo_packs_are_as_large_as_a_fleet_would_expect(String file, int walkaround, int tails) throws IOException {
+  public void the_demo_packs_are_as_large_as_a_fleet_would_expect(String file, int walkaround,
+      int tails) throws IOException {
     Pack pack = PackReader.read(demo(file)).orThrow(file);
     assertThat(steps(pack, Kind.WALKAROUND)).isGreaterThanOrEqualTo(walkaround);
     assertThat(steps(pack, Kind.FLOW, Kind.POWER_UP, Kind.SAFETY_ROUND)).isGreaterThanOrEqualTo(110);
@@ -76,7 +78,8 @@ public class PackReaderTest {
   }
 
   private static long steps(Pack pack, Kind... kinds) {
-    return pack.procedures().stream().filter(p -> List.of(kinds).contains(p.kind())).mapToLong(p -> p.steps().size()).sum();
+    return pack.procedures().stream().filter(p -> List.of(kinds).contains(p.kind())).mapToLong(p -> p.steps().size())
+        .sum();
   }
 
   @Test(dataProvider = "packs")
@@ -89,18 +92,23 @@ public class PackReaderTest {
     Pack pack = PackReader.read(demo(file)).orThrow(file);
     assertThat(PackReader.read(PackWriter.yaml(pack)).orThrow("yaml")).isEqualTo(pack);
     assertThat(PackReader.read(PackWriter.json(pack)).orThrow("json")).isEqualTo(pack);
-    assertThat(PackWriter.yaml(PackReader.read(PackWriter.yaml(pack)).orThrow("yaml"))).isEqualTo(PackWriter.yaml(pack));
+    assertThat(PackWriter.yaml(PackReader.read(PackWriter.yaml(pack)).orThrow("yaml")))
+        .isEqualTo(PackWriter.yaml(pack));
   }
 
-  /** The published JSON Schema 2020-12 takes what the reader takes and refuses what it refuses, as far as form goes. */
+  /**
+   * The published JSON Schema 2020-12 takes what the reader takes and refuses what it refuses, as far as form goes.
+   */
   @Test(dataProvider = "packs")
   public void the_published_schema_fits(String file, int walkaround, int tails) throws IOException {
     String json = PackWriter.json(PackReader.read(demo(file)).orThrow(file));
     Schema schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
-        .getSchema(Files.readString(Path.of(System.getProperty("lanyard.root", ".."), "docs/formats/pack.schema.json")));
+        .getSchema(Files.readString(
+        Path.of(System.getProperty("lanyard.root", ".."), "docs/formats/pack.schema.json")));
     assertThat(schema.validate(json, InputFormat.JSON)).isEmpty();
     for (String[] bad : new String[][] {
-        {"\"stage\":\"walkaround\"", "\"stage\":\"walk\""}, {"\"unit\":\"psi\"", "\"unit\":\"bar\""}, {"\"dark\":true", "\"dusk\":true"},
+        {"\"stage\":\"walkaround\"", "\"stage\":\"walk\""}, {"\"unit\":\"psi\"", "\"unit\":\"bar\""},
+            {"\"dark\":true", "\"dusk\":true"},
         {"\"response\":", "\"answer\":"}, {"pack/2", "pack/3"}, {"\"colder-than\":3", "\"colder-than\":3.5"}}) {
       assertThat(json).contains(bad[0]);
       String text = json.replace(bad[0], bad[1]);
@@ -119,7 +127,8 @@ public class PackReaderTest {
         .extracting(Card.LeftOut::why).containsExactly("18 °C, not colder than 3 °C, nothing is falling");
     assertThat(summer.leftOut()).allMatch(l -> !l.why().isBlank());
     long steps = winter.pack().procedures().stream().mapToLong(p -> p.steps().size()).sum();
-    assertThat(winter.parts().stream().mapToLong(p -> p.items().size()).sum() + winter.leftOut().size()).isEqualTo(steps);
+    assertThat(winter.parts().stream().mapToLong(p -> p.items().size()).sum() + winter.leftOut().size())
+        .isEqualTo(steps);
   }
 
   /** A value of today comes from something that is there, and a control is configured as it can be. */
@@ -127,13 +136,17 @@ public class PackReaderTest {
   public void values_of_today_and_the_takeoff_configuration_refer_to_what_is_there() throws IOException {
     String demo = demo("packs/dovrin-46.yaml");
     String turn = "alternates: {choices: [one, two], memory: inverter}, value: {turn: true, back: true}";
-    assertThat(faults(PackReader.read(demo.replace(turn, "value: {turn: true, back: true}")))).singleElement().asString()
+    assertThat(faults(PackReader.read(demo.replace(turn, "value: {turn: true, back: true}")))).singleElement()
+        .asString()
         .endsWith("The step uses nothing in turn.");
-    assertThat(faults(PackReader.read(demo.replace("value: {of: cruising-level}", "value: {position: gear}")))).singleElement().asString()
+    assertThat(faults(PackReader.read(demo.replace("value: {of: cruising-level}", "value: {position: gear}"))))
+        .singleElement().asString()
         .endsWith("The step neither sets, expects nor verifies 'gear'.");
-    assertThat(faults(PackReader.read(demo.replace("value: {of: cruising-level}", "value: {of: the-moon}")))).singleElement().asString()
+    assertThat(faults(PackReader.read(demo.replace("value: {of: cruising-level}", "value: {of: the-moon}"))))
+        .singleElement().asString()
         .contains("'of' is 'the-moon'; known are: pressure-setting");
-    assertThat(faults(PackReader.read(demo.replace("takeoff: {flaps: \"15\"", "takeoff: {flaps: \"16\"")))).singleElement().asString()
+    assertThat(faults(PackReader.read(demo.replace("takeoff: {flaps: \"15\"", "takeoff: {flaps: \"16\""))))
+        .singleElement().asString()
         .endsWith("'flaps' cannot be '16'; known are: 0, 15, 27.");
   }
 
@@ -142,7 +155,8 @@ public class PackReaderTest {
     Fleet fleet = FleetReader.read(demo("fleet.yaml")).orThrow("fleet");
     List<Flight> flights = FlightsReader.read(demo("flights.yaml"), fleet, NOW).orThrow("flights");
     assertThat(flights).allMatch(f -> f.departs().isAfter(NOW));
-    assertThat(faults(FlightsReader.read(demo("flights.yaml").replace("TL-DVC", "TL-NIX").replace("quill", "varga"), fleet, NOW)))
+    assertThat(faults(
+        FlightsReader.read(demo("flights.yaml").replace("TL-DVC", "TL-NIX").replace("quill", "varga"), fleet, NOW)))
         .containsExactly(
             "line 16, column 11: The fleet has no tail 'TL-NIX'.",
             "line 22, column 15: 'varga' is maintenance and does not sit in the left seat.");
@@ -168,28 +182,37 @@ public class PackReaderTest {
     assertThat(faults).allMatch(f -> f.startsWith("line "));
     assertThat(String.join("\n", faults)).contains(
         "There is no station or panel 'nowhere'", "There is no step 'pu-clearr'", "There is no tag 'apu-hair'",
-        "'fited' is not a condition; known are", "Nothing opens 'left pitott' of the tag 'covers'", "'length-m' is 'long', not a number",
-        "A step 'pu-gear' exists already", "'each-lever' is not a school of 'control-check'; known are: stationary, straight-taxi",
-        "'gust-lock' cannot be 'away'; known are: in, out", "'oxygen' is declared in psi, not in hpa", "The step 'fo-boots' starts no wait",
+        "'fited' is not a condition; known are", "Nothing opens 'left pitott' of the tag 'covers'",
+        "'length-m' is 'long', not a number",
+        "A step 'pu-gear' exists already",
+        "'each-lever' is not a school of 'control-check'; known are: stationary, straight-taxi",
+        "'gust-lock' cannot be 'away'; known are: in, out", "'oxygen' is declared in psi, not in hpa",
+        "The step 'fo-boots' starts no wait",
         "The pack declares no sub-type 'fright'");
     assertThat(PackReader.read(text) instanceof Read.Bad<Pack> bad ? bad.faults() : List.of())
         .filteredOn(f -> f instanceof Fault fault && fault.what().contains("'gust-lock' cannot be"))
-        .extracting(f -> f instanceof Fault fault ? fault.path() : "").singleElement().asString().matches("/procedures/\\d+/steps/\\d+/sets/gust-lock");
+        .extracting(f -> f instanceof Fault fault ? fault.path() : "").singleElement().asString()
+        .matches("/procedures/\\d+/steps/\\d+/sets/gust-lock");
   }
 
   @Test
   public void json_is_read_too_and_unknown_fields_are_not_passed_over() {
     assertThat(faults(FleetReader.read("{\"format\": \"neat-lanyard/fleet/1\", \"operator\": \"X\"}"))).isEmpty();
-    assertThat(faults(FleetReader.read("{\"format\": \"neat-lanyard/fleet/1\", \"operator\": \"X\", \"colour\": \"red\"}")))
-        .containsExactly("line 1, column 63: 'colour' is not a field here; known are: airfields, crew, format, operator, tails, zone.");
+    assertThat(faults(
+        FleetReader.read("{\"format\": \"neat-lanyard/fleet/1\", \"operator\": \"X\", \"colour\": \"red\"}")))
+        .containsExactly(
+        "line 1, column 63: 'colour' is not a field here; known are: airfields, crew, format, operator, tails, zone.");
   }
 
   @Test
   public void texts_made_to_do_harm_are_refused() {
     String bomb = "a: &a [x, x]\nb: &b [*a, *a]\nc: [*b, *b]\n";
-    assertThat(faults(PackReader.read(bomb))).containsExactly("line 2, column 8: Aliases (*) are not allowed; write it out.");
-    assertThat(faults(PackReader.read("[".repeat(100_000)))).hasSize(1).first().asString().contains("nested deeper than 40 levels");
-    assertThat(faults(PackReader.read("x".repeat(Doc.MOST_CHARACTERS + 1)))).first().asString().contains("is the most");
+    assertThat(faults(PackReader.read(bomb)))
+        .containsExactly("line 2, column 8: Aliases (*) are not allowed; write it out.");
+    assertThat(faults(PackReader.read("[".repeat(100_000)))).hasSize(1).first().asString()
+        .contains("nested deeper than 40 levels");
+    assertThat(faults(PackReader.read("x".repeat(Doc.MOST_CHARACTERS + 1)))).first().asString()
+        .contains("is the most");
     assertThat(faults(FleetReader.read("format: neat-lanyard/fleet/1\noperator: A\noperator: B\n")))
         .containsExactly("line 3, column 1: 'operator' stands twice.");
     assertThat(faults(PackReader.read("a: b: c"))).hasSize(1).first().asString().startsWith("line 1");

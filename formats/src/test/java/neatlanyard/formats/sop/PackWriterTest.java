@@ -45,7 +45,8 @@ import org.testng.annotations.Test;
 public class PackWriterTest {
   /** Words that a careless writer would turn into something else. */
   private static final List<String> AWKWARD = List.of(
-      "off", "no", "null", "~", "1e3", "0x1F", "2027-01-14", "a: b", "# not a comment", "\"quoted\"", "it's", "{brace}", "[list]", "– dash", "tab\there",
+      "off", "no", "null", "~", "1e3", "0x1F", "2027-01-14", "a: b", "# not a comment", "\"quoted\"", "it's",
+      "{brace}", "[list]", "– dash", "tab\there",
       "*star", "&and", "!bang", "%", "°C ≥ 5", "two  spaces", "comma, and; more", "15", "-");
 
   private String text;
@@ -75,7 +76,8 @@ public class PackWriterTest {
       case 12 -> new Condition.MeasuredBelow(any(random, demo.quantities()), random.nextInt(3_000) / 8.0);
       case 13, 14 -> new Condition.Not(condition(random, depth - 1));
       case 15 -> new Condition.All(List.of(condition(random, depth - 1), condition(random, depth - 1)));
-      default -> new Condition.Any(List.of(condition(random, depth - 1), condition(random, depth - 1), condition(random, depth - 1)));
+      default -> new Condition.Any(
+          List.of(condition(random, depth - 1), condition(random, depth - 1), condition(random, depth - 1)));
     };
   }
 
@@ -87,8 +89,10 @@ public class PackWriterTest {
     Point point = any(random, demo.points());
     Point control = any(random, demo.points().stream().filter(Point::control).toList());
     List<TagKind> tags = demo.tags().stream().filter(t -> t.hangsOn() == TagKind.Trigger.STEP).toList();
-    Step.Hook hook = new Step.Hook(any(random, tags).id(), random.nextBoolean() ? List.of() : List.of("item " + random.nextInt(3), "off"));
-    Step.Builder step = Step.of("s" + i, any(random, demo.places()).id().value(), any(random, AWKWARD), any(random, AWKWARD), any(random, List.of(Owner.values())));
+    Step.Hook hook = new Step.Hook(any(random, tags).id(), random.nextBoolean() ? List.of()
+        : List.of("item " + random.nextInt(3), "off"));
+    Step.Builder step = Step.of("s" + i, any(random, demo.places()).id().value(), any(random, AWKWARD),
+        any(random, AWKWARD), any(random, List.of(Owner.values())));
     if (random.nextBoolean()) {
       step.when(condition(random, 4));
     }
@@ -96,7 +100,8 @@ public class PackWriterTest {
       step.sets(new State(control.id(), any(random, control.states())));
     }
     if (random.nextInt(3) == 0) {
-      step.expects(new State(point.id(), any(random, point.states()))).verifies(new State(control.id(), any(random, control.states())));
+      step.expects(new State(point.id(), any(random, point.states())))
+          .verifies(new State(control.id(), any(random, control.states())));
     }
     if (i > 0 && random.nextInt(3) == 0) {
       step.needs(new StepId("s" + random.nextInt(i)));
@@ -110,15 +115,20 @@ public class PackWriterTest {
       step.afterWait(new StepId("s0"));
     }
     if (random.nextInt(4) == 0) {
-      step.course(new Step.Beat(any(random, AWKWARD), any(random, AWKWARD)), new Step.Beat("hold", "lit")).testsLights();
+      step.course(new Step.Beat(any(random, AWKWARD), any(random, AWKWARD)), new Step.Beat("hold", "lit"))
+          .testsLights();
     }
     boolean back = random.nextBoolean();
     if (random.nextInt(4) == 0) {
-      step.value(new DayValue(new DayValue.Source.Figure(any(random, List.of(DayFigure.values())), random.nextInt(3) * 100 - 100), back));
+      step.value(new DayValue(
+          new DayValue.Source.Figure(any(random, List.of(DayFigure.values())), random.nextInt(3) * 100 - 100), back));
     } else if (random.nextInt(4) == 0) {
-      step.sets(new State(control.id(), control.states().getFirst())).value(new DayValue(new DayValue.Source.Position(control.id()), back));
+      step.sets(new State(control.id(), control.states().getFirst()))
+          .value(new DayValue(new DayValue.Source.Position(control.id()), back));
     } else if (random.nextInt(4) == 0) {
-      step.measures(new Measure(any(random, demo.quantities()), OptionalDouble.of(-3.5), random.nextBoolean() ? OptionalDouble.empty() : OptionalDouble.of(1e5)));
+      step.measures(
+          new Measure(any(random, demo.quantities()), OptionalDouble.of(-3.5), random.nextBoolean()
+          ? OptionalDouble.empty() : OptionalDouble.of(1e5)));
     }
     if (random.nextInt(5) == 0) {
       step.alternates(new Alternation(List.of("on", "off"), random.nextBoolean() ? "" : "memory"));
@@ -141,15 +151,22 @@ public class PackWriterTest {
     List<Step> second = IntStream.range(6, 10).mapToObj(i -> step(random, i, true)).toList();
     Point control = any(random, demo.points().stream().filter(Point::control).toList());
     return new Pack(
-        demo.id(), any(random, AWKWARD), any(random, AWKWARD), demo.type(), Policy.of(schools), demo.equipment(), demo.subTypes(), demo.tails(),
+        demo.id(), any(random, AWKWARD), any(random, AWKWARD), demo.type(), Policy.of(schools), demo.equipment(),
+        demo.subTypes(), demo.tails(),
         demo.quantities(), demo.due(), demo.planform(), demo.places(), demo.points(), demo.tags(),
         List.of(
-            new Procedure(new ProcedureId("one"), any(random, AWKWARD), Stage.FLOWS, Kind.FLOW, List.of(new State(control.id(), any(random, control.states()))), first),
-            new Procedure(new ProcedureId("two"), any(random, AWKWARD), Stage.TAXI, Kind.CHECKLIST, List.of(), second)),
-        demo.takeoff(), demo.flightControls(), List.of(new Waiver("never", any(random, AWKWARD), any(random, AWKWARD))));
+            new Procedure(new ProcedureId("one"), any(random, AWKWARD), Stage.FLOWS, Kind.FLOW,
+            List.of(new State(control.id(), any(random, control.states()))), first),
+            new Procedure(new ProcedureId("two"), any(random, AWKWARD), Stage.TAXI, Kind.CHECKLIST, List.of(),
+            second)),
+        demo.takeoff(), demo.flightControls(),
+        List.of(new Waiver("never", any(random, AWKWARD), any(random, AWKWARD))));
   }
 
-  /** Property: read(write(pack)) is the pack, in YAML and in JSON, whatever conditions, hooks and awkward words are in it. */
+  /**
+   * Property: read(write(pack)) is the pack, in YAML and in JSON, whatever conditions, hooks and awkward words are in
+   * it.
+   */
   @Test
   public void whatever_is_written_reads_back_equal() {
     Random random = new Random(41);
@@ -170,19 +187,24 @@ public class PackWriterTest {
   private String chain(int steps, boolean round) {
     List<Step> chain = IntStream.range(0, steps).mapToObj(i -> {
       Step.Builder step = Step.of("s" + i, "pedestal", "Step " + i, "seen", Owner.LEFT);
-      return (i > 0 ? step.needs(new StepId("s" + (i - 1))) : round ? step.needs(new StepId("s" + (steps - 1))) : step).build();
+      return (i > 0 ? step.needs(new StepId("s" + (i - 1))) : round ? step.needs(new StepId("s" + (steps - 1))) : step)
+          .build();
     }).toList();
     return PackWriter.yaml(new Pack(
-        demo.id(), "1", "Chain", demo.type(), demo.policy(), demo.equipment(), demo.subTypes(), demo.tails(), demo.quantities(), demo.due(), demo.planform(),
-        demo.places(), demo.points(), demo.tags(), List.of(new Procedure(new ProcedureId("p"), "P", Stage.FLOWS, Kind.FLOW, List.of(), chain)),
+        demo.id(), "1", "Chain", demo.type(), demo.policy(), demo.equipment(), demo.subTypes(), demo.tails(),
+        demo.quantities(), demo.due(), demo.planform(),
+        demo.places(), demo.points(), demo.tags(),
+        List.of(new Procedure(new ProcedureId("p"), "P", Stage.FLOWS, Kind.FLOW, List.of(), chain)),
         List.of(), demo.flightControls(), List.of()));
   }
 
   @Test
   public void a_long_chain_of_needs_is_read_and_a_round_is_named_at_every_step_of_it() {
     assertThat(faults(chain(4_000, false))).isEmpty();
-    assertThat(faults(chain(3_000, true))).hasSize(3_000).allMatch(f -> f.startsWith("line ") && f.contains("needs itself, by way of its needs"));
-    assertThat(faults(chain(4_001, false))).singleElement().asString().contains("They have 4001 steps; 4000 is the most.");
+    assertThat(faults(chain(3_000, true))).hasSize(3_000)
+        .allMatch(f -> f.startsWith("line ") && f.contains("needs itself, by way of its needs"));
+    assertThat(faults(chain(4_001, false))).singleElement().asString()
+        .contains("They have 4001 steps; 4000 is the most.");
   }
 
   @Test
@@ -190,10 +212,13 @@ public class PackWriterTest {
     String yaml = PackWriter.yaml(demo);
     assertThat(faults(yaml + "colour: red\n")).singleElement().asString().contains("'colour' is not a field here");
     assertThat(faults(yaml + "title: Again\n")).singleElement().asString().contains("'title' stands twice");
-    assertThat(faults(yaml.replace("unit: psi, least: 1000", "unit: hpa, least: 1000"))).singleElement().asString().contains("declared in psi, not in hpa");
-    assertThat(faults(yaml.replace("neat-lanyard/pack/2", "neat-lanyard/pack/1"))).singleElement().asString().contains("'neat-lanyard/pack/2' is read here");
+    assertThat(faults(yaml.replace("unit: psi, least: 1000", "unit: hpa, least: 1000"))).singleElement().asString()
+        .contains("declared in psi, not in hpa");
+    assertThat(faults(yaml.replace("neat-lanyard/pack/2", "neat-lanyard/pack/1"))).singleElement().asString()
+        .contains("'neat-lanyard/pack/2' is read here");
     String deep = "{not: ".repeat(60) + "{dark: true}" + "}".repeat(60);
-    assertThat(faults(text.replace("when: {dark: true}", "when: " + deep))).singleElement().asString().contains("nested deeper than 40 levels");
+    assertThat(faults(text.replace("when: {dark: true}", "when: " + deep))).singleElement().asString()
+        .contains("nested deeper than 40 levels");
     assertThat(faults(yaml.replace("positions: [in, out]", "positions: [in, in]")))
         .anyMatch(f -> f.contains("'positions' wants at least two, each different."));
   }

@@ -52,7 +52,20 @@ public class FuzzTest {
   private static final Duration LONGEST = Duration.ofSeconds(1);
 
   /** @param share how many of a thousand inputs it gets */
-  private record Reader(int share, List<String> good, Consumer<String> reads) {}
+  /** Named after nothing that it holds: reports print what a test was given. */
+  private record Reader(int share, List<String> good, Consumer<String> reads) {
+    @Override
+    public String toString() {
+      return "with a share of " + share;
+    }
+  }
+
+  private record Text(String of, String text) {
+    @Override
+    public String toString() {
+      return of;
+    }
+  }
 
   private static String demo(String file) {
     try {
@@ -70,7 +83,8 @@ public class FuzzTest {
     CrewId marsk = new CrewId("marsk");
     String previous = Chain.GENESIS;
     List<Event> events = List.of(
-        new Event.SeatTaken(Seat.LEFT), new Event.StepDone(new StepId("wa-door")), new Event.TiedOff(List.of(new Event.Acceptance("a", "b", "c"))));
+        new Event.SeatTaken(Seat.LEFT), new Event.StepDone(new StepId("wa-door")),
+        new Event.TiedOff(List.of(new Event.Acceptance("a", "b", "c"))));
     List<String> written = new java.util.ArrayList<>();
     for (int i = 0; i < events.size(); i++) {
       EntryJson.Kept kept = EntryJson.write(
@@ -87,7 +101,8 @@ public class FuzzTest {
     List<String> entries = entries();
     String last = EntryJson.read(entries.getLast()).event().getClass().getSimpleName();
     assertThat(last).isEqualTo("TiedOff");
-    String record = RecordFile.write(entries, entries.getLast().replaceAll(".*\"hash\":\"([0-9a-f]+)\".*", "$1"), Seal.of("x", Seal.newKey(NOW)));
+    String record = RecordFile.write(entries, entries.getLast().replaceAll(".*\"hash\":\"([0-9a-f]+)\".*", "$1"),
+        Seal.of("x", Seal.newKey(NOW)));
     Map<String, Reader> readers = new LinkedHashMap<>();
     readers.put("station report", new Reader(300, List.of(
         "METAR QTRN 140720Z 24012G25KT 210V270 9000 R25/0600U -SHSN FEW012 BKN025CB M02/M04 Q1003 NOSIG",
@@ -97,11 +112,14 @@ public class FuzzTest {
     readers.put("technical log", new Reader(120, List.of(demo("tech-log.csv")),
         t -> TechLogCsv.read(t, x -> DispatchList.none(new TypeId("t")), NOW, ZoneId.of("UTC"))));
     readers.put("readings", new Reader(100, List.of(head(demo("readings.csv"), 12)), t -> ReadingsCsv.read(t, NOW)));
-    readers.put("trace", new Reader(80, List.of(head(demo("traces/dovrin-46-sound.csv"), 8)), t -> TraceCsv.read(t, spec)));
-    readers.put("dispatch list", new Reader(40, List.of(head(demo("dispatch/dovrin-46.yaml"), 30)), DispatchListReader::read));
+    readers.put("trace", new Reader(80, List.of(head(demo("traces/dovrin-46-sound.csv"), 8)), t ->
+        TraceCsv.read(t, spec)));
+    readers.put("dispatch list", new Reader(40, List.of(head(demo("dispatch/dovrin-46.yaml"), 30)),
+        DispatchListReader::read));
     readers.put("entry", new Reader(120, entries, FuzzTest::entry));
     readers.put("record", new Reader(80, List.of(record), RecordFile::check));
-    readers.put("pack", new Reader(20, Stream.of("dovrin-46", "halyard-210").map(p -> head(demo("packs/" + p + ".yaml"), 60)).toList(), PackReader::read));
+    readers.put("pack", new Reader(20, Stream.of("dovrin-46", "halyard-210")
+        .map(p -> head(demo("packs/" + p + ".yaml"), 60)).toList(), PackReader::read));
     return readers;
   }
 
@@ -127,7 +145,8 @@ public class FuzzTest {
     long longest = 0;
     String slowest = "";
     for (int i = 0; i < inputs; i++) {
-      String input = mutator.next(name.equals("pack") && i % WHOLE_PACK_EVERY == 0 ? List.of(demo("packs/dovrin-46.yaml")) : reader.good);
+      String input = mutator.next(name.equals("pack") && i % WHOLE_PACK_EVERY == 0
+          ? List.of(demo("packs/dovrin-46.yaml")) : reader.good);
       long began = System.nanoTime();
       try {
         reader.reads.accept(input);
@@ -144,16 +163,28 @@ public class FuzzTest {
   }
 
   @DataProvider
-  static Object[][] long_ones() {
+  static Object[] long_ones() {
     int n = Doc.MOST_CHARACTERS - 1_000;
     String word = "ab ".repeat(n / 3);
-    return new Object[][] {
-      {"a plain scalar", "format: " + word}, {"a double-quoted one", "format: \"" + word + "\""}, {"a single-quoted one", "format: '" + word + "'"},
-      {"a comment", "format: x # " + word}, {"a literal block", "format: |\n  " + word}, {"a folded block of lines", "format: >\n" + "  ab\n".repeat(n / 5)},
-      {"one word", "format: " + "x".repeat(n)}, {"blanks", "format:" + " ".repeat(n) + "x"}, {"line ends", "format: x" + "\n".repeat(n)},
-      {"a plain scalar of lines", "format: x\n" + "  ab\n".repeat(n / 5)}, {"a JSON text", "{\"format\":\"" + "x".repeat(n) + "\"}"},
-      {"many small ones", "format: [" + "a,".repeat(n / 2) + "]"}, {"many fields", fields(n)}, {"escapes", "format: \"" + "\\u0041".repeat(n / 6) + "\""},
-      {"a directive", "%" + "x".repeat(n)}, {"an anchor", "format: &" + "x".repeat(n) + " y"}, {"a tag", "format: !" + "x".repeat(n) + " y"},
+    String x = "x".repeat(n);
+    return new Object[] {
+      new Text("a plain scalar", "format: " + word),
+      new Text("a double-quoted one", "format: \"" + word + "\""),
+      new Text("a single-quoted one", "format: '" + word + "'"),
+      new Text("a comment", "format: x # " + word),
+      new Text("a literal block", "format: |\n  " + word),
+      new Text("a folded block of lines", "format: >\n" + "  ab\n".repeat(n / 5)),
+      new Text("one word", "format: " + x),
+      new Text("blanks", "format:" + " ".repeat(n) + "x"),
+      new Text("line ends", "format: x" + "\n".repeat(n)),
+      new Text("a plain scalar of lines", "format: x\n" + "  ab\n".repeat(n / 5)),
+      new Text("a JSON text", "{\"format\":\"" + x + "\"}"),
+      new Text("many small ones", "format: [" + "a,".repeat(n / 2) + "]"),
+      new Text("many fields", fields(n)),
+      new Text("escapes", "format: \"" + "\\u0041".repeat(n / 6) + "\""),
+      new Text("a directive", "%" + x),
+      new Text("an anchor", "format: &" + x + " y"),
+      new Text("a tag", "format: !" + x + " y"),
     };
   }
 
@@ -167,7 +198,7 @@ public class FuzzTest {
 
   /** What took quadratic time had no answer in 30 s; the limit is wide so that a slow machine passes. */
   @Test(dataProvider = "long_ones", timeOut = 20_000)
-  public void eight_million_characters_of_anything_are_read_in_one_go(String of, String text) {
-    assertThat(FleetReader.read(text)).as(of).isInstanceOf(Read.Bad.class);
+  public void eight_million_characters_of_anything_are_read_in_one_go(Text of) {
+    assertThat(FleetReader.read(of.text)).as(of.of).isInstanceOf(Read.Bad.class);
   }
 }

@@ -8,13 +8,17 @@ import java.util.regex.Pattern;
 /** Makes of good inputs ones that nobody would write, the same ones from the same seed. */
 public final class Mutator {
   private static final List<String> SPECIALS = List.of(
-      "\u0000", "\u0007", "\u001b[31m", "\u0085", "\u202e", "\ud800", "\udfff", "\ufffe", "\ufeff", "𝕏", "é", "'", "\"", "\\", "\\u0000", "\\ud800",
-      "{", "}", "[", "]", ",", ":", ": ", "- ", "#", "&a ", "*a", "!!int ", "|", ">", "%", "@", "`", "\n", "\r\n", "\t", "  ", "=", "+", "-",
+      "\u0000", "\u0007", "\u001b[31m", "\u0085", "\u202e", "\ud800", "\udfff", "\ufffe", "\ufeff", "𝕏", "é", "'",
+      "\"", "\\", "\\u0000", "\\ud800",
+      "{", "}", "[", "]", ",", ":", ": ", "- ", "#", "&a ", "*a", "!!int ", "|", ">", "%", "@", "`", "\n", "\r\n",
+      "\t", "  ", "=", "+", "-",
       "null", "~", "true", "{}", "[]", "[null]", "\"\"", "<!--", "../../", "\"; drop table entry; --");
 
   private static final List<String> NUMBERS = List.of(
-      "0", "-0", "-1", "1e308", "1e309", "-1e309", "NaN", "Infinity", "2147483648", "9223372036854775808", "999999999999999999999", "0x10", "1_000",
-      "0.1e-400", "+999999999-12-31", "-999999999-01-01", "+1000000000-12-31T23:59:59.999999999Z", "PT9223372036854775807S", "-P99999999999D", "P1Y");
+      "0", "-0", "-1", "1e308", "1e309", "-1e309", "NaN", "Infinity", "2147483648", "9223372036854775808",
+      "999999999999999999999", "0x10", "1_000",
+      "0.1e-400", "+999999999-12-31", "-999999999-01-01", "+1000000000-12-31T23:59:59.999999999Z",
+      "PT9223372036854775807S", "-P99999999999D", "P1Y");
 
   private static final Pattern DIGITS = Pattern.compile("-?[0-9][0-9.:TZ-]*");
   private static final int MOST_CHANGES = 4;
@@ -37,7 +41,8 @@ public final class Mutator {
 
   /** What may stand anywhere: a special text, or a number nobody means. */
   public String piece() {
-    return random.nextInt(3) == 0 ? NUMBERS.get(random.nextInt(NUMBERS.size())) : SPECIALS.get(random.nextInt(SPECIALS.size()));
+    return random.nextInt(3) == 0 ? NUMBERS.get(random.nextInt(NUMBERS.size()))
+        : SPECIALS.get(random.nextInt(SPECIALS.size()));
   }
 
   public int below(int bound) {

@@ -33,7 +33,9 @@ public class StationReportReaderTest {
   /** ICAO Annex 3, appendix 3, example A3-1 (from memory). */
   @Test
   public void routine_report_of_the_annex() {
-    StationReport r = good("METAR YUDO 221630Z 24004MPS 0600 R12/1000U DZ FG SCT010 OVC020 17/16 Q1018 BECMG TL1700 0800 FG BECMG AT1800 9999 NSW");
+    StationReport r = good(
+        "METAR YUDO 221630Z 24004MPS 0600 R12/1000U DZ FG SCT010 OVC020 17/16 Q1018 BECMG TL1700 0800 FG BECMG "
+        + "AT1800 9999 NSW");
     assertThat(r.station()).isEqualTo("YUDO");
     assertThat(r.observed()).isEqualTo(Instant.parse("2027-01-22T16:30:00Z"));
     assertThat(r.wind()).contains(new Wind(OptionalInt.of(240), 8, OptionalInt.empty()));
@@ -47,7 +49,9 @@ public class StationReportReaderTest {
   /** ICAO Annex 3, appendix 3, example A3-2 (from memory). */
   @Test
   public void special_report_of_the_annex() {
-    StationReport r = good("SPECI YUDO 151115Z 05025G37KT 3000 1200NE +TSRA BKN005CB 25/22 Q1008 TEMPO TL1200 0600 BECMG AT1200 8000 NSW NSC");
+    StationReport r = good(
+        "SPECI YUDO 151115Z 05025G37KT 3000 1200NE +TSRA BKN005CB 25/22 Q1008 TEMPO TL1200 0600 BECMG AT1200 8000 "
+        + "NSW NSC");
     assertThat(r.wind()).contains(new Wind(OptionalInt.of(50), 25, OptionalInt.of(37)));
     assertThat(r.visibilityM()).hasValue(3000);
     assertThat(r.weather()).extracting(Phenomenon::words).containsExactly("heavy thunderstorm with rain");
@@ -136,7 +140,8 @@ public class StationReportReaderTest {
       assertThat(ours.dewPointC().orElse(99)).as(text).isEqualTo(theirs.getDewPoint());
       assertThat(ours.qnhHpa().orElse(0)).as(text).isCloseTo(theirs.getAltimeter(), within(0.5));
       assertThat(ours.weather()).as(text).hasSize(theirs.getWeatherConditions().size());
-      assertThat(ours.clouds().getFirst().baseFt().orElse(0)).as(text).isEqualTo(theirs.getClouds().getFirst().getHeight());
+      assertThat(ours.clouds().getFirst().baseFt().orElse(0)).as(text)
+          .isEqualTo(theirs.getClouds().getFirst().getHeight());
     }
   }
 

@@ -7,11 +7,16 @@ public final class ControlViews {
   private ControlViews() {}
 
   public record FindingView(
-      String axis, String subject, String criterion, boolean passed, double measured, double limit, String unit, String words) {}
+      String axis, String subject, String criterion, boolean passed, double measured, double limit, String unit,
+      String words) {}
 
   public record JudgementView(boolean passed, String summary, List<FindingView> findings) {}
 
-  /** Samples as they come. @param values each: seconds, pitch, roll and yaw in per cent, then the surfaces in degrees */
+  /**
+   * Samples as they come.
+   *
+   * @param values each: seconds, pitch, roll and yaw in per cent, then the surfaces in degrees
+   */
   public record Samples(long check, boolean first, List<List<Double>> values) {}
 
   /** How the simulated aircraft may be told to behave. */

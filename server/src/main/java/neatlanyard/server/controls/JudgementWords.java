@@ -12,7 +12,8 @@ public final class JudgementWords {
   public static JudgementView view(Judgement j) {
     return new JudgementView(j.passed(), j.summary(), j.findings().stream()
         .map(f -> new FindingView(
-            Doc.written(f.axis()), f.subject(), Doc.written(f.criterion()), f.passed(), f.measured(), f.limit(), f.unit(), f.words()))
+            Doc.written(f.axis()), f.subject(), Doc.written(f.criterion()), f.passed(), f.measured(), f.limit(),
+            f.unit(), f.words()))
         .toList());
   }
 }

@@ -68,7 +68,8 @@ public final class SimulatedAircraft implements AircraftData {
 
   @Override
   public Optional<List<Sample>> check(ControlSpec spec, String behaviour) {
-    return Stream.of(Behaviour.values()).filter(b -> Doc.written(b).equals(behaviour)).findFirst().map(b -> check(spec, b));
+    return Stream.of(Behaviour.values()).filter(b -> Doc.written(b).equals(behaviour)).findFirst()
+        .map(b -> check(spec, b));
   }
 
   private static final String AS_SAID = "as-said";
@@ -80,7 +81,8 @@ public final class SimulatedAircraft implements AircraftData {
         new ControlViews.Behaviour(AS_SAID, "Standing as the crew has said"),
         new ControlViews.Behaviour(LEFT_POWERED, "Left powered by the last crew"));
     return Stream.concat(usual, pack.takeoff().stream()
-        .map(s -> new ControlViews.Behaviour("not/" + s.point(), "%s not as wanted for take-off".formatted(pack.name(s.point()))))).toList();
+        .map(s -> new ControlViews.Behaviour("not/" + s.point(),
+        "%s not as wanted for take-off".formatted(pack.name(s.point()))))).toList();
   }
 
   @Override
@@ -89,7 +91,8 @@ public final class SimulatedAircraft implements AircraftData {
       return Optional.empty();
     }
     if (behaviour.equals(LEFT_POWERED)) {
-      return Optional.of(pack.procedures().stream().flatMap(p -> p.steps().stream().filter(s -> Gates.mayBeFound(pack, p, s)))
+      return Optional.of(pack.procedures().stream()
+          .flatMap(p -> p.steps().stream().filter(s -> Gates.mayBeFound(pack, p, s)))
           .flatMap(s -> s.sets().stream()).distinct().toList());
     }
     return Optional.of(pack.takeoff().stream().map(s -> behaviour.equals("not/" + s.point()) ? elsewhere(pack, s)
@@ -97,7 +100,8 @@ public final class SimulatedAircraft implements AircraftData {
   }
 
   private static State elsewhere(Pack pack, State wanted) {
-    return new State(wanted.point(), states(pack, wanted.point()).stream().filter(v -> !v.equals(wanted.value())).findFirst().orElseThrow());
+    return new State(wanted.point(), states(pack, wanted.point()).stream().filter(v -> !v.equals(wanted.value()))
+        .findFirst().orElseThrow());
   }
 
   private static List<String> states(Pack pack, PointId point) {
@@ -157,7 +161,8 @@ public final class SimulatedAircraft implements AircraftData {
       Surface s = spec.surfaces().get(channel);
       double input = in[s.axis().ordinal()] / 100;
       double deg = input > 0 ? s.positiveDeg() * input : -s.negativeDeg() * input;
-      boolean firstOfAxis = spec.surfaces().stream().filter(o -> o.axis() == s.axis()).findFirst().filter(s::equals).isPresent();
+      boolean firstOfAxis = spec.surfaces().stream().filter(o -> o.axis() == s.axis()).findFirst().filter(s::equals)
+          .isPresent();
       if (behaviour == Behaviour.AILERON_REVERSED && s.axis() == Axis.ROLL && firstOfAxis) {
         return -deg;
       }

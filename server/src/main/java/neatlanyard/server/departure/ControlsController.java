@@ -62,7 +62,8 @@ class ControlsController {
   private final AtomicLong checks = new AtomicLong();
 
   ControlsController(
-      Departures departures, AircraftData aircraft, InstantSource clock, JsonMapper json, Settings settings, HeavyWork heavy) {
+      Departures departures, AircraftData aircraft, InstantSource clock, JsonMapper json, Settings settings,
+      HeavyWork heavy) {
     this.heavy = heavy;
     this.departures = departures;
     this.aircraft = aircraft;
@@ -85,7 +86,9 @@ class ControlsController {
     String behaviour = form.behaviour() == null ? "" : form.behaviour();
     List<State> states = aircraft.read(desk.state().pack(), Positions.said(desk.state()), behaviour).orElseThrow(() ->
         Problem.bad("no-such-behaviour", "The %s does not know '%s'.".formatted(aircraft.name(), behaviour)));
-    return new Accepted(desk.take(new Proposal(UUID.randomUUID(), clock.instant(), who.id(), device, new Event.AircraftRead(aircraft.name(), states))));
+    return new Accepted(
+        desk.take(new Proposal(UUID.randomUUID(), clock.instant(), who.id(), device,
+        new Event.AircraftRead(aircraft.name(), states))));
   }
 
   @GetMapping("/api/simulated-aircraft")
@@ -103,7 +106,8 @@ class ControlsController {
     List<Sample> samples = aircraft.check(desk.state().pack().flightControls(), behaviour).orElseThrow(() ->
         Problem.bad("no-such-behaviour", "The %s does not know '%s'.".formatted(aircraft.name(), behaviour)));
     if (desk.state().seatOf(who.id()).isEmpty()) {
-      throw Problem.refused(new Refusal("no-seat", "You have not taken a seat in this departure.", "Take your seat first."));
+      throw Problem.refused(
+          new Refusal("no-seat", "You have not taken a seat in this departure.", "Take your seat first."));
     }
     if (desk.state().tiedOff().isPresent()) {
       throw Problem.refused(new Refusal("tied-off", "This departure is tied off.", "Its record stands."));
@@ -133,7 +137,8 @@ class ControlsController {
       desk.take(new Proposal(UUID.randomUUID(), clock.instant(), who.id(), device,
           new Event.ControlsChecked(aircraft.name(), sha, judgement)));
     } catch (RuntimeException e) {
-      LOG.warn("The control check of {} ended without a judgement: {}", desk.state().opened().flight().id(), e.getMessage());
+      LOG.warn("The control check of {} ended without a judgement: {}", desk.state().opened().flight().id(),
+          e.getMessage());
       desk.tell(new Subscriber.Message("samples-lost", "", "{}"));
     } finally {
       running.remove(desk);
@@ -152,7 +157,8 @@ class ControlsController {
     Pack pack = departures.state(id).pack();
     ControlSpec spec = pack.flightControls();
     return heavy.run(who.id().value(), HeavyWork.Kind.IMPORT, stop -> switch (TraceCsv.read(csv, spec)) {
-      case Read.Good<Trace> good -> JudgementWords.view(ControlCheck.judge(spec, pack.policy().controlOrder(), good.value()));
+      case Read.Good<Trace> good ->
+          JudgementWords.view(ControlCheck.judge(spec, pack.policy().controlOrder(), good.value()));
       case Read.Bad<Trace> bad -> throw Problem.faulty("The trace has faults.", bad.faults());
     });
   }

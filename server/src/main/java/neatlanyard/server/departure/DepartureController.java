@@ -162,7 +162,8 @@ class DepartureController {
 
   static String device(String device) {
     if (!device.matches("[A-Za-z0-9-]{1," + LONGEST_DEVICE + "}")) {
-      throw Problem.bad("bad-event", "The device's name is 1 to %d letters, digits or hyphens.".formatted(LONGEST_DEVICE));
+      throw Problem.bad("bad-event",
+          "The device's name is 1 to %d letters, digits or hyphens.".formatted(LONGEST_DEVICE));
     }
     return device;
   }
@@ -172,7 +173,8 @@ class DepartureController {
       return switch (kind) {
         case "day-set" -> new Event.DaySet(day(json.treeToValue(body, DayForm.class), now));
         case "tied-off" -> new Event.TiedOff(acceptances(json.treeToValue(body, TieOffForm.class), now));
-        case "controls-checked", "aircraft-read" -> throw Problem.bad("bad-event", "That comes from the aircraft's own data, not from a device.");
+        case "controls-checked", "aircraft-read" ->
+            throw Problem.bad("bad-event", "That comes from the aircraft's own data, not from a device.");
         case "verdict-taken" -> withCase((Event.VerdictTaken) EntryJson.event(kind, body), now);
         default -> EntryJson.event(kind, body);
       };
@@ -203,9 +205,11 @@ class DepartureController {
     StationReport report = reports.read(form.report() == null ? "" : form.report());
     AirfieldId from = now.opened().flight().from();
     if (!report.station().equals(from.value())) {
-      throw Problem.bad("other-station", "The report is of %s; the flight departs from %s.".formatted(report.station(), from));
+      throw Problem.bad("other-station",
+          "The report is of %s; the flight departs from %s.".formatted(report.station(), from));
     }
-    Airfield airfield = fleet.fleet().airfield(from).orElseThrow(() -> Problem.notFound("The fleet has no airfield " + from));
+    Airfield airfield = fleet.fleet().airfield(from)
+        .orElseThrow(() -> Problem.notFound("The fleet has no airfield " + from));
     boolean dark = Sun.dark(clock.instant(), airfield);
     return new Day(report, form.simulated(), dark, Circumstances.of(form.circumstances().orElse(List.of())));
   }

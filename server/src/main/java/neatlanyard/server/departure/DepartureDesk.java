@@ -56,7 +56,8 @@ final class DepartureDesk {
   private Instant latest = Instant.MIN;
 
   private DepartureDesk(
-      FlightId id, DepartureLog log, InstantSource clock, Function<Departure, Subscriber.Message> news, Departure state) {
+      FlightId id, DepartureLog log, InstantSource clock, Function<Departure, Subscriber.Message> news,
+      Departure state) {
     this.id = id;
     this.log = log;
     this.clock = clock;
@@ -82,12 +83,14 @@ final class DepartureDesk {
 
   /** A desk for a departure that is opened now. */
   static DepartureDesk open(
-      FlightId id, DepartureLog log, InstantSource clock, Function<Departure, Subscriber.Message> news, Pack pack, Proposal opening) {
+      FlightId id, DepartureLog log, InstantSource clock, Function<Departure, Subscriber.Message> news, Pack pack,
+      Proposal opening) {
     if (!(opening.event() instanceof Event.Opened opened)) {
       throw new IllegalArgumentException("A departure is opened by its opening");
     }
     DepartureDesk desk = new DepartureDesk(id, log, clock, news, Departure.open(pack, opened));
-    Entry entry = new Entry(1, opening.id(), clock.instant(), opening.deviceAt(), opening.by(), Optional.empty(), opening.device(), opened);
+    Entry entry = new Entry(1, opening.id(), clock.instant(), opening.deviceAt(), opening.by(), Optional.empty(),
+        opening.device(), opened);
     desk.write(entry);
     desk.seen.put(entry.id(), new Seen(1, opening));
     return desk;
@@ -124,7 +127,8 @@ final class DepartureDesk {
         return again(before, proposal);
       }
       // What was refused stays so: its device has given it up, and a copy that comes late must not be taken after all.
-      Optional<Refusal> no = Optional.ofNullable(refused.get(proposal.id())).or(() -> Admission.refusal(state, proposal, now()));
+      Optional<Refusal> no = Optional.ofNullable(refused.get(proposal.id()))
+          .or(() -> Admission.refusal(state, proposal, now()));
       if (no.isPresent()) {
         refused.put(proposal.id(), no.get());
         throw Problem.refused(no.get());
@@ -146,7 +150,9 @@ final class DepartureDesk {
     }
   }
 
-  /** Writes what the server itself has to say as things stand, which no person may; nothing when it has nothing to say. */
+  /**
+   * Writes what the server itself has to say as things stand, which no person may; nothing when it has nothing to say.
+   */
   void note(Function<Departure, Optional<Event>> says, CrewId by) {
     lock.lock();
     try {
@@ -155,7 +161,8 @@ final class DepartureDesk {
         return;
       }
       Instant now = now();
-      Entry entry = new Entry(state.lastNumber() + 1, UUID.randomUUID(), now, now, by, Optional.empty(), Departures.SERVER, event);
+      Entry entry = new Entry(state.lastNumber() + 1, UUID.randomUUID(), now, now, by, Optional.empty(),
+          Departures.SERVER, event);
       Departure next = state.apply(entry);
       write(entry);
       state = next;
@@ -179,7 +186,8 @@ final class DepartureDesk {
   private static long again(Seen before, Proposal proposal) {
     boolean same = before.proposal.by().equals(proposal.by()) && same(before.proposal.event(), proposal.event());
     if (!same) {
-      throw Problem.refused(new Refusal("id-used", "That event's id was used for another event.", "Send it under a new id."));
+      throw Problem.refused(
+          new Refusal("id-used", "That event's id was used for another event.", "Send it under a new id."));
     }
     return before.number;
   }
@@ -198,7 +206,8 @@ final class DepartureDesk {
     try {
       log.append(id, new Kept(entry.number(), entry.id(), kept.json(), kept.hash())).toCompletableFuture().join();
     } catch (CompletionException e) {
-      throw e.getCause() instanceof NotKept why ? why : new NotKept("It could not be written.", "Look at the server's log.", e);
+      throw e.getCause() instanceof NotKept why ? why
+          : new NotKept("It could not be written.", "Look at the server's log.", e);
     }
     head = kept.hash();
     latest = entry.at();

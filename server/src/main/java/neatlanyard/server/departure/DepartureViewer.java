@@ -87,9 +87,11 @@ class DepartureViewer {
             .orElse(""));
     return new DepartureLine(
         flight.id().value(), flight.number(), flight.tail().value(),
-        fleet.fleet().tail(flight.tail()).map(t -> t.type().value()).orElse(""), place(flight.from()), place(flight.to()),
+        fleet.fleet().tail(flight.tail()).map(t -> t.type().value()).orElse(""), place(flight.from()),
+        place(flight.to()),
         flight.departs(), zone(flight.from()).getId(), crew(flight), flight.place(who.id()).isPresent(),
-        opened.isPresent(), opened.flatMap(Departure::tiedOff).isPresent(), opened.map(d -> d.tags().size()).orElse(0), note);
+        opened.isPresent(), opened.flatMap(Departure::tiedOff).isPresent(), opened.map(d -> d.tags().size())
+        .orElse(0), note);
   }
 
   private Header header(Departure d) {
@@ -102,16 +104,19 @@ class DepartureViewer {
         .map(Doc::written)
         .orElse("a third crew member");
     return new Header(
-        f.id().value(), f.number(), f.tail().value(), o.tail().type().value(), place(f.from()), place(f.to()), f.departs(),
+        f.id().value(), f.number(), f.tail().value(), o.tail().type().value(), place(f.from()), place(f.to()),
+        f.departs(),
         zone(f.from()).getId(), d.pack().title(), o.pack().value(), o.revision(), crew(f), reader,
         Stream.of(Matter.values())
-            .map(m -> new SchoolView(m.words(), Doc.written(m.stage()), policy.of(m).words(), policy.of(m) == m.byDefault())).toList(),
+            .map(m -> new SchoolView(m.words(), Doc.written(m.stage()), policy.of(m).words(),
+            policy.of(m) == m.byDefault())).toList(),
         circumstances(d, Set.of()), axes(d.pack().flightControls()));
   }
 
   /** What the pack asks of the day, and what the crew says of it. */
   private static List<CircumstanceView> circumstances(Departure d, Set<Circumstance> so) {
-    return d.pack().circumstances().stream().map(c -> new CircumstanceView(Doc.written(c), c.words(true), so.contains(c))).toList();
+    return d.pack().circumstances().stream()
+        .map(c -> new CircumstanceView(Doc.written(c), c.words(true), so.contains(c))).toList();
   }
 
   private static List<AxisView> axes(ControlSpec spec) {
@@ -126,7 +131,8 @@ class DepartureViewer {
       Stream<ChannelView> spoilers = spec.spoilers().stream()
           .filter(s -> axis == Axis.ROLL)
           .map(s -> new ChannelView(FIRST_SURFACE + channels.indexOf(s.id()), s.name(), 0, s.outDeg()));
-      axes.add(new AxisView(axis.title(), axis.toward(1), axis.toward(-1), Stream.concat(surfaces, spoilers).toList()));
+      axes.add(new AxisView(axis.title(), axis.toward(1), axis.toward(-1), Stream.concat(surfaces, spoilers)
+          .toList()));
     }
     return axes;
   }
@@ -148,8 +154,10 @@ class DepartureViewer {
   }
 
   private static WalkView walk(Card card, List<Duration> walks) {
-    List<Card.Item> items = card.items().stream().filter(i -> i.procedure().kind() == Procedure.Kind.WALKAROUND).toList();
-    List<Place> stations = items.stream().map(i -> i.step().place()).distinct().flatMap(p -> card.pack().place(p).stream()).toList();
+    List<Card.Item> items = card.items().stream().filter(i -> i.procedure().kind() == Procedure.Kind.WALKAROUND)
+        .toList();
+    List<Place> stations = items.stream().map(i -> i.step().place()).distinct()
+        .flatMap(p -> card.pack().place(p).stream()).toList();
     WalkTime time = WalkTime.of(stations, items.size(), walks);
     return new WalkView(Math.round(time.metres()), time.takes().toSeconds() / 60.0, time.from());
   }

@@ -42,21 +42,34 @@ public final class DepartureViews {
    */
   public record SchoolView(String matter, String stage, String school, boolean byDefault) {}
 
-  /** One axis of the control check as it is drawn. @param channels surfaces and spoilers with their full deflections */
+  /**
+   * One axis of the control check as it is drawn.
+   *
+   * @param channels surfaces and spoilers with their full deflections
+   */
   public record AxisView(String name, String positive, String negative, List<ChannelView> channels) {}
 
   /** @param column where its values stand in a sample @param least and @param most in degrees */
   public record ChannelView(int column, String name, double least, double most) {}
 
-  /** @param key changes when the card is cut again @param controlCheckWhen when the flight control check is made today */
+  /**
+   * @param key changes when the card is cut again
+   * @param controlCheckWhen when the flight control check is made today
+   */
   public record CardView(
-      long key, DayView day, String controlCheckWhen, List<PartView> parts, List<LeftOutView> leftOut, List<TagKindView> tags, List<PlaceView> places, PlanformView planform, WalkView walk,
+      long key, DayView day, String controlCheckWhen, List<PartView> parts, List<LeftOutView> leftOut,
+      List<TagKindView> tags, List<PlaceView> places, PlanformView planform, WalkView walk,
       List<EntryLineView> entries, List<SeverityView> severities) {}
 
   /** How bad a find may be said to be. */
   public record SeverityView(String id, String words) {}
 
-  /** An entry of the dispatch list, for naming it at a find. @param installed how many there are @param steps where it is found */
+  /**
+   * An entry of the dispatch list, for naming it at a find.
+   *
+   * @param installed how many there are
+   * @param steps where it is found
+   */
   public record EntryLineView(String id, String title, int installed, List<String> steps) {}
 
   /** @param minutes the estimate @param from what it rests on */
@@ -85,7 +98,8 @@ public final class DepartureViews {
   public record Progress(
       long number, long cardKey, List<BeadView> beads, Map<String, StepView> steps, Map<String, PartProgress> parts,
       List<TagView> tags, List<TagView> inTheWay, List<SeatView> seats, List<FindView> finds, TechView tech,
-      Map<String, List<GateView>> gates, List<String> passed, List<WaitView> waits, Map<String, ValueView> values, Map<String, AllowedView> allowed, List<TakeoffView> takeoff, Optional<AircraftView> aircraft,
+      Map<String, List<GateView>> gates, List<String> passed, List<WaitView> waits, Map<String, ValueView> values,
+      Map<String, AllowedView> allowed, List<TakeoffView> takeoff, Optional<AircraftView> aircraft,
       Optional<ControlsView> controls, Optional<TiedOffView> tiedOff) {}
 
   /**
@@ -109,7 +123,11 @@ public final class DepartureViews {
    */
   public record ValueView(String shown, String from, List<String> accepted, List<String> choices, boolean back) {}
 
-  /** @param least and most, in the quantity's unit, both allowed; empty where there is no such end, both where no value is right @param words of both, with the unit */
+  /**
+   * @param least and most, in the quantity's unit, both allowed; empty where there is no such end, both where no value
+   *     is right
+   * @param words of both, with the unit
+   */
   public record AllowedView(Optional<Double> least, Optional<Double> most, String words) {}
 
   /** @param so whether it is as wanted */
@@ -132,25 +150,35 @@ public final class DepartureViews {
    * @param owes the seats that must still answer
    * @param again why it is asked for again; empty where it is not, or where a tag says why
    */
-  public record StepView(String status, boolean settled, List<String> owes, String again, boolean disagreed, List<MarkView> marks, Optional<ReadingView> reading) {}
+  public record StepView(String status, boolean settled, List<String> owes, String again, boolean disagreed,
+      List<MarkView> marks, Optional<ReadingView> reading) {}
 
   /** What was read, and what it means. @param level as_it_should_be, soon, entry or out, in kebab case */
-  public record ReadingView(double value, String shown, String level, String words, List<String> arithmetic, String source) {}
+  public record ReadingView(double value, String shown, String level, String words, List<String> arithmetic,
+      String source) {}
 
   /** The tail's log as this departure knows it. @param logTail the registration read off the log; empty before */
   public record TechView(List<DeferralView> deferrals, List<FoundBeforeView> before, String logTail) {}
 
-  /** @param left the days that are left on the day of the flight, in words @param bars why the flight may not be made with it; empty when it may */
+  /**
+   * @param left the days that are left on the day of the flight, in words
+   * @param bars why the flight may not be made with it; empty when it may
+   */
   public record DeferralView(
-      String defect, String entry, String title, String note, String place, LocalDate lastDay, String left, boolean runOut, String operating,
+      String defect, String entry, String title, String note, String place, LocalDate lastDay, String left,
+      boolean runOut, String operating,
       String placard, String bars) {}
 
-  public record FoundBeforeView(String id, String place, String step, String what, String by, Instant at, String verdict, List<String> photos) {}
+  public record FoundBeforeView(String id, String place, String step, String what, String by, Instant at,
+      String verdict, List<String> photos) {}
 
   /** @param number of its entry in the log, by which one stands before another */
   public record MarkView(String outcome, String by, String seat, Instant at, long number, String words) {}
 
-  /** @param next the step asked for now; empty when nothing is @param stopped where the checklist was stopped, in words */
+  /**
+   * @param next the step asked for now; empty when nothing is
+   * @param stopped where the checklist was stopped, in words
+   */
   public record PartProgress(int done, int all, String next, String stopped, Optional<Instant> finished) {}
 
   /**
@@ -177,10 +205,12 @@ public final class DepartureViews {
    * @param away since when who sits there is called away; empty while they are not
    */
   public record SeatView(
-      String seat, String name, String id, boolean taken, String doing, String place, int done, int all, Optional<Instant> away) {}
+      String seat, String name, String id, boolean taken, String doing, String place, int done, int all,
+      Optional<Instant> away) {}
 
   public record FindView(
-      String id, String step, String place, String challenge, String note, String severity, int count, String entry, Optional<SpotView> spot,
+      String id, String step, String place, String challenge, String note, String severity, int count, String entry,
+      Optional<SpotView> spot,
       List<String> photos, boolean measured, String by, Instant at, String verdict, String words, String decidedBy,
       Optional<CaseView> proposed) {}
 
@@ -188,7 +218,8 @@ public final class DepartureViews {
 
   /** The case for a find. @param verdict in words @param allowed the verdicts the commander may take, by name */
   public record CaseView(
-      String verdict, List<String> allowed, String entry, List<String> because, Optional<LocalDate> lastDay, List<String> todo, String list) {}
+      String verdict, List<String> allowed, String entry, List<String> because, Optional<LocalDate> lastDay,
+      List<String> todo, String list) {}
 
   public record ControlsView(String source, Instant at, String by, String trace, JudgementView judgement) {}
 
@@ -219,7 +250,8 @@ public final class DepartureViews {
 
   /** What a crew said does not fit, with fleet standards' answer. */
   public record FeedbackView(
-      String id, String departure, String flight, String tail, String pack, String revision, String step, String where, String words,
+      String id, String departure, String flight, String tail, String pack, String revision, String step,
+      String where, String words,
       String by, Instant at, String answer, String answeredBy, Optional<Instant> answeredAt) {}
 
   public record AnswerForm(String words) {}

@@ -73,9 +73,11 @@ public class Departures {
   private final Map<FlightId, DepartureDesk> desks = new ConcurrentHashMap<>();
 
   Departures(
-      Flights flights, DepartureLog log, PackDesk packs, Reading reading, FleetDesk fleet, InstantSource clock, ProgressViewer progress,
+      Flights flights, DepartureLog log, PackDesk packs, Reading reading, FleetDesk fleet, InstantSource clock,
+      ProgressViewer progress,
       JsonMapper json, TailStatus tails, TechDesk tech, PhotoDesk photos, MeterRegistry meters) {
-    this.presses = Timer.builder("lanyard.presses").description("From taking an event in until it is on the disk").publishPercentileHistogram().register(meters);
+    this.presses = Timer.builder("lanyard.presses").description("From taking an event in until it is on the disk")
+        .publishPercentileHistogram().register(meters);
     this.folds = Timer.builder("lanyard.folds").description("Reading a departure back from its log").register(meters);
     this.flights = flights;
     this.log = log;
@@ -124,7 +126,8 @@ public class Departures {
 
   /** A departure that somebody may look at. @throws Problem if there is none */
   DepartureDesk require(String id) {
-    return find(key(id)).orElseThrow(() -> Problem.notFound("This departure has not been opened, or there is no such flight."));
+    return find(key(id)).orElseThrow(() ->
+        Problem.notFound("This departure has not been opened, or there is no such flight."));
   }
 
   private Flight flight(String id) {
@@ -139,7 +142,11 @@ public class Departures {
     }
   }
 
-  /** Opens a departure on the pack of its type that holds on its day, or finds it opened already. @throws Problem unless a crew member asks */
+  /**
+   * Opens a departure on the pack of its type that holds on its day, or finds it opened already.
+   *
+   * @throws Problem unless a crew member asks
+   */
   DepartureDesk open(String id, SignedIn who) {
     Flight flight = flight(id);
     Optional<DepartureDesk> there = find(flight.id());
@@ -155,9 +162,11 @@ public class Departures {
       return kept.isEmpty() ? opened(flight, who) : resume(i, kept);
     });
     desk.note(
-        d -> d.lastNumber() == 1 ? Optional.of(new Event.ReadBefore(tails.before(flight.tail()))) : Optional.empty(), BY_SERVER);
+        d -> d.lastNumber() == 1 ? Optional.of(new Event.ReadBefore(tails.before(flight.tail()))) : Optional.empty(),
+        BY_SERVER);
     desk.note(
-        d -> d.lastNumber() == 2 ? Optional.of(new Event.FlightFacts(tails.facts(flight, before(flight)))) : Optional.empty(), BY_SERVER);
+        d -> d.lastNumber() == 2 ? Optional.of(new Event.FlightFacts(tails.facts(flight, before(flight))))
+        : Optional.empty(), BY_SERVER);
     tellOfTail(desk);
     return desk;
   }
@@ -224,14 +233,16 @@ public class Departures {
     List<Departure> before = before(desk.state().opened().flight());
     desk.note(now -> {
       TechState state = tails.state(now, before);
-      return now.tiedOff().isPresent() || state.equals(now.tech()) ? Optional.empty() : Optional.of(new Event.TechStatus(state));
+      return now.tiedOff().isPresent() || state.equals(now.tech()) ? Optional.empty()
+          : Optional.of(new Event.TechStatus(state));
     }, BY_SERVER);
   }
 
   /** Departures of the same tail that left before, the newest first. */
   private List<Departure> before(Flight flight) {
     return flights.all().reversed().stream()
-        .filter(f -> f.tail().equals(flight.tail()) && f.departs().isBefore(flight.departs()) && !f.id().equals(flight.id()))
+        .filter(f -> f.tail().equals(flight.tail()) && f.departs().isBefore(flight.departs()) && !f.id()
+        .equals(flight.id()))
         .limit(MOST_BEFORE)
         .flatMap(f -> known(f.id()).stream())
         .toList();
@@ -246,7 +257,10 @@ public class Departures {
     return kept.isEmpty() ? Optional.empty() : Optional.of(resume(id, kept).state());
   }
 
-  /** How long crews took to walk round this type, in the last flights of it, by what was said of the first and the last step. */
+  /**
+   * How long crews took to walk round this type, in the last flights of it, by what was said of the first and the last
+   * step.
+   */
   List<Duration> walks(TypeId type) {
     return flights.all().reversed().stream()
         .filter(f -> fleet.fleet().tail(f.tail()).filter(t -> t.type().equals(type)).isPresent())
@@ -257,7 +271,8 @@ public class Departures {
 
   private Optional<Duration> walked(FlightId id) {
     DepartureDesk desk = desks.get(id);
-    return desk != null ? Account.walked(desk.state()) : walked.computeIfAbsent(id, i -> known(i).flatMap(Account::walked));
+    return desk != null ? Account.walked(desk.state())
+        : walked.computeIfAbsent(id, i -> known(i).flatMap(Account::walked));
   }
 
   private Subscriber.Message news(Departure state) {

@@ -42,7 +42,8 @@ class FeedbackController {
   private final FleetDesk fleet;
   private final InstantSource clock;
 
-  FeedbackController(DepartureLog log, Departures departures, FeedbackAnswers answers, FleetDesk fleet, InstantSource clock) {
+  FeedbackController(DepartureLog log, Departures departures, FeedbackAnswers answers, FleetDesk fleet,
+      InstantSource clock) {
     this.log = log;
     this.departures = departures;
     this.answers = answers;
@@ -66,7 +67,8 @@ class FeedbackController {
     }
     String words = form.words() == null ? "" : form.words().strip();
     if (words.isEmpty() || words.length() > Admission.MOST_WORDS) {
-      throw Problem.bad("bad-answer", "An answer has 1 to %d characters, not %d.".formatted(Admission.MOST_WORDS, words.length()));
+      throw Problem.bad("bad-answer",
+          "An answer has 1 to %d characters, not %d.".formatted(Admission.MOST_WORDS, words.length()));
     }
     if (log.doesNotFit().stream().noneMatch(f -> f.entry().event().equals(id))) {
       throw Problem.notFound("Nobody said that.");
@@ -76,7 +78,8 @@ class FeedbackController {
 
   private Stream<FeedbackView> view(DepartureLog.Found found, Map<UUID, Answer> answered, SignedIn who) {
     Entry entry = EntryJson.read(found.entry().json());
-    if (!(entry.event() instanceof Event.DoesNotFit said) || who.role() != Role.STANDARDS && !entry.by().equals(who.id())) {
+    if (!(entry.event() instanceof Event.DoesNotFit said) || who.role() != Role.STANDARDS && !entry.by()
+        .equals(who.id())) {
       return Stream.empty();
     }
     Departure d = departures.state(found.departure().value());
@@ -85,12 +88,14 @@ class FeedbackController {
         entry.id().toString(), found.departure().value(), d.opened().flight().number(), d.opened().tail().id().value(),
         d.opened().pack().value(), d.opened().revision(), said.step().value(), where(d, said.step()), said.words(),
         ProgressViewer.name(d, entry.by()), entry.at(), answer.map(Answer::words).orElse(""),
-        answer.flatMap(a -> fleet.fleet().member(a.by().by())).map(CrewMember::name).orElse(""), answer.map(a -> a.by().at())));
+        answer.flatMap(a -> fleet.fleet().member(a.by().by())).map(CrewMember::name).orElse(""),
+        answer.map(a -> a.by().at())));
   }
 
   private static String where(Departure d, StepId id) {
     for (Procedure p : d.pack().procedures()) {
-      Optional<String> there = p.steps().stream().filter(s -> s.id().equals(id)).map(s -> "%s, %s".formatted(p.title(), s.challenge())).findFirst();
+      Optional<String> there = p.steps().stream().filter(s -> s.id().equals(id))
+          .map(s -> "%s, %s".formatted(p.title(), s.challenge())).findFirst();
       if (there.isPresent()) {
         return there.get();
       }

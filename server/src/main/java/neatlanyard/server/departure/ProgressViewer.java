@@ -111,7 +111,8 @@ class ProgressViewer {
   }
 
   static String name(Departure d, CrewId who) {
-    return d.opened().crew().stream().filter(m -> m.id().equals(who)).map(CrewMember::name).findFirst().orElse(who.value());
+    return d.opened().crew().stream().filter(m -> m.id().equals(who)).map(CrewMember::name).findFirst()
+        .orElse(who.value());
   }
 
   /** The family name, which is what one reads fastest on a tag. */
@@ -145,11 +146,13 @@ class ProgressViewer {
       case TIE_OFF -> new int[] {d.tiedOff().isPresent() ? 1 : 0, 1};
       case CONTROLS -> {
         int passed = d.controls().filter(c -> c.event().judgement().passed()).isPresent() ? 1 : 0;
-        List<Item> items = parts(d).filter(p -> p.procedure().stage() == stage).flatMap(p -> p.items().stream()).toList();
+        List<Item> items = parts(d).filter(p -> p.procedure().stage() == stage).flatMap(p -> p.items().stream())
+            .toList();
         yield new int[] {passed + settled(items, statuses), 1 + items.size()};
       }
       default -> {
-        List<Item> items = parts(d).filter(p -> p.procedure().stage() == stage).flatMap(p -> p.items().stream()).toList();
+        List<Item> items = parts(d).filter(p -> p.procedure().stage() == stage).flatMap(p -> p.items().stream())
+            .toList();
         yield new int[] {settled(items, statuses), items.size()};
       }
     };
@@ -171,7 +174,8 @@ class ProgressViewer {
       if (status != Status.OPEN) {
         List<MarkView> marks = d.marks(id).stream().map(m -> mark(d, m)).toList();
         steps.put(id.value(), new StepView(
-            Doc.written(status), status.settled(), standing.owes(i).stream().map(Doc::written).toList(), standing.because(i), d.disagreed(id), marks,
+            Doc.written(status), status.settled(), standing.owes(i).stream().map(Doc::written).toList(),
+            standing.because(i), d.disagreed(id), marks,
             Reading.of(d, id).map(ProgressViewer::reading)));
       }
     });
@@ -182,9 +186,11 @@ class ProgressViewer {
     Map<String, List<GateView>> gates = new LinkedHashMap<>();
     Map<Stage, List<Gates.Gate>> ofStages = new EnumMap<>(Stage.class);
     parts(d).flatMap(p -> p.items().stream())
-        .filter(i -> !statuses.getOrDefault(i.step().id(), Status.OPEN).settled() && d.beside().override(i.step().id()).isEmpty())
+        .filter(i -> !statuses.getOrDefault(i.step().id(), Status.OPEN).settled() && d.beside().override(i.step().id())
+        .isEmpty())
         .forEach(i -> {
-          List<Gates.Gate> ofStage = ofStages.computeIfAbsent(i.procedure().stage(), stage -> Gates.ofStage(d, stage, tags));
+          List<Gates.Gate> ofStage = ofStages.computeIfAbsent(i.procedure().stage(), stage ->
+              Gates.ofStage(d, stage, tags));
           List<Gates.Gate> closed = Gates.all(d, i, ofStage);
           if (!closed.isEmpty()) {
             gates.put(i.step().id().value(), closed.stream().map(ProgressViewer::gate).toList());
@@ -194,11 +200,13 @@ class ProgressViewer {
   }
 
   private static GateView gate(Gates.Gate g) {
-    return new GateView(g.words(), g.before().map(b -> b.step().id().value()).orElse(""), g.waits(), g.ofStage(), g.until());
+    return new GateView(g.words(), g.before().map(b -> b.step().id().value()).orElse(""), g.waits(), g.ofStage(),
+        g.until());
   }
 
   private static List<WaitView> waits(Departure d) {
-    Stream<WaitView> ofSteps = d.waits().stream().map(w -> new WaitView(w.item().step().id().value(), "", w.words(), w.since(), w.until()));
+    Stream<WaitView> ofSteps = d.waits().stream()
+        .map(w -> new WaitView(w.item().step().id().value(), "", w.words(), w.since(), w.until()));
     Stream<WaitView> ofTags = d.beside().hung().stream().flatMap(h -> h.event().calls().stream()
         .map(at -> new WaitView("", h.event().tag().toString(), h.event().words(), h.at(), at)));
     return Stream.concat(ofSteps, ofTags).toList();
@@ -207,11 +215,13 @@ class ProgressViewer {
   private static Map<String, ValueView> values(Departure d) {
     Map<String, ValueView> values = new LinkedHashMap<>();
     parts(d).flatMap(p -> p.items().stream()).forEach(i -> {
-      Optional<Known> known = DayValues.of(d, i).or(() -> i.step().value().isPresent() ? Optional.empty() : DayValues.turn(d, i));
+      Optional<Known> known = DayValues.of(d, i)
+          .or(() -> i.step().value().isPresent() ? Optional.empty() : DayValues.turn(d, i));
       boolean back = i.step().value().filter(DayValue::back).isPresent();
       if (known.isPresent() || i.step().value().isPresent()) {
         values.put(i.step().id().value(), new ValueView(
-            known.map(Known::shown).orElse("not known today"), known.map(Known::from).orElse(""), known.map(Known::accepted).orElse(List.of()),
+            known.map(Known::shown).orElse("not known today"), known.map(Known::from).orElse(""),
+            known.map(Known::accepted).orElse(List.of()),
             DayValues.choices(d, i), back));
       }
     });
@@ -220,7 +230,8 @@ class ProgressViewer {
 
   private static Map<String, AllowedView> allowed(Departure d) {
     Map<String, AllowedView> allowed = new LinkedHashMap<>();
-    parts(d).flatMap(p -> p.items().stream()).map(Item::step).forEach(s -> s.measures().ifPresent(m -> Reading.allowed(d, s.id())
+    parts(d).flatMap(p -> p.items().stream()).map(Item::step)
+        .forEach(s -> s.measures().ifPresent(m -> Reading.allowed(d, s.id())
         .filter(a -> !a.equals(Allowed.ANY))
         .ifPresent(a -> allowed.put(s.id().value(), new AllowedView(end(a.least()), end(a.most()), m.words(a))))));
     return allowed;
@@ -238,7 +249,8 @@ class ProgressViewer {
 
   private static MarkView mark(Departure d, Mark m) {
     return new MarkView(
-        Doc.written(m.outcome()), shortName(d, m.by()), m.seat().map(Doc::written).orElse(""), m.at(), m.number(), m.words());
+        Doc.written(m.outcome()), shortName(d, m.by()), m.seat().map(Doc::written).orElse(""), m.at(), m.number(),
+        m.words());
   }
 
   private static Map<String, PartProgress> parts(Departure d, Map<StepId, Status> statuses) {
@@ -247,11 +259,13 @@ class ProgressViewer {
       Procedure procedure = p.procedure();
       Optional<Item> next = d.next(procedure, statuses);
       String stopped = d.stop(procedure.id())
-          .map(s -> "Stopped by %s%s".formatted(shortName(d, s.by()), next.map(n -> " at " + n.step().challenge()).orElse("")))
+          .map(s -> "Stopped by %s%s".formatted(shortName(d, s.by()), next.map(n -> " at " + n.step().challenge())
+          .orElse("")))
           .orElse("");
       Optional<Instant> finished = next.isPresent() ? Optional.empty() : lastWord(d, p);
       parts.put(procedure.id().value(), new PartProgress(
-          settled(p.items(), statuses), p.items().size(), next.map(n -> n.step().id().value()).orElse(""), stopped, finished));
+          settled(p.items(), statuses), p.items().size(), next.map(n -> n.step().id().value()).orElse(""), stopped,
+          finished));
     });
     return parts;
   }
@@ -266,7 +280,8 @@ class ProgressViewer {
         t.key(), t.title(), t.detail(), t.sinceNumber() == 0 ? "" : shortName(d, t.hungBy()),
         t.sinceNumber() == 0 ? Optional.empty() : Optional.of(t.since()),
         Doc.written(t.due()), t.due().title(), go(d, t, closers),
-        about(d, t).map(i -> List.of(i.step().id().value())).orElseGet(() -> t.closedBy().stream().map(StepId::value).toList()),
+        about(d, t).map(i -> List.of(i.step().id().value()))
+        .orElseGet(() -> t.closedBy().stream().map(StepId::value).toList()),
         closes(t, closers), t.kind().mayStay(), current.compareTo(t.due()) > 0, outside(d, t, closers),
         t.kind().hangsOn() == TagKind.Trigger.BY_HAND ? subject(t) : "", t.open(), t.all());
   }
@@ -302,7 +317,8 @@ class ProgressViewer {
 
   private static String closes(Tag t, List<Item> closers) {
     return t.kind().hangsOn() == TagKind.Trigger.STEP && !closers.isEmpty()
-        ? closers.stream().map(i -> "%s: %s".formatted(i.step().challenge(), i.step().response())).collect(Collectors.joining("; "))
+        ? closers.stream().map(i -> "%s: %s".formatted(i.step().challenge(), i.step().response()))
+        .collect(Collectors.joining("; "))
         : t.kind().hangsOn().closes();
   }
 
@@ -315,10 +331,12 @@ class ProgressViewer {
         continue;
       }
       Optional<Part> part = parts(d)
-          .filter(p -> p.items().stream().allMatch(i -> i.seats().contains(seat)) && d.next(p.procedure(), statuses).isPresent())
+          .filter(p -> p.items().stream().allMatch(i -> i.seats().contains(seat)) && d.next(p.procedure(), statuses)
+          .isPresent())
           .findFirst()
           .or(() -> parts(d).filter(p -> p.procedure().stage() == current).findFirst());
-      String doing = part.map(p -> doing(d, p, statuses)).orElse(d.card().isPresent() ? current.title() : "Status and day");
+      String doing = part.map(p -> doing(d, p, statuses))
+          .orElse(d.card().isPresent() ? current.title() : "Status and day");
       String place = part.flatMap(p -> d.next(p.procedure(), statuses)).map(i -> i.step().place().value()).orElse("");
       seats.add(new SeatView(
           Doc.written(seat), rostered.map(r -> name(d, r)).orElse(""), rostered.map(CrewId::value).orElse(""),
@@ -339,7 +357,8 @@ class ProgressViewer {
 
   private static ReadingView reading(Reading r) {
     return new ReadingView(
-        r.value(), r.quantity().unit().words(r.value()), Doc.written(r.judged().level()), r.judged().words(), r.judged().arithmetic(),
+        r.value(), r.quantity().unit().words(r.value()), Doc.written(r.judged().level()), r.judged().words(),
+        r.judged().arithmetic(),
         r.judged().source());
   }
 
@@ -347,10 +366,12 @@ class ProgressViewer {
     Instant departs = d.opened().flight().departs();
     return new TechView(
         d.tech().deferrals().stream().map(x -> new DeferralView(
-            x.defect().toString(), x.entry().value(), x.title(), x.note(), x.place().map(PlaceId::value).orElse(""), x.lastDay(),
+            x.defect().toString(), x.entry().value(), x.title(), x.note(), x.place().map(PlaceId::value).orElse(""),
+            x.lastDay(),
             Deferral.left(x.daysLeft(departs)), x.runOut(departs), x.operating(), x.placard(), x.bars())).toList(),
         d.tech().finds().stream().map(f -> new FoundBeforeView(
-            f.find().toString(), f.place().map(PlaceId::value).orElse(""), f.step().map(StepId::value).orElse(""), f.what(), f.by(), f.at(),
+            f.find().toString(), f.place().map(PlaceId::value).orElse(""), f.step().map(StepId::value).orElse(""),
+            f.what(), f.by(), f.at(),
             f.verdict(), f.photos().stream().map(UUID::toString).toList())).toList(),
         d.log().map(l -> l.event().tail().value()).orElse(""));
   }
@@ -364,7 +385,8 @@ class ProgressViewer {
     return new FindView(
         f.id().toString(), f.step().value(), item.map(i -> i.step().place().value()).orElse(""), challenge, f.note(),
         f.what().severity().words(), f.what().count(), f.what().entry().map(EntryId::value).orElse(""),
-        f.what().spot().map(s -> new SpotView(s.x(), s.y())), f.what().photos().stream().map(UUID::toString).toList(), f.measured(),
+        f.what().spot().map(s -> new SpotView(s.x(), s.y())), f.what().photos().stream().map(UUID::toString).toList(),
+        f.measured(),
         shortName(d, f.by()), f.at(), f.decision().map(v -> v.verdict().words()).orElse(""),
         f.decision().map(Find.Decision::words).orElse(""), f.decision().map(v -> shortName(d, v.by())).orElse(""),
         proposed.map(ProgressViewer::proposed));
@@ -373,13 +395,15 @@ class ProgressViewer {
   private static CaseView proposed(Case c) {
     return new CaseView(
         c.verdict().words(),
-        Stream.of(Verdict.values()).filter(v -> !v.milderThan(c.verdict())).map(v -> v.name().toLowerCase(java.util.Locale.ROOT)).toList(),
+        Stream.of(Verdict.values()).filter(v -> !v.milderThan(c.verdict()))
+        .map(v -> v.name().toLowerCase(java.util.Locale.ROOT)).toList(),
         c.entry().map(EntryId::value).orElse(""), c.because(), c.lastDay(), c.todo(), c.list());
   }
 
   private static ControlsView controls(Departure d, Said<Event.ControlsChecked> c) {
     return new ControlsView(
-        c.event().source(), c.at(), shortName(d, c.by()), c.event().traceSha256(), JudgementWords.view(c.event().judgement()));
+        c.event().source(), c.at(), shortName(d, c.by()), c.event().traceSha256(),
+        JudgementWords.view(c.event().judgement()));
   }
 
   private static TiedOffView tiedOff(Departure d, Said<Event.TiedOff> t) {

@@ -71,10 +71,13 @@ class TailStatus {
     TechLog log = tech.log(tail);
     List<Deferral> deferrals = Case.standing(
         list, d.pack().policy(), d.situation(), log.deferrals(list, tech.zone()), d.opened().flight().departs());
-    List<Settled> settled = d.finds().stream().flatMap(f -> log.defect(f.id()).stream()).flatMap(x -> settled(d, x).stream()).toList();
+    List<Settled> settled = d.finds().stream().flatMap(f -> log.defect(f.id()).stream())
+        .flatMap(x -> settled(d, x).stream()).toList();
     Stream<FoundBefore> crews = others.stream().flatMap(o -> o.finds().stream().map(f -> found(o, f)));
-    Stream<FoundBefore> atDesk = log.all().stream().filter(x -> x.raised().departure().isEmpty()).map(TailStatus::found);
-    List<FoundBefore> finds = Stream.concat(crews, atDesk).sorted(Comparator.comparing(FoundBefore::at).reversed()).limit(MOST_FINDS).toList();
+    Stream<FoundBefore> atDesk = log.all().stream().filter(x -> x.raised().departure().isEmpty())
+        .map(TailStatus::found);
+    List<FoundBefore> finds = Stream.concat(crews, atDesk).sorted(Comparator.comparing(FoundBefore::at).reversed())
+        .limit(MOST_FINDS).toList();
     return new TechState(deferrals, settled, finds);
   }
 
@@ -82,24 +85,28 @@ class TailStatus {
   private static Optional<Settled> settled(Departure d, Defect defect) {
     TechEntry last = defect.lines().getLast();
     boolean crew = d.opened().flight().place(last.by()).isPresent();
-    return crew || last.act() instanceof TechAct.Raised ? Optional.empty() : Optional.of(new Settled(defect.id(), defect.cleared(), last.act().told()));
+    return crew || last.act() instanceof TechAct.Raised ? Optional.empty()
+        : Optional.of(new Settled(defect.id(), defect.cleared(), last.act().told()));
   }
 
   private static FoundBefore found(Departure d, Find f) {
     return new FoundBefore(
-        f.id(), d.pack().step(f.step()).map(Step::place), Optional.of(f.step()), f.note(), ProgressViewer.name(d, f.by()), f.at(),
+        f.id(), d.pack().step(f.step()).map(Step::place), Optional.of(f.step()), f.note(),
+        ProgressViewer.name(d, f.by()), f.at(),
         f.decision().map(v -> v.verdict().words()).orElse(""), f.what().photos());
   }
 
   private static FoundBefore found(Defect x) {
     TechAct last = x.lines().getLast().act();
     String how = last instanceof TechAct.Raised ? "Open" : last.told();
-    return new FoundBefore(x.id(), x.raised().place(), x.raised().step(), x.raised().what(), x.first().name(), x.first().at(), how, List.of());
+    return new FoundBefore(x.id(), x.raised().place(), x.raised().step(), x.raised().what(), x.first().name(),
+        x.first().at(), how, List.of());
   }
 
   /** What the fleet's files give for a flight. @param before departures of the same tail, the newest first */
   Facts facts(Flight flight, List<Departure> before) {
-    List<Facts.Elevation> elevations = Stream.of(flight.from(), flight.to()).distinct().flatMap(a -> fleet.fleet().airfield(a).stream())
+    List<Facts.Elevation> elevations = Stream.of(flight.from(), flight.to()).distinct()
+        .flatMap(a -> fleet.fleet().airfield(a).stream())
         .map(a -> new Facts.Elevation(a.id(), a.name(), a.elevationFt())).toList();
     Map<String, Facts.LastUse> last = new LinkedHashMap<>();
     before.forEach(d -> DayValues.uses(d).forEach(u -> last.putIfAbsent(u.memory(), u)));
@@ -113,8 +120,10 @@ class TailStatus {
     List<Reading> all = readings.of(tail, MOST_READINGS);
     Map<QuantityId, List<Readings.Past>> rows = new LinkedHashMap<>();
     all.forEach(r -> rows.computeIfAbsent(r.quantity(), q -> new ArrayList<>()).add(past(r)));
-    List<LocalDate> planned = flights(tail).filter(f -> f.departs().isAfter(now)).map(f -> LocalDate.ofInstant(f.departs(), zone)).toList();
-    double perDay = all.isEmpty() ? 0 : Usage.perDay(past(all.getFirst()), all.getFirst().at(), past(all.getLast()), all.getLast().at());
+    List<LocalDate> planned = flights(tail).filter(f -> f.departs().isAfter(now))
+        .map(f -> LocalDate.ofInstant(f.departs(), zone)).toList();
+    double perDay = all.isEmpty() ? 0
+        : Usage.perDay(past(all.getFirst()), all.getFirst().at(), past(all.getLast()), all.getLast().at());
     return new Past(
         rows.entrySet().stream().map(e -> new Past.Row(e.getKey(), e.getValue())).toList(), usage(tail, all, now),
         new Schedule(LocalDate.ofInstant(now, zone), planned, perDay));
@@ -122,7 +131,8 @@ class TailStatus {
 
   private Optional<Usage> usage(TailId tail, List<Reading> all, Instant now) {
     int since = all.isEmpty() ? 0
-        : (int) flights(tail).filter(f -> f.departs().isAfter(all.getLast().at()) && f.departs().isBefore(now)).count();
+        : (int) flights(tail).filter(f -> f.departs().isAfter(all.getLast().at()) && f.departs().isBefore(now))
+        .count();
     return Usage.of(all.stream().map(TailStatus::past).toList(), since);
   }
 
@@ -143,7 +153,8 @@ class TailStatus {
       Usage usage = usage(tail, all, t.at()).orElse(new Usage(0, 0));
       List<Reading> now = d.pack().quantities().stream()
           .filter(q -> q.gauge().isPresent() && d.measured().containsKey(q.id()))
-          .map(q -> new Reading(tail, q.id(), t.at(), usage.landings(), usage.hours(), d.measured().getOrDefault(q.id(), 0.0))).toList();
+          .map(q -> new Reading(tail, q.id(), t.at(), usage.landings(), usage.hours(), d.measured()
+          .getOrDefault(q.id(), 0.0))).toList();
       if (!kept && !now.isEmpty()) {
         readings.add(now);
       }
@@ -160,13 +171,15 @@ class TailStatus {
         Optional<Defect> there = log.defect(f.id());
         if (there.isEmpty()) {
           TechAct raised = new TechAct.Raised(
-              f.id(), Optional.of(d.opened().flight().id()), d.pack().step(f.step()).map(Step::place), Optional.of(f.step()), f.note());
+              f.id(), Optional.of(d.opened().flight().id()), d.pack().step(f.step()).map(Step::place),
+              Optional.of(f.step()), f.note());
           lines.add(line(d, f.by(), f.at(), raised));
         }
         boolean open = there.map(x -> !x.cleared() && x.deferred().isEmpty()).orElse(true);
         if (open && v.verdict() == Verdict.FLY_WITH_ENTRY) {
           v.proposed().flatMap(c -> c.entry().flatMap(e -> c.lastDay().map(day ->
-              line(d, v.by(), v.at(), new TechAct.Deferred(f.id(), e, f.what().count(), day, v.words()))))).ifPresent(lines::add);
+              line(d, v.by(), v.at(), new TechAct.Deferred(f.id(), e, f.what().count(), day, v.words())))))
+                  .ifPresent(lines::add);
         }
       });
     }

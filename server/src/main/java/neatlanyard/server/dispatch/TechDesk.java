@@ -80,7 +80,8 @@ public class TechDesk {
   /** The list in force for a type; an empty one where there is none. */
   public DispatchList list(TypeId type) {
     return read.computeIfAbsent(type, t -> lists.inForce(t)
-        .map(x -> DispatchListReader.read(x.content()).orThrow("the dispatch list of " + t)).orElse(DispatchList.none(t)));
+        .map(x -> DispatchListReader.read(x.content()).orThrow("the dispatch list of " + t))
+        .orElse(DispatchList.none(t)));
   }
 
   /** @throws Problem if the fleet has no such tail */
@@ -187,7 +188,8 @@ public class TechDesk {
       TechLog there = log(tail);
       of.stream().filter(l -> there.defect(l.act().defect()).isEmpty()).forEach(fresh::add);
     });
-    Set<UUID> raised = fresh.stream().map(TechEntry::act).filter(a -> a instanceof TechAct.Raised).map(TechAct::defect).collect(Collectors.toSet());
+    Set<UUID> raised = fresh.stream().map(TechEntry::act).filter(a -> a instanceof TechAct.Raised).map(TechAct::defect)
+        .collect(Collectors.toSet());
     List<Fault> orphans = fresh.stream()
         .filter(l -> !raised.contains(l.act().defect()))
         .map(l -> new Fault(0, 0, "Defect %s was never raised.".formatted(l.act().defect()))).distinct().toList();
@@ -205,7 +207,8 @@ public class TechDesk {
   public int bringInReadings(String csv, CrewId by) {
     List<ReadingHistory.Reading> rows = switch (ReadingsCsv.read(csv, clock.instant())) {
       case Read.Good<List<ReadingHistory.Reading>> good -> good.value();
-      case Read.Bad<List<ReadingHistory.Reading>> bad -> throw Problem.faulty("The readings have faults.", bad.faults());
+      case Read.Bad<List<ReadingHistory.Reading>> bad ->
+          throw Problem.faulty("The readings have faults.", bad.faults());
     };
     if (!rows.isEmpty()) {
       imports.bringInReadings(rows, by, clock.instant());

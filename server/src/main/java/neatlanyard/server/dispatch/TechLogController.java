@@ -62,7 +62,8 @@ class TechLogController {
       List<Deferral> deferred = desk.deferrals(t.id(), t.type());
       long open = desk.log(t.id()).all().stream().filter(d -> !d.cleared() && d.deferred().isEmpty()).count();
       return new TailLine(
-          t.id().value(), t.type().value(), (int) open, deferred.size(), (int) deferred.stream().filter(d -> d.runOut(now)).count(),
+          t.id().value(), t.type().value(), (int) open, deferred.size(), (int) deferred.stream()
+          .filter(d -> d.runOut(now)).count(),
           deferred.stream().map(Deferral::lastDay).min(LocalDate::compareTo));
     }).toList();
   }
@@ -79,7 +80,8 @@ class TechLogController {
         all.stream().filter(d -> d.deferred().isPresent()).map(d -> view(d, list)).toList(),
         all.reversed().stream().filter(Defect::cleared).map(d -> view(d, list)).toList(),
         list.entries().stream().map(e -> new ListEntryView(
-            e.id().value(), e.title(), e.category().name(), e.days() > 0 ? e.days() : e.category().days(), e.mayBeOut())).toList());
+            e.id().value(), e.title(), e.category().name(), e.days() > 0 ? e.days() : e.category().days(),
+            e.mayBeOut())).toList());
   }
 
   private DefectView view(Defect d, DispatchList list) {
@@ -87,14 +89,18 @@ class TechLogController {
     Optional<TermsView> terms = d.deferred().map(t -> {
       Optional<Entry> e = list.entry(t.entry());
       long left = java.time.temporal.ChronoUnit.DAYS.between(LocalDate.ofInstant(now, desk.zone()), t.lastDay());
-      boolean mayBeExtended = t.extended() == 0 && left >= 0 && e.filter(x -> x.category().mayBeExtended()).isPresent();
+      boolean mayBeExtended = t.extended() == 0 && left >= 0 && e.filter(x -> x.category().mayBeExtended())
+          .isPresent();
       return new TermsView(
-          t.entry().value(), e.map(Entry::title).orElse("not in the list in force"), e.map(x -> x.category().name()).orElse(""), t.count(),
-          t.lastDay(), Deferral.left(left), left < 0, mayBeExtended, t.lastDay().plusDays(e.map(x -> x.category().days()).orElse(0)),
+          t.entry().value(), e.map(Entry::title).orElse("not in the list in force"), e.map(x -> x.category().name())
+          .orElse(""), t.count(),
+          t.lastDay(), Deferral.left(left), left < 0, mayBeExtended, t.lastDay()
+          .plusDays(e.map(x -> x.category().days()).orElse(0)),
           e.map(Entry::operating).orElse(""), e.map(Entry::placard).orElse(""));
     });
     return new DefectView(
-        d.id().toString(), d.raised().what(), d.raised().place().map(PlaceId::value).orElse(""), d.first().name(), d.first().at(), terms,
+        d.id().toString(), d.raised().what(), d.raised().place().map(PlaceId::value).orElse(""), d.first().name(),
+        d.first().at(), terms,
         d.lines().stream().map(l -> new HappenedView(l.at(), l.name(), l.act().told())).toList());
   }
 
@@ -113,12 +119,15 @@ class TechLogController {
         case "raised" -> new TechAct.Raised(defect, Optional.empty(), Optional.empty(), Optional.empty(), words);
         case "deferred" -> {
           EntryId entry = new EntryId(form.entry().orElse(""));
-          yield new TechAct.Deferred(defect, entry, form.count().orElse(1), day(form).orElseGet(() -> latest(tail, defect, entry)), words);
+          yield new TechAct.Deferred(defect, entry, form.count().orElse(1), day(form)
+              .orElseGet(() -> latest(tail, defect, entry)), words);
         }
         case "extended" -> new TechAct.Extended(
-            defect, day(form).orElseThrow(() -> new IllegalArgumentException("An extension wants its last day.")), words);
+            defect, day(form).orElseThrow(() -> new IllegalArgumentException("An extension wants its last day.")),
+                words);
         case "cleared" -> new TechAct.Cleared(defect, words);
-        default -> throw new IllegalArgumentException("'%s' is not raised, deferred, extended or cleared.".formatted(form.kind()));
+        default -> throw new IllegalArgumentException(
+            "'%s' is not raised, deferred, extended or cleared.".formatted(form.kind()));
       };
     } catch (IllegalArgumentException e) {
       throw Problem.bad("bad-line", String.valueOf(e.getMessage()));
@@ -145,18 +154,21 @@ class TechLogController {
   @GetMapping("/api/tails/{tail}/due.ics")
   ResponseEntity<String> calendar(@PathVariable String tail) {
     Registered t = desk.tail(tail);
-    return file("text/calendar", "%s-due.ics".formatted(tail), DueCalendar.of(t.id(), desk.deferrals(t.id(), t.type()), desk.now()));
+    return file("text/calendar", "%s-due.ics".formatted(tail),
+        DueCalendar.of(t.id(), desk.deferrals(t.id(), t.type()), desk.now()));
   }
 
   @GetMapping("/api/tails/{tail}/log.pdf")
   ResponseEntity<byte[]> page(@AuthenticationPrincipal SignedIn who, @PathVariable String tail) {
     return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF)
         .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"%s-technical-log.pdf\"".formatted(tail))
-        .body(heavy.run(who.id().value(), HeavyWork.Kind.PAGE, stop -> TechPage.pdf(log(who, tail), desk.now(), desk.zone())));
+        .body(heavy.run(who.id().value(), HeavyWork.Kind.PAGE, stop ->
+        TechPage.pdf(log(who, tail), desk.now(), desk.zone())));
   }
 
   private static ResponseEntity<String> file(String type, String name, String text) {
-    return ResponseEntity.ok().contentType(new MediaType(MediaType.parseMediaType(type), java.nio.charset.StandardCharsets.UTF_8))
+    return ResponseEntity.ok()
+        .contentType(new MediaType(MediaType.parseMediaType(type), java.nio.charset.StandardCharsets.UTF_8))
         .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"%s\"".formatted(name)).body(text);
   }
 
@@ -176,7 +188,8 @@ class TechLogController {
   List<ImportView> imports(@AuthenticationPrincipal SignedIn who) {
     maintenance(who);
     return desk.imports().stream().map(i -> new ImportView(
-        i.number(), i.what().words(), desk.name(i.by()), i.at(), i.tails().stream().map(TailId::value).toList(), i.rows(), i.standing())).toList();
+        i.number(), i.what().words(), desk.name(i.by()), i.at(), i.tails().stream().map(TailId::value).toList(),
+        i.rows(), i.standing())).toList();
   }
 
   /** Withdraws a file that nobody has gone by yet: its lines count no more. */
@@ -190,13 +203,15 @@ class TechLogController {
   BroughtInView list(@AuthenticationPrincipal SignedIn who, @RequestBody String text) {
     maintenance(who);
     DispatchList list = imported(who, () -> desk.bringInList(text, who.id()));
-    return new BroughtInView("%s, revision %s: %d entries.".formatted(list.title(), list.revision(), list.entries().size()));
+    return new BroughtInView(
+        "%s, revision %s: %d entries.".formatted(list.title(), list.revision(), list.entries().size()));
   }
 
   @GetMapping("/api/dispatch-lists/{type}")
   ResponseEntity<String> list(@PathVariable String type) {
     try {
-      return file("text/plain", "%s-dispatch-list.yaml".formatted(type), desk.listText(new TypeId(type)).orElseThrow(() ->
+      return file("text/plain", "%s-dispatch-list.yaml".formatted(type), desk.listText(new TypeId(type))
+          .orElseThrow(() ->
           Problem.notFound("There is no list for '%s'.".formatted(type))));
     } catch (IllegalArgumentException e) {
       throw Problem.notFound("There is no list for that type.");
@@ -209,7 +224,8 @@ class TechLogController {
 
   private static void maintenance(SignedIn who) {
     if (who.role() != Role.MAINTENANCE) {
-      throw Problem.of(HttpStatus.FORBIDDEN, "not-yours", "Only maintenance control brings in dispatch lists, logs and readings.", "Ask maintenance control.");
+      throw Problem.of(HttpStatus.FORBIDDEN, "not-yours",
+          "Only maintenance control brings in dispatch lists, logs and readings.", "Ask maintenance control.");
     }
   }
 }

@@ -81,7 +81,9 @@ class AccessController {
   AccessView access(@AuthenticationPrincipal SignedIn who) {
     who.mustAdminister();
     return new AccessView(
-        log.latest(LINES_SHOWN).stream().map(l -> new AccessLineView(l.at(), name(l.by().value()), l.act().words(), name(l.about()), l.words())).toList(),
+        log.latest(LINES_SHOWN).stream()
+        .map(l -> new AccessLineView(l.at(), name(l.by().value()), l.act().words(), name(l.about()), l.words()))
+        .toList(),
         inRows(log.failures(FAILURES_SHOWN)));
   }
 

@@ -15,7 +15,8 @@ import org.springframework.stereotype.Service;
 @Service
 public class DemoSignIns {
   /** Nobody of the fleet: whoever looks after the installation. */
-  private static final CrewMember ADMINISTRATOR = new CrewMember(new CrewId("administrator"), "Administrator", Role.ADMINISTRATOR);
+  private static final CrewMember ADMINISTRATOR = new CrewMember(new CrewId("administrator"), "Administrator",
+      Role.ADMINISTRATOR);
 
   private record Line(String who, String password) {}
 

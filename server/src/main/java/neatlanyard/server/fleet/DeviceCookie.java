@@ -14,7 +14,8 @@ import javax.crypto.spec.SecretKeySpec;
 import neatlanyard.core.fleet.CrewId;
 
 /**
- * What a device carries to show who was signed in on it before: its own name and theirs, signed (HMAC-SHA-256, RFC 2104).
+ * What a device carries to show who was signed in on it before: its own name and theirs, signed (HMAC-SHA-256, RFC
+ * 2104).
  * It lets nobody in; it only keeps guessers elsewhere from using up the tries of whoever sits at it.
  *
  * @param device empty for one that nobody was signed in on
@@ -28,10 +29,12 @@ record DeviceCookie(String device, List<String> people) {
 
   static DeviceCookie read(String value, String key) {
     int dot = value.lastIndexOf('.');
-    if (dot < 0 || !MessageDigest.isEqual(bytes(value.substring(dot + 1)), bytes(sign(value.substring(0, dot), key)))) {
+    if (dot < 0 || !MessageDigest.isEqual(bytes(value.substring(dot + 1)),
+        bytes(sign(value.substring(0, dot), key)))) {
       return NONE;
     }
-    String[] said = new String(Base64.getUrlDecoder().decode(value.substring(0, dot)), StandardCharsets.UTF_8).split(" ");
+    String[] said = new String(Base64.getUrlDecoder().decode(value.substring(0, dot)), StandardCharsets.UTF_8)
+        .split(" ");
     return new DeviceCookie(said[0], Arrays.asList(said).subList(1, said.length));
   }
 
@@ -49,7 +52,8 @@ record DeviceCookie(String device, List<String> people) {
     List<String> now = new ArrayList<>(people);
     now.remove(who.value());
     now.add(who.value());
-    return new DeviceCookie(device.isEmpty() ? named() : device, List.copyOf(now.subList(Math.max(0, now.size() - MOST_PEOPLE), now.size())));
+    return new DeviceCookie(device.isEmpty() ? named() : device,
+        List.copyOf(now.subList(Math.max(0, now.size() - MOST_PEOPLE), now.size())));
   }
 
   private static String named() {

@@ -43,7 +43,8 @@ public class FleetDesk {
   private final AtomicReference<Fleet> fleet;
   private final ReentrantLock one = new ReentrantLock();
 
-  FleetDesk(FleetTexts texts, Flights flights, Accounts accounts, SignIns signIns, InstantSource clock, HeavyWork heavy) {
+  FleetDesk(FleetTexts texts, Flights flights, Accounts accounts, SignIns signIns, InstantSource clock,
+      HeavyWork heavy) {
     this.heavy = heavy;
     this.texts = texts;
     this.flights = flights;
@@ -109,7 +110,8 @@ public class FleetDesk {
       List<String> using = flights.all().stream().filter(f -> !has(read, f)).map(Flight::number).toList();
       if (!using.isEmpty()) {
         throw Problem.refused(new Refusal(
-            "in-use", "It is in use: %s.".formatted(String.join(", ", using.subList(0, Math.min(using.size(), MOST_NAMED)))),
+            "in-use", "It is in use: %s.".formatted(
+            String.join(", ", using.subList(0, Math.min(using.size(), MOST_NAMED)))),
             "Withdraw those flights first, or bring in a fleet that has what they need."));
       }
       signIns.write(by, Act.FLEET_WITHDRAWN, fleet().operator(), "%d people".formatted(fleet().crew().size()));
@@ -121,14 +123,16 @@ public class FleetDesk {
   }
 
   private static boolean has(Fleet fleet, Flight flight) {
-    return fleet.tail(flight.tail()).isPresent() && fleet.airfield(flight.from()).isPresent() && fleet.airfield(flight.to()).isPresent()
+    return fleet.tail(flight.tail()).isPresent() && fleet.airfield(flight.from()).isPresent()
+        && fleet.airfield(flight.to()).isPresent()
         && flight.crew().stream().allMatch(r -> fleet.member(r.who()).isPresent());
   }
 
   private List<OneTimePassword> become(Fleet read, CrewId by) {
     Fleet before = fleet.getAndSet(read);
     before.crew().stream()
-        .filter(m -> read.member(m.id()).isEmpty() && !m.id().equals(by) && accounts.find(m.id()).filter(a -> !a.disabled()).isPresent())
+        .filter(m -> read.member(m.id()).isEmpty() && !m.id().equals(by) && accounts.find(m.id())
+        .filter(a -> !a.disabled()).isPresent())
         .forEach(m -> signIns.takeAway(by, m.id(), "no longer in the fleet"));
     List<OneTimePassword> given = new ArrayList<>();
     for (CrewMember m : read.crew()) {
@@ -145,7 +149,8 @@ public class FleetDesk {
 
   /** Brings in flights of the present fleet. @return how many. @throws Problem naming every fault */
   public int bringInFlights(String text, CrewId by) {
-    List<Flight> read = heavy.run(by.value(), HeavyWork.Kind.IMPORT, stop -> switch (FlightsReader.read(text, fleet(), clock.instant())) {
+    List<Flight> read = heavy.run(by.value(), HeavyWork.Kind.IMPORT, stop ->
+        switch (FlightsReader.read(text, fleet(), clock.instant())) {
       case Read.Good<List<Flight>> good -> good.value();
       case Read.Bad<List<Flight>> bad -> throw Problem.faulty("The flights have faults.", bad.faults());
     });
@@ -154,7 +159,8 @@ public class FleetDesk {
     } catch (IllegalArgumentException e) {
       throw Problem.bad("flight-exists", String.valueOf(e.getMessage()));
     }
-    signIns.write(by, Act.FLIGHTS_BROUGHT_IN, "%d flights".formatted(read.size()), read.stream().limit(MOST_NAMED).map(f -> f.id().value()).collect(Collectors.joining(", ")));
+    signIns.write(by, Act.FLIGHTS_BROUGHT_IN, "%d flights".formatted(read.size()), read.stream().limit(MOST_NAMED)
+        .map(f -> f.id().value()).collect(Collectors.joining(", ")));
     return read.size();
   }
 
@@ -163,7 +169,9 @@ public class FleetDesk {
     Flight flight = flights.all().stream().filter(f -> f.id().value().equals(id)).findFirst()
         .orElseThrow(() -> Problem.notFound("There is no flight of that name."));
     if (!flights.withdraw(flight.id())) {
-      throw Problem.refused(new Refusal("in-use", "Its departure was opened, and its record stays.", "Bring in another flight beside it."));
+      throw Problem.refused(
+          new Refusal("in-use", "Its departure was opened, and its record stays.",
+          "Bring in another flight beside it."));
     }
     signIns.write(by, Act.FLIGHT_WITHDRAWN, flight.id().value(), flight.number());
   }

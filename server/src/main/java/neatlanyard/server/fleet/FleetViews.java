@@ -8,7 +8,12 @@ import java.util.Optional;
 public final class FleetViews {
   private FleetViews() {}
 
-  /** The installation. @param shifted whether another hour than the real one is shown @param signIns the demo's, empty outside demo mode */
+  /**
+   * The installation.
+   *
+   * @param shifted whether another hour than the real one is shown
+   * @param signIns the demo's, empty outside demo mode
+   */
   public record About(String operator, boolean demo, Instant now, boolean shifted, List<DemoSignIn> signIns) {}
 
   public record DemoSignIn(String who, String name, String role, String password) {}
@@ -20,7 +25,8 @@ public final class FleetViews {
    * @param checksPacks may check another's pack
    */
   public record Me(
-      String id, String name, String role, boolean mustChange, boolean administers, boolean flies, boolean draws, boolean checksPacks) {}
+      String id, String name, String role, boolean mustChange, boolean administers, boolean flies, boolean draws,
+      boolean checksPacks) {}
 
   public record SignIn(Optional<String> who, Optional<String> password) {}
 
@@ -30,7 +36,8 @@ public final class FleetViews {
    * @param state "in use", "one-time password not used yet" or "taken away"
    * @param devices where they are signed in
    */
-  public record AccountView(String id, String name, String role, String state, boolean takenAway, List<DeviceView> devices) {}
+  public record AccountView(String id, String name, String role, String state, boolean takenAway,
+      List<DeviceView> devices) {}
 
   public record DeviceView(String address, Instant begun, Instant ends) {}
 
@@ -46,7 +53,8 @@ public final class FleetViews {
   public record OneTimePassword(String who, String name, String password) {}
 
   /** The fleet in force. @param mayBeWithdrawn whether there is one before it to go back to */
-  public record FleetView(String operator, int tails, int airfields, int people, String by, Instant at, boolean mayBeWithdrawn) {}
+  public record FleetView(String operator, int tails, int airfields, int people, String by, Instant at,
+      boolean mayBeWithdrawn) {}
 
   /** What came of bringing something in. @param signIns one-time passwords of people who are new */
   public record BroughtIn(String what, List<OneTimePassword> signIns) {}

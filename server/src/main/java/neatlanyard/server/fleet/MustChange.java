@@ -23,7 +23,8 @@ class MustChange implements WebMvcConfigurer, HandlerInterceptor {
   public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
     Authentication in = SecurityContextHolder.getContext().getAuthentication();
     if (in != null && in.getPrincipal() instanceof SignedIn s && s.mustChange()) {
-      throw Problem.of(HttpStatus.FORBIDDEN, "must-change", "This password was for one use.", "Choose your own first.");
+      throw Problem.of(HttpStatus.FORBIDDEN, "must-change", "This password was for one use.",
+          "Choose your own first.");
     }
     return true;
   }

@@ -59,10 +59,15 @@ final class Passwords {
     // What is put before and after a common word is the first that is tried.
     String core = plain.replaceAll("^[^a-z]+|[^a-z]+$", "");
     if (next.length() < LEAST_CHARACTERS || tooLong(next) || next.equals(old)) {
-      return Optional.of("A new password has %d characters or more, at most %d bytes, and differs from the old one.".formatted(LEAST_CHARACTERS, MOST_BYTES));
+      return Optional.of(
+          "A new password has %d characters or more, at most %d bytes, and differs from the old one.".formatted(
+          LEAST_CHARACTERS, MOST_BYTES));
     }
-    if (common.contains(plain) || common.contains(core) || core.isEmpty() || core.equals(who.value()) || plain.chars().distinct().count() < 4) {
-      return Optional.of("That password is among the first that are tried: a common word, a row of digits, or your own name. Three words of your own are better.");
+    if (common.contains(plain) || common.contains(core) || core.isEmpty() || core.equals(who.value()) || plain.chars()
+        .distinct().count() < 4) {
+      return Optional.of(
+          "That password is among the first that are tried: a common word, a row of digits, or your own name. Three "
+          + "words of your own are better.");
     }
     return Optional.empty();
   }

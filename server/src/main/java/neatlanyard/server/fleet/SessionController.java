@@ -35,7 +35,8 @@ class SessionController {
   private final InstantSource clock;
 
   SessionController(
-      SignIns signIns, SessionDesk sessions, SessionCookies cookies, FleetDesk fleet, DemoSignIns demo, InstantSource clock, Settings settings) {
+      SignIns signIns, SessionDesk sessions, SessionCookies cookies, FleetDesk fleet, DemoSignIns demo,
+      InstantSource clock, Settings settings) {
     this.settings = settings;
     this.signIns = signIns;
     this.sessions = sessions;
@@ -47,7 +48,8 @@ class SessionController {
 
   @GetMapping("/api/about")
   About about() {
-    return new About(fleet.fleet().operator(), demo.on(), clock.instant(), settings.beginAt().isPresent(), demo.shown());
+    return new About(fleet.fleet().operator(), demo.on(), clock.instant(), settings.beginAt().isPresent(),
+        demo.shown());
   }
 
   @GetMapping("/api/session")
@@ -59,25 +61,29 @@ class SessionController {
   @PostMapping("/api/session")
   Me signIn(@RequestBody SignIn form, HttpServletRequest request, HttpServletResponse response) {
     DeviceCookie device = cookies.device(request);
-    Account account = signIns.in(form.who().orElse("").strip(), form.password().orElse(""), cookies.caller(request), device);
+    Account account = signIns.in(form.who().orElse("").strip(), form.password().orElse(""), cookies.caller(request),
+        device);
     return enter(account, device, request, response);
   }
 
   private Me enter(Account account, DeviceCookie device, HttpServletRequest request, HttpServletResponse response) {
     cookies.session(request).map(SignedIn::session).ifPresent(sessions::end);
-    cookies.begin(sessions.begin(account.id(), cookies.caller(request).address()), device.with(account.id()), request, response);
+    cookies.begin(sessions.begin(account.id(), cookies.caller(request).address()), device.with(account.id()), request,
+        response);
     return view(SignedIn.of(account, ""));
   }
 
   @PostMapping("/api/session/password")
-  Me change(@AuthenticationPrincipal SignedIn who, @RequestBody NewPassword form, HttpServletRequest request, HttpServletResponse response) {
+  Me change(@AuthenticationPrincipal SignedIn who, @RequestBody NewPassword form, HttpServletRequest request,
+      HttpServletResponse response) {
     Account changed = signIns.change(who, form.now().orElse(""), form.next().orElse(""), cookies.caller(request));
     return enter(changed, cookies.device(request), request, response);
   }
 
   @DeleteMapping("/api/session")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void signOut(@AuthenticationPrincipal @Nullable SignedIn who, HttpServletRequest request, HttpServletResponse response) {
+  void signOut(@AuthenticationPrincipal @Nullable SignedIn who, HttpServletRequest request,
+      HttpServletResponse response) {
     if (who != null) {
       sessions.end(who.session());
       signIns.write(who.id(), Act.SIGNED_OUT, who.id().value(), "from " + cookies.caller(request).address());
@@ -87,7 +93,8 @@ class SessionController {
 
   private static Me view(SignedIn s) {
     return new Me(
-        s.id().value(), s.name(), SignIns.words(s.role()), s.mustChange(), s.role() == Role.ADMINISTRATOR, s.role().flies(), s.role().draws(),
+        s.id().value(), s.name(), SignIns.words(s.role()), s.mustChange(), s.role() == Role.ADMINISTRATOR, s.role()
+        .flies(), s.role().draws(),
         s.role().checksPacks());
   }
 }

@@ -19,7 +19,10 @@ import org.springframework.security.web.context.HttpRequestResponseHolder;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.stereotype.Component;
 
-/** The two cookies: the session's secret, and which people were signed in on the device. Both stay from scripts and other sites. */
+/**
+ * The two cookies: the session's secret, and which people were signed in on the device. Both stay from scripts and
+ * other sites.
+ */
 @Component
 public final class SessionCookies implements SecurityContextRepository {
   private static final String SESSION = "lanyard-session";
@@ -54,7 +57,8 @@ public final class SessionCookies implements SecurityContextRepository {
   /** Whose share a request counts against: the person's, or where nobody is signed in the address's. */
   public String asker(HttpServletRequest request) {
     Authentication in = SecurityContextHolder.getContext().getAuthentication();
-    return in != null && in.getPrincipal() instanceof SignedIn who ? who.id().value() : Caller.address(request.getRemoteAddr());
+    return in != null && in.getPrincipal() instanceof SignedIn who ? who.id().value()
+        : Caller.address(request.getRemoteAddr());
   }
 
   Caller caller(HttpServletRequest request) {
@@ -70,7 +74,8 @@ public final class SessionCookies implements SecurityContextRepository {
     add(SESSION, "", Duration.ZERO, request, response);
   }
 
-  private static void add(String name, String value, Duration kept, HttpServletRequest request, HttpServletResponse response) {
+  private static void add(String name, String value, Duration kept, HttpServletRequest request,
+      HttpServletResponse response) {
     response.addHeader(HttpHeaders.SET_COOKIE, ResponseCookie.from(name, value)
         .path("/").httpOnly(true).secure(request.isSecure()).sameSite("Strict").maxAge(kept).build().toString());
   }

@@ -22,7 +22,8 @@ import neatlanyard.core.record.Chain;
 import org.springframework.stereotype.Service;
 
 /**
- * Who is signed in where. What an account may do is asked of the account with each request, so a role that is changed or
+ * Who is signed in where. What an account may do is asked of the account with each request, so a role that is changed
+ * or
  * taken away counts at once; an ended session is gone, and with it each copy of its cookie.
  */
 @Service
@@ -77,7 +78,8 @@ public final class SessionDesk {
   /** The open ones, the one begun last first. */
   List<Session> open() {
     Instant now = clock.instant();
-    return open.values().stream().filter(s -> s.ends().isAfter(now)).sorted(Comparator.comparing(Session::begun).reversed()).toList();
+    return open.values().stream().filter(s -> s.ends().isAfter(now))
+        .sorted(Comparator.comparing(Session::begun).reversed()).toList();
   }
 
   void end(String key) {

@@ -23,7 +23,8 @@ public final class SignIns {
   private final AccessLog log;
   private final InstantSource clock;
 
-  SignIns(Accounts accounts, Passwords passwords, Tries tries, SessionDesk sessions, AccessLog log, InstantSource clock) {
+  SignIns(Accounts accounts, Passwords passwords, Tries tries, SessionDesk sessions, AccessLog log,
+      InstantSource clock) {
     this.accounts = accounts;
     this.passwords = passwords;
     this.tries = tries;
@@ -32,11 +33,16 @@ public final class SignIns {
     this.clock = clock;
   }
 
-  /** @param device what the device shows @return who came in. @throws Problem when name or password is not right, or it was tried too often */
+  /**
+   * @param device what the device shows
+   * @return who came in.
+   * @throws Problem when name or password is not right, or it was tried too often
+   */
   Account in(String name, String password, Caller caller, DeviceCookie device) {
     Optional<Account> account = sessions.account(name);
     Tries.Try paid = tries.pay(name, caller, device.knows(name));
-    boolean right = passwords.matches(caller.address(), password, account.filter(a -> !a.disabled()).map(Account::passwordHash));
+    boolean right = passwords.matches(caller.address(), password, account.filter(a -> !a.disabled())
+        .map(Account::passwordHash));
     if (!right || account.isEmpty()) {
       failed(name, caller);
       throw Problem.of(HttpStatus.UNAUTHORIZED, "wrong-sign-in", "Name or password is not right.",
@@ -51,7 +57,11 @@ public final class SignIns {
     log.failed(new AccessLog.Failure(clock.instant(), Caller.cut(name), caller.address()));
   }
 
-  /** Changes somebody's own password; they are out everywhere else. @throws Problem if the old one is wrong or the new one too weak */
+  /**
+   * Changes somebody's own password; they are out everywhere else.
+   *
+   * @throws Problem if the old one is wrong or the new one too weak
+   */
   Account change(SignedIn who, String now, String next, Caller caller) {
     Account account = accounts.find(who.id()).orElseThrow(() -> Problem.notFound("There is no such sign-in."));
     Tries.Try paid = tries.payForChange(who.id());
@@ -79,7 +89,8 @@ public final class SignIns {
 
   /** Sets a password that was not given for one use, as the demo's are. */
   void set(CrewId id, String name, Role role, String password) {
-    boolean there = accounts.find(id).filter(a -> passwords.matchesHere(password, Optional.of(a.passwordHash()))).isPresent();
+    boolean there = accounts.find(id).filter(a -> passwords.matchesHere(password, Optional.of(a.passwordHash())))
+        .isPresent();
     if (!there) {
       accounts.save(new Account(id, name, role, passwords.hashHere(password), false, false));
     }
@@ -101,12 +112,16 @@ public final class SignIns {
     write(by, Act.SIGNED_OUT_EVERYWHERE, id.value(), "from %d devices".formatted(devices));
   }
 
-  /** Somebody's name or role in a fleet that was brought in. A role that changed puts them out, to come in with the new one. */
+  /**
+   * Somebody's name or role in a fleet that was brought in. A role that changed puts them out, to come in with the new
+   * one.
+   */
   void become(CrewId by, CrewMember member) {
     Account account = accounts.find(member.id()).orElseThrow();
     if (account.role() != member.role()) {
       sessions.endAll(member.id());
-      write(by, Act.ROLE_GIVEN, member.id().value(), "%s, before %s".formatted(words(member.role()), words(account.role())));
+      write(by, Act.ROLE_GIVEN, member.id().value(),
+          "%s, before %s".formatted(words(member.role()), words(account.role())));
     }
     accounts.save(account.as(member.name(), member.role()));
   }

@@ -15,7 +15,8 @@ public record SignedIn(CrewId id, String name, Role role, boolean mustChange, St
   /** @throws Problem unless this person is an administrator */
   public void mustAdminister() {
     if (role != Role.ADMINISTRATOR) {
-      throw Problem.of(HttpStatus.FORBIDDEN, "not-your-role", "Only administrators give and take away access, and bring in fleets and flights.",
+      throw Problem.of(HttpStatus.FORBIDDEN, "not-your-role",
+          "Only administrators give and take away access, and bring in fleets and flights.",
           "Ask one of them.");
     }
   }

@@ -32,11 +32,14 @@ final class Tries {
 
   private static final int MOST_KNOWN = 100_000;
   private static final Duration FORGOTTEN_AFTER = Duration.ofHours(1);
-  /** How long somebody who tries too often waits for being told so: a loop of tries must not cost more than it gets. */
+  /**
+   * How long somebody who tries too often waits for being told so: a loop of tries must not cost more than it gets.
+   */
   private static final Duration MADE_TO_WAIT = Duration.ofSeconds(1);
   private static final int MOST_MADE_TO_WAIT = 500;
 
-  private final Cache<String, Bucket> buckets = Caffeine.newBuilder().maximumSize(MOST_KNOWN).expireAfterAccess(FORGOTTEN_AFTER).build();
+  private final Cache<String, Bucket> buckets = Caffeine.newBuilder().maximumSize(MOST_KNOWN)
+      .expireAfterAccess(FORGOTTEN_AFTER).build();
   private final Semaphore made = new Semaphore(MOST_MADE_TO_WAIT);
 
   /** One try, paid for before it is made. */

@@ -13,8 +13,10 @@ class Figures {
   @Bean
   MeterBinder queues(HeavyWork heavy, Streams streams) {
     return registry -> {
-      Gauge.builder("lanyard.heavy.waiting", heavy, HeavyWork::waiting).description("Long work that waits for a worker").register(registry);
-      Gauge.builder("lanyard.streams", streams, Streams::size).description("Devices that listen to a departure").register(registry);
+      Gauge.builder("lanyard.heavy.waiting", heavy, HeavyWork::waiting)
+          .description("Long work that waits for a worker").register(registry);
+      Gauge.builder("lanyard.streams", streams, Streams::size).description("Devices that listen to a departure")
+          .register(registry);
     };
   }
 }

@@ -24,7 +24,8 @@ class Problems extends ResponseEntityExceptionHandler {
 
   @ExceptionHandler
   ResponseEntity<ProblemDetail> problem(Problem problem) {
-    ResponseEntity.BodyBuilder answer = ResponseEntity.status(problem.detail().getStatus()).contentType(MediaType.APPLICATION_PROBLEM_JSON);
+    ResponseEntity.BodyBuilder answer = ResponseEntity.status(problem.detail().getStatus())
+        .contentType(MediaType.APPLICATION_PROBLEM_JSON);
     problem.after().ifPresent(a -> answer.header(HttpHeaders.RETRY_AFTER, Long.toString(a.toSeconds())));
     return answer.body(problem.detail());
   }
@@ -33,7 +34,9 @@ class Problems extends ResponseEntityExceptionHandler {
   @ExceptionHandler
   ResponseEntity<ProblemDetail> notKept(NotKept e) {
     LOG.error("{} {}", e.getMessage(), e.tryThis());
-    return problem(Problem.later(HttpStatus.SERVICE_UNAVAILABLE, "not-kept", e.getMessage() + " Nothing was changed; your device keeps what you entered.", Duration.ofSeconds(5)));
+    return problem(
+        Problem.later(HttpStatus.SERVICE_UNAVAILABLE, "not-kept", e.getMessage()
+        + " Nothing was changed; your device keeps what you entered.", Duration.ofSeconds(5)));
   }
 
   /** What nobody foresaw: said to the crew without its inside, and logged with it. */
@@ -48,7 +51,8 @@ class Problems extends ResponseEntityExceptionHandler {
   protected ResponseEntity<Object> handleHttpMessageNotReadable(
       HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
     Throwable cause = e.getMostSpecificCause();
-    String why = cause instanceof tools.jackson.core.JacksonException j ? j.getOriginalMessage() : "it is not what is wanted here";
+    String why = cause instanceof tools.jackson.core.JacksonException j ? j.getOriginalMessage()
+        : "it is not what is wanted here";
     ProblemDetail detail = Problem.of(HttpStatus.BAD_REQUEST, "unreadable", "The request cannot be read: " + why,
         "Nothing was changed; mend it and send it again.").detail();
     return ResponseEntity.badRequest().contentType(MediaType.APPLICATION_PROBLEM_JSON).body(detail);

@@ -44,17 +44,21 @@ final class EntryWords {
       case Event.StepNotToday e -> "%s: not today, %s".formatted(challenge(e.step()), e.reason());
       case Event.Measured e -> "%s: %s".formatted(challenge(e.step()), measured(e));
       case Event.ValueSaid e -> "%s: %s said".formatted(challenge(e.step()), e.value());
-      case Event.AircraftRead e -> "The aircraft's controls (%s): %s".formatted(e.source(), e.states().stream().map(this::state).collect(Collectors.joining(", ")));
+      case Event.AircraftRead e -> "The aircraft's controls (%s): %s".formatted(e.source(), e.states().stream()
+          .map(this::state).collect(Collectors.joining(", ")));
       case Event.FlightFacts e -> facts(e.facts());
       case Event.FoundSo e -> "%s: found so, %s".formatted(challenge(e.step()), response(e.step()));
       case Event.Overridden e -> "%s: went past what keeps it closed, %s".formatted(challenge(e.step()), e.words());
       case Event.WaitSeen e -> "%s: wait seen over".formatted(challenge(e.step()));
       case Event.TagHung e -> "Tag hung by hand: %s, until the end of %s%s".formatted(
-          e.words(), e.due().title(), e.calls().map(c -> ", to call after %d min".formatted(Math.round(Duration.between(entry.happened(), c).toSeconds() / 60.0))).orElse(""));
+          e.words(), e.due().title(), e.calls()
+              .map(c -> ", to call after %d min".formatted(
+              Math.round(Duration.between(entry.happened(), c).toSeconds() / 60.0))).orElse(""));
       case Event.TagTaken e -> "Tag taken off by hand";
       case Event.Interrupted e -> "Called away";
       case Event.WentOn e -> "Went on";
-      case Event.PanelHandedOver e -> "%s handed to the %s seat".formatted(places.getOrDefault(e.panel(), e.panel().value()), Doc.written(e.to()));
+      case Event.PanelHandedOver e ->
+          "%s handed to the %s seat".formatted(places.getOrDefault(e.panel(), e.panel().value()), Doc.written(e.to()));
       case Event.DoesNotFit e -> "%s: does not fit, %s".formatted(challenge(e.step()), e.words());
       case Event.StepUndone e -> "%s: taken back".formatted(challenge(e.step()));
       case Event.StepLater e -> "%s: put aside, %s".formatted(challenge(e.step()), e.reason());
@@ -76,15 +80,19 @@ final class EntryWords {
 
   private static String techStatus(TechState state) {
     String deferred = state.deferrals().stream()
-        .map(d -> "%s until the end of %s%s".formatted(d.words(), d.lastDay(), d.bars().isEmpty() ? "" : " (bars the flight: %s)".formatted(d.bars())))
+        .map(d -> "%s until the end of %s%s".formatted(d.words(), d.lastDay(), d.bars().isEmpty() ? ""
+        : " (bars the flight: %s)".formatted(d.bars())))
         .collect(Collectors.joining("; "));
     String settled = state.settled().stream().map(TechState.Settled::words).collect(Collectors.joining("; "));
-    return "Technical log: %s%s".formatted(deferred.isEmpty() ? "nothing deferred" : deferred, settled.isEmpty() ? "" : "; " + settled);
+    return "Technical log: %s%s".formatted(deferred.isEmpty() ? "nothing deferred" : deferred, settled.isEmpty() ? ""
+        : "; " + settled);
   }
 
   private static String facts(Facts facts) {
-    String ground = facts.elevations().stream().map(e -> "%s %d ft".formatted(e.name(), e.ft())).collect(Collectors.joining(", "));
-    String uses = facts.lastUses().stream().map(u -> "; %s last: %s".formatted(u.memory(), u.choice())).collect(Collectors.joining());
+    String ground = facts.elevations().stream().map(e -> "%s %d ft".formatted(e.name(), e.ft()))
+        .collect(Collectors.joining(", "));
+    String uses = facts.lastUses().stream().map(u -> "; %s last: %s".formatted(u.memory(), u.choice()))
+        .collect(Collectors.joining());
     return "Of the flight: %s%s".formatted(ground, uses);
   }
 

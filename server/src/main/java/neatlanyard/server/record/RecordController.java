@@ -69,10 +69,13 @@ class RecordController {
     return RecordFile.write(kept.stream().map(Kept::json).toList(), head, seals.seal(head));
   }
 
-  /** The public keys of this installation, the newest first: for anybody, as records are checked without signing in. */
+  /**
+   * The public keys of this installation, the newest first: for anybody, as records are checked without signing in.
+   */
   @GetMapping("/api/record-keys")
   List<KeyView> keys() {
-    return seals.keys().stream().map(k -> new KeyView(Seal.fingerprint(k.publicKey()), k.made(), Seal.pem(k.publicKey()))).toList();
+    return seals.keys().stream().map(k ->
+        new KeyView(Seal.fingerprint(k.publicKey()), k.made(), Seal.pem(k.publicKey()))).toList();
   }
 
   /** The record as canonical JSON. @throws Problem while the departure is not tied off */
@@ -90,13 +93,15 @@ class RecordController {
     List<Entry> log = kept.stream().map(k -> EntryJson.read(k.json())).toList();
     ZoneId zone = fleet.fleet().airfield(d.opened().flight().from()).map(Airfield::zone).orElse(ZoneOffset.UTC);
     return attached(d, "pdf").body(
-        heavy.run(who.id().value(), HeavyWork.Kind.PAGE, stop -> new RecordPage(d, zone).pdf(log, kept.getLast().hash())));
+        heavy.run(who.id().value(), HeavyWork.Kind.PAGE, stop -> new RecordPage(d, zone)
+        .pdf(log, kept.getLast().hash())));
   }
 
   private Departure tiedOff(String id) {
     Departure d = departures.state(id);
     if (d.tiedOff().isEmpty()) {
-      throw Problem.refused(new Refusal("not-tied-off", "There is no record before the tie-off.", "The commander ties off first."));
+      throw Problem.refused(
+          new Refusal("not-tied-off", "There is no record before the tie-off.", "The commander ties off first."));
     }
     return d;
   }

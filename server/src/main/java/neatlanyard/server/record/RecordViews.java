@@ -12,6 +12,11 @@ public final class RecordViews {
 
   public record LineView(long number, Instant at, String by, String seat, String words, String hash) {}
 
-  /** A key that records of this installation are signed with. @param fingerprint SHA-256 of it @param pem for other tools */
+  /**
+   * A key that records of this installation are signed with.
+   *
+   * @param fingerprint SHA-256 of it
+   * @param pem for other tools
+   */
   public record KeyView(String fingerprint, Instant made, String pem) {}
 }

@@ -14,12 +14,14 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param demo whether the demo's data and sign-ins are loaded
  * @param demoFolder where the demo's open files are
  * @param simulatedPace how many times faster than a pilot the simulated aircraft moves its controls
- * @param proxy the addresses of the proxies in front of it, whose forwarded headers are believed; none where nothing is said
+ * @param proxy the addresses of the proxies in front of it, whose forwarded headers are believed; none where nothing
+ *     is said
  * @param pace how many times as many requests a second as usual one person may make
  * @param beginAt what time the application takes it to be when it starts, for showing another hour of the day
  */
 @ConfigurationProperties("lanyard")
 public record Settings(
-    Path database, boolean demo, Path demoFolder, double simulatedPace, @DefaultValue List<String> proxy, @DefaultValue("1") double pace,
+    Path database, boolean demo, Path demoFolder, double simulatedPace, @DefaultValue List<String> proxy,
+    @DefaultValue("1") double pace,
     Optional<Instant> beginAt) {}
 

@@ -27,12 +27,14 @@ import neatlanyard.formats.text.Doc;
 
 /** What the interface is told of a card, and how it is told. */
 public final class CardViews {
-  private static final Set<TagKind.Trigger> SAID_OF_STEPS = EnumSet.of(TagKind.Trigger.STEP, TagKind.Trigger.LOOK_AGAIN, TagKind.Trigger.FIND, TagKind.Trigger.WAIT);
+  private static final Set<TagKind.Trigger> SAID_OF_STEPS = EnumSet.of(TagKind.Trigger.STEP,
+      TagKind.Trigger.LOOK_AGAIN, TagKind.Trigger.FIND, TagKind.Trigger.WAIT);
 
   private CardViews() {}
 
   /** @param byPanel whether its panels can be handed to another seat */
-  public record PartView(String id, String title, String stage, String kind, boolean byPanel, List<String> seats, List<ItemView> items) {}
+  public record PartView(String id, String title, String stage, String kind, boolean byPanel, List<String> seats,
+      List<ItemView> items) {}
 
   /**
    * One step of a card.
@@ -44,12 +46,16 @@ public final class CardViews {
    * @param course a test in its parts
    * @param notLit what the lights test does not cover, at the step that makes it
    * @param pressTest lights that must be out and that the lights test does not cover: dark may mean a dead bulb
-   * @param foundAs the state the crew may find instead of making it, such as "APU: running"; empty where it is always made
+   * @param foundAs the state the crew may find instead of making it, such as "APU: running"; empty where it is always
+   *     made
    * @param differs what is not as on the side that was walked first; empty where nothing is
    */
   public record ItemView(
-      String id, String challenge, String response, String caution, String place, List<String> seats, boolean any, String added,
-      boolean critical, boolean alerted, boolean belowLine, Optional<WaitForView> waits, List<String> needs, List<String> afterWait, Optional<MeasureView> measure, List<BeatView> course, List<String> notLit, List<String> pressTest,
+      String id, String challenge, String response, String caution, String place, List<String> seats, boolean any,
+      String added,
+      boolean critical, boolean alerted, boolean belowLine, Optional<WaitForView> waits, List<String> needs,
+      List<String> afterWait, Optional<MeasureView> measure, List<BeatView> course, List<String> notLit,
+      List<String> pressTest,
       String foundAs, String differs, List<HookView> opens, List<HookView> closes) {}
 
   /** @param words such as "2 min before bleed air is taken" */
@@ -66,7 +72,8 @@ public final class CardViews {
    * @param due the stage's title
    * @param closes what takes it off, in words
    */
-  public record TagKindView(String id, String title, String hangsOn, String stage, String due, String closes, boolean mayStay) {}
+  public record TagKindView(String id, String title, String hangsOn, String stage, String due, String closes,
+      boolean mayStay) {}
 
   public record BeatView(String act, String see) {}
 
@@ -90,7 +97,8 @@ public final class CardViews {
   public record DoorView(String name, double x, double y, double lengthM) {}
 
   /** @param during the tag while which it is so; empty when it always is */
-  public record HazardView(String kind, String name, double x, double y, double widthM, double lengthM, String during) {}
+  public record HazardView(String kind, String name, double x, double y, double widthM, double lengthM,
+      String during) {}
 
   public static List<PartView> parts(Card card) {
     return card.parts().stream().map(p -> part(card.pack(), p)).toList();
@@ -102,21 +110,27 @@ public final class CardViews {
         .map(Doc::written)
         .toList();
     Map<PlaceId, Place> places = pack.places().stream().collect(Collectors.toMap(Place::id, x -> x));
-    Map<StepId, String> differs = p.procedure().kind() == Procedure.Kind.WALKAROUND ? SecondSide.differences(p.items(), places) : Map.of();
+    Map<StepId, String> differs = p.procedure().kind() == Procedure.Kind.WALKAROUND
+        ? SecondSide.differences(p.items(), places) : Map.of();
     return new PartView(
         p.procedure().id().value(), p.procedure().title(), Doc.written(p.procedure().stage()),
-        Doc.written(p.procedure().kind()), p.procedure().kind().byPanel(), seats, p.items().stream().map(i -> item(pack, i, differs.getOrDefault(i.step().id(), ""))).toList());
+        Doc.written(p.procedure().kind()), p.procedure().kind().byPanel(), seats, p.items().stream()
+        .map(i -> item(pack, i, differs.getOrDefault(i.step().id(), ""))).toList());
   }
 
   private static ItemView item(Pack pack, Card.Item i, String differs) {
     return new ItemView(
         i.step().id().value(), i.step().challenge(), i.step().response(), i.step().caution(), i.step().place().value(),
-        i.seats().stream().sorted().map(Doc::written).toList(), i.any(), i.added(), i.step().critical(), i.step().alerted(),
+        i.seats().stream().sorted().map(Doc::written).toList(), i.any(), i.added(), i.step().critical(), i.step()
+        .alerted(),
         i.step().belowLine(), i.step().waits().map(w -> new WaitForView(w.time().toSeconds(), w.words())),
         ids(i.step().needs()), ids(i.step().afterWait()),
-        i.step().measures().map(CardViews::measure), i.step().course().stream().map(b -> new BeatView(b.act(), b.see())).toList(),
-        i.step().testsLights() ? pack.points().stream().filter(p -> !p.lightsTested()).map(Point::name).toList() : List.of(),
-        i.step().expects().stream().flatMap(s -> pack.point(s.point()).stream()).filter(p -> !p.lightsTested()).map(Point::name).toList(),
+        i.step().measures().map(CardViews::measure), i.step().course().stream()
+        .map(b -> new BeatView(b.act(), b.see())).toList(),
+        i.step().testsLights() ? pack.points().stream().filter(p -> !p.lightsTested()).map(Point::name).toList()
+        : List.of(),
+        i.step().expects().stream().flatMap(s -> pack.point(s.point()).stream()).filter(p -> !p.lightsTested())
+        .map(Point::name).toList(),
         foundAs(pack, i), differs, hooks(i.step().opens()), hooks(i.step().closes()));
   }
 
@@ -131,12 +145,14 @@ public final class CardViews {
   public static List<TagKindView> tags(Pack pack) {
     return pack.tagKinds().stream().filter(k -> SAID_OF_STEPS.contains(k.hangsOn()))
         .map(k -> new TagKindView(
-            k.id().value(), k.title(), Doc.written(k.hangsOn()), Doc.written(k.due()), k.due().title(), k.hangsOn().closes(), k.mayStay())).toList();
+            k.id().value(), k.title(), Doc.written(k.hangsOn()), Doc.written(k.due()), k.due().title(), k.hangsOn()
+            .closes(), k.mayStay())).toList();
   }
 
   private static String foundAs(Pack pack, Card.Item i) {
     return Gates.mayBeFound(pack, i.procedure(), i.step())
-        ? i.step().sets().stream().map(s -> "%s: %s".formatted(pack.name(s.point()), s.value())).collect(Collectors.joining(", "))
+        ? i.step().sets().stream().map(s -> "%s: %s".formatted(pack.name(s.point()), s.value()))
+        .collect(Collectors.joining(", "))
         : "";
   }
 
@@ -147,7 +163,8 @@ public final class CardViews {
 
   public static List<LeftOutView> leftOut(Card card) {
     return card.leftOut().stream()
-        .map(l -> new LeftOutView(l.step().id().value(), Doc.written(l.procedure().stage()), l.step().challenge(), l.why())).toList();
+        .map(l -> new LeftOutView(l.step().id().value(), Doc.written(l.procedure().stage()), l.step().challenge(),
+        l.why())).toList();
   }
 
   public static List<PlaceView> places(Pack pack) {
@@ -165,7 +182,8 @@ public final class CardViews {
         p.gear().stream().map(g -> new GearView(g.x(), g.y(), g.wheels())).toList(),
         p.doors().stream().map(d -> new DoorView(d.name(), d.x(), d.y(), d.lengthM())).toList(),
         p.hazards().stream().map(h -> new HazardView(
-            Doc.written(h.kind()), h.name(), h.x(), h.y(), h.widthM(), h.lengthM(), h.during().map(TagId::value).orElse(""))).toList());
+            Doc.written(h.kind()), h.name(), h.x(), h.y(), h.widthM(), h.lengthM(), h.during().map(TagId::value)
+            .orElse(""))).toList());
   }
 
   private static AerofoilView aerofoil(Planform.Aerofoil a) {

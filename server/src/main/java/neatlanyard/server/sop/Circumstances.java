@@ -17,7 +17,8 @@ public final class Circumstances {
   public static Set<Circumstance> of(@Nullable List<String> names) {
     Set<Circumstance> circumstances = new HashSet<>();
     for (String name : names == null ? List.<String>of() : names) {
-      circumstances.add(Stream.of(Circumstance.values()).filter(c -> Doc.written(c).equals(name)).findFirst().orElseThrow(() ->
+      circumstances.add(Stream.of(Circumstance.values()).filter(c -> Doc.written(c).equals(name)).findFirst()
+          .orElseThrow(() ->
           Problem.bad("no-such-circumstance", "'%s' is not something a day is asked for.".formatted(name))));
     }
     return circumstances;

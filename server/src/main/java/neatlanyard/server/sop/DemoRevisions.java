@@ -45,11 +45,13 @@ public class DemoRevisions {
   private void take(Line line, String text) {
     CrewMember drafts = member(line.draftedBy);
     Pack pack = desk.read(text, drafts.id());
-    if (desk.all().stream().anyMatch(k -> k.pack().id().equals(pack.id()) && k.revision().name().equals(pack.revision()))) {
+    if (desk.all().stream().anyMatch(k -> k.pack().id().equals(pack.id()) && k.revision().name()
+        .equals(pack.revision()))) {
       return;
     }
     Known k = desk.save(text, 0, drafts.id(), drafts.role());
-    line.checkedBy.map(this::member).ifPresent(m -> desk.check(k.pack().id(), k.pack().revision(), k.revision().edition(), m.id(), m.role()));
+    line.checkedBy.map(this::member)
+        .ifPresent(m -> desk.check(k.pack().id(), k.pack().revision(), k.revision().edition(), m.id(), m.role()));
     line.publishedBy.map(this::member).ifPresent(m ->
         desk.publish(k.pack().id(), k.pack().revision(), k.revision().edition(), desk.today(), m.id(), m.role()));
   }

@@ -71,7 +71,8 @@ class PackController {
 
   /** Brings in a pack as a draft. @param over the edition it replaces; 0 where there is no draft of that name yet */
   @PostMapping(path = "/api/packs", consumes = MediaType.TEXT_PLAIN_VALUE)
-  BroughtIn bringIn(@AuthenticationPrincipal SignedIn who, @RequestParam(defaultValue = "0") long over, @RequestBody String text) {
+  BroughtIn bringIn(@AuthenticationPrincipal SignedIn who, @RequestParam(defaultValue = "0") long over,
+      @RequestBody String text) {
     mustDraw(who);
     Known k = desk.save(text, over, who.id(), who.role());
     return new BroughtIn("%s, revision %s: %d steps, %s.".formatted(
@@ -106,7 +107,8 @@ class PackController {
 
   /** The text as it was brought in or saved last. */
   @GetMapping("/api/packs/{id}/{revision}/file")
-  ResponseEntity<byte[]> file(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision) {
+  ResponseEntity<byte[]> file(@AuthenticationPrincipal SignedIn who, @PathVariable String id,
+      @PathVariable String revision) {
     Known k = known(id, revision, who);
     String name = "%s-%s.yaml".formatted(k.pack().id(), k.pack().revision().replaceAll("[^A-Za-z0-9.-]", "_"));
     return ResponseEntity.ok()
@@ -118,12 +120,14 @@ class PackController {
   /** Saves an edited draft. @param document the pack as JSON @param edition the one it was made from */
   @PostMapping(path = "/api/packs/{id}/{revision}/draft", consumes = MediaType.TEXT_PLAIN_VALUE)
   PackView save(
-      @AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision, @RequestParam long edition,
+      @AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision,
+      @RequestParam long edition,
       @RequestBody String document) {
     mustDraw(who);
     Pack pack = desk.read(document, who.id());
     if (!pack.id().equals(pack(id)) || !pack.revision().equals(revision)) {
-      throw Problem.bad("other-revision", "The document is %s revision %s, not %s revision %s.".formatted(pack.id(), pack.revision(), id, revision));
+      throw Problem.bad("other-revision",
+          "The document is %s revision %s, not %s revision %s.".formatted(pack.id(), pack.revision(), id, revision));
     }
     Known k = desk.save(PackWriter.yaml(pack), edition, who.id(), who.role());
     return new PackView(viewer.revision(k), PackWriter.json(k.pack()), PackViewer.findings(desk.findings(k)));
@@ -131,11 +135,13 @@ class PackController {
 
   /** Begins a new draft from a revision. */
   @PostMapping("/api/packs/{id}/{revision}/next")
-  RevisionView next(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision, @RequestBody NewRevision form) {
+  RevisionView next(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision,
+      @RequestBody NewRevision form) {
     mustDraw(who);
     String name = form.revision() == null ? "" : form.revision().strip();
     if (!name.matches("[A-Za-z0-9][A-Za-z0-9.-]{0,29}")) {
-      throw Problem.bad("bad-name", "'%s' is not a revision: up to 30 letters, digits, dots or hyphens.".formatted(name));
+      throw Problem.bad("bad-name",
+          "'%s' is not a revision: up to 30 letters, digits, dots or hyphens.".formatted(name));
     }
     if (desk.all().stream().anyMatch(k -> k.pack().id().equals(pack(id)) && k.revision().name().equals(name))) {
       throw Problem.bad("revision-exists", "There is a revision %s already; give yours another name.".formatted(name));
@@ -145,13 +151,15 @@ class PackController {
   }
 
   @PostMapping("/api/packs/{id}/{revision}/check")
-  RevisionView checked(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision, @RequestParam long edition) {
+  RevisionView checked(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision,
+      @RequestParam long edition) {
     return viewer.revision(desk.check(pack(id), revision, edition, who.id(), who.role()));
   }
 
   @PostMapping("/api/packs/{id}/{revision}/publish")
   RevisionView publish(
-      @AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision, @RequestParam long edition,
+      @AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision,
+      @RequestParam long edition,
       @RequestBody Publication form) {
     if (form.effective() == null) {
       throw Problem.bad("no-day", "The day from which it holds is missing.");
@@ -160,7 +168,8 @@ class PackController {
   }
 
   @DeleteMapping("/api/packs/{id}/{revision}")
-  void discard(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision, @RequestParam long edition) {
+  void discard(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision,
+      @RequestParam long edition) {
     desk.discard(pack(id), revision, edition, who.role());
   }
 
@@ -174,14 +183,17 @@ class PackController {
    */
   @GetMapping("/api/packs/{id}/{revision}/changes")
   ChangesView changes(
-      @AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision, @RequestParam String since,
+      @AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision,
+      @RequestParam String since,
       @RequestParam Optional<String> tail, @RequestParam Optional<String> seat, @RequestParam Optional<String> role) {
     Known to = known(id, revision, who);
     Known from = known(id, since, who);
-    List<Change> changes = heavy.run(who.id().value(), HeavyWork.Kind.PAGE, stop -> Changes.between(from.pack(), to.pack()));
+    List<Change> changes = heavy.run(who.id().value(), HeavyWork.Kind.PAGE, stop ->
+        Changes.between(from.pack(), to.pack()));
     Set<Seat> seats = seat.map(s -> Set.of(seat(s))).orElse(Set.of(Seat.values()));
     Set<Seat> rolesSeats = role.map(r -> Reading.seats(role(r))).orElse(Set.of(Seat.values()));
-    List<Change> filtered = changes.stream().filter(c -> c.concerns(seats) && c.concerns(rolesSeats)).filter(c -> onTail(c, from, to, tail)).toList();
+    List<Change> filtered = changes.stream().filter(c -> c.concerns(seats) && c.concerns(rolesSeats))
+        .filter(c -> onTail(c, from, to, tail)).toList();
     return view(who, from, to, filtered, tail);
   }
 
@@ -197,13 +209,15 @@ class PackController {
       return true;
     }
     List<Tail> tails = Stream.of(from.pack(), to.pack()).flatMap(p -> p.tail(tail(tail.get())).stream()).toList();
-    return tails.isEmpty() || tails.stream().anyMatch(t -> c.concerns(t, to.pack().policy()) || c.concerns(t, from.pack().policy()));
+    return tails.isEmpty() || tails.stream()
+        .anyMatch(t -> c.concerns(t, to.pack().policy()) || c.concerns(t, from.pack().policy()));
   }
 
   /** What the one who asks has to read, each with what changed since the revision they know. */
   @GetMapping("/api/reading")
   List<ChangesView> owed(@AuthenticationPrincipal SignedIn who) {
-    return reading.owed(who.id(), who.role()).stream().map(o -> view(who, o.since(), o.to(), o.changes(), Optional.empty())).toList();
+    return reading.owed(who.id(), who.role()).stream()
+        .map(o -> view(who, o.since(), o.to(), o.changes(), Optional.empty())).toList();
   }
 
   @PostMapping("/api/packs/{id}/{revision}/acknowledge")
@@ -213,7 +227,8 @@ class PackController {
 
   /** Who of those who fly has read a published revision, and whom it concerns. */
   @GetMapping("/api/packs/{id}/{revision}/readers")
-  List<ReaderView> readers(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision) {
+  List<ReaderView> readers(@AuthenticationPrincipal SignedIn who, @PathVariable String id,
+      @PathVariable String revision) {
     mustDrawOrCheck(who);
     Known to = known(id, revision, who);
     List<Signed> read = reading.readers(to);
@@ -223,18 +238,21 @@ class PackController {
   private ReaderView reader(CrewMember m, Known to, List<Signed> read) {
     Optional<Signed> signed = read.stream().filter(s -> s.by().equals(m.id())).findFirst();
     boolean concerned = signed.isPresent() || reading.owed(to, m.id(), m.role()).isPresent();
-    return new ReaderView(m.id().value(), m.name(), Doc.written(m.role()).replace('-', ' '), concerned, signed.map(Signed::at));
+    return new ReaderView(m.id().value(), m.name(), Doc.written(m.role()).replace('-', ' '), concerned,
+        signed.map(Signed::at));
   }
 
   private static void mustDraw(SignedIn who) {
     if (!who.role().draws()) {
-      throw Problem.of(HttpStatus.FORBIDDEN, "not-your-role", "Only fleet standards draw up packs.", "Ask fleet standards, or say on a step that it does not fit.");
+      throw Problem.of(HttpStatus.FORBIDDEN, "not-your-role", "Only fleet standards draw up packs.",
+          "Ask fleet standards, or say on a step that it does not fit.");
     }
   }
 
   static void mustDrawOrCheck(SignedIn who) {
     if (!who.role().draws() && !who.role().checksPacks()) {
-      throw Problem.of(HttpStatus.FORBIDDEN, "not-your-role", "This is for those who draw up or check packs.", "Ask fleet standards.");
+      throw Problem.of(HttpStatus.FORBIDDEN, "not-your-role", "This is for those who draw up or check packs.",
+          "Ask fleet standards.");
     }
   }
 
@@ -262,11 +280,13 @@ class PackController {
 
   private static Role role(String name) {
     return Stream.of(Role.values()).filter(r -> r.flies() && Doc.written(r).equals(name)).findFirst()
-        .orElseThrow(() -> Problem.bad("no-such-role", "'%s' is not a role that flies; known are: captain, first-officer, engineer.".formatted(name)));
+        .orElseThrow(() -> Problem.bad("no-such-role",
+        "'%s' is not a role that flies; known are: captain, first-officer, engineer.".formatted(name)));
   }
 
   private static Seat seat(String name) {
     return Stream.of(Seat.values()).filter(s -> Doc.written(s).equals(name)).findFirst()
-        .orElseThrow(() -> Problem.bad("no-such-seat", "'%s' is not a seat; known are: left, right, engineer.".formatted(name)));
+        .orElseThrow(() -> Problem.bad("no-such-seat",
+        "'%s' is not a seat; known are: left, right, engineer.".formatted(name)));
   }
 }

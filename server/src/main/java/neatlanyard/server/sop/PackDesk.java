@@ -81,7 +81,8 @@ public class PackDesk {
     try {
       return PackCheck.of(pack, Budget.until(stop));
     } catch (Budget.Stopped e) {
-      throw Problem.later(HttpStatus.SERVICE_UNAVAILABLE, "not-decided", "The check was not through in its time.", Duration.ofSeconds(5));
+      throw Problem.later(HttpStatus.SERVICE_UNAVAILABLE, "not-decided", "The check was not through in its time.",
+          Duration.ofSeconds(5));
     }
   }
 
@@ -100,7 +101,8 @@ public class PackDesk {
     }
     refuse(RevisionLife.saving(there, role));
     Signed by = new Signed(who, now());
-    Revision next = there.map(r -> r.saved(text, sha, by)).orElseGet(() -> Revision.draft(pack.id(), pack.revision(), text, sha, by));
+    Revision next = there.map(r -> r.saved(text, sha, by))
+        .orElseGet(() -> Revision.draft(pack.id(), pack.revision(), text, sha, by));
     keep(next, over);
     read.put(sha, pack);
     return known(next);
@@ -141,7 +143,9 @@ public class PackDesk {
   }
 
   private static Problem editedMeanwhile(Revision r) {
-    return Problem.refused(new Refusal("edited-meanwhile", "Somebody else's edition of revision %s of %s is there.".formatted(r.name(), r.pack()),
+    return Problem.refused(
+        new Refusal("edited-meanwhile",
+        "Somebody else's edition of revision %s of %s is there.".formatted(r.name(), r.pack()),
         "Look at their edition first; nothing of it was changed."));
   }
 
@@ -213,7 +217,8 @@ public class PackDesk {
   }
 
   private Revision require(PackId pack, String name) {
-    return revisions.find(pack, name).orElseThrow(() -> Problem.notFound("There is no revision '%s' of '%s'.".formatted(name, pack)));
+    return revisions.find(pack, name)
+        .orElseThrow(() -> Problem.notFound("There is no revision '%s' of '%s'.".formatted(name, pack)));
   }
 
   /** A revision that a departure was cut from. @throws IllegalStateException if it is not there any more */
@@ -223,7 +228,8 @@ public class PackDesk {
   }
 
   /**
-   * A published text is read where it is asked for, once after a start: a crew's departure must not wait in a queue that
+   * A published text is read where it is asked for, once after a start: a crew's departure must not wait in a queue
+   * that
    * others fill. A draft waits like all long work.
    */
   private Known known(Revision r) {

@@ -51,7 +51,8 @@ class PackViewer {
     List<Finding> findings = desk.findings(k);
     return new RevisionView(
         r.pack().value(), r.name(), k.pack().title(), k.pack().type().value(), steps(k.pack()),
-        k.pack().tails().stream().map(t -> t.id().value()).toList(), r.sha256(), Doc.written(r.life()), desk.words(r), r.edition(),
+        k.pack().tails().stream().map(t -> t.id().value()).toList(), r.sha256(), Doc.written(r.life()), desk.words(r),
+        r.edition(),
         signed(r.drafted()), r.checked().map(this::signed), r.published().map(this::signed), r.effective(),
         (int) findings.stream().filter(Finding::stops).count(),
         (int) findings.stream().filter(f -> !f.rule().fault() && f.waived().isEmpty()).count());
@@ -68,7 +69,8 @@ class PackViewer {
 
   static CheckView check(List<Fault> faults, List<Finding> findings) {
     return new CheckView(
-        faults.stream().map(f -> new FaultView(f.path(), f.line(), f.column(), f.what())).toList(), findings.stream().map(PackViewer::finding).toList());
+        faults.stream().map(f -> new FaultView(f.path(), f.line(), f.column(), f.what())).toList(), findings.stream()
+        .map(PackViewer::finding).toList());
   }
 
   static CheckView findings(List<Finding> findings) {
@@ -77,7 +79,8 @@ class PackViewer {
 
   private static PackFinding finding(Finding f) {
     return new PackFinding(
-        f.rule().id(), f.rule().title(), f.rule().fault(), f.at(), f.where(), f.what(), f.rule().why(), f.rule().source(), f.mend(), f.waived());
+        f.rule().id(), f.rule().title(), f.rule().fault(), f.at(), f.where(), f.what(), f.rule().why(), f.rule()
+        .source(), f.mend(), f.waived());
   }
 
   static ChangeView change(Change c, boolean thisTail) {
@@ -88,7 +91,8 @@ class PackViewer {
   /** The same pack under another revision's name. */
   static Pack renamed(Pack p, String revision) {
     return new Pack(
-        p.id(), revision, p.title(), p.type(), p.policy(), p.equipment(), p.subTypes(), p.tails(), p.quantities(), p.due(),
+        p.id(), revision, p.title(), p.type(), p.policy(), p.equipment(), p.subTypes(), p.tails(), p.quantities(),
+        p.due(),
         p.planform(), p.places(), p.points(), p.tags(), p.procedures(), p.takeoff(), p.flightControls(), p.waivers());
   }
 
@@ -103,7 +107,8 @@ class PackViewer {
         choices(Stream.of(Unit.values()), u -> u.symbol().isEmpty() ? "number" : u.symbol()),
         choices(Stream.of(DayFigure.values()), DayFigure::words),
         Stream.of(Matter.values())
-            .map(m -> new MatterView(Doc.written(m), m.words(), choices(m.schools().stream(), s -> s.words()))).toList(),
+            .map(m -> new MatterView(Doc.written(m), m.words(), choices(m.schools().stream(), s -> s.words())))
+            .toList(),
         airfields.stream().map(a -> a.id().value()).toList());
   }
 

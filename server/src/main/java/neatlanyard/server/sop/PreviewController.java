@@ -75,7 +75,8 @@ class PreviewController {
 
   private Card cut(Pack pack, PreviewDay form) {
     TailId id = PackViewer.named(text(form.tail()), TailId::new, "tail");
-    Tail tail = pack.tail(id).orElseThrow(() -> Problem.bad("no-such-tail", "The pack does not cover %s.".formatted(id)));
+    Tail tail = pack.tail(id).orElseThrow(() ->
+        Problem.bad("no-such-tail", "The pack does not cover %s.".formatted(id)));
     Seat flying = text(form.flying()).equals("right") ? Seat.RIGHT : Seat.LEFT;
     Set<Circumstance> circumstances = Circumstances.of(form.circumstances());
     Day day = new Day(reports.read(text(form.report())), false, form.dark(), circumstances);
@@ -93,7 +94,8 @@ class PreviewController {
 
   private static DifferenceView view(CardDifference d) {
     return new DifferenceView(
-        d.step().id().value(), d.procedure().title(), Doc.written(d.procedure().stage()), d.step().challenge(), d.step().response(),
+        d.step().id().value(), d.procedure().title(), Doc.written(d.procedure().stage()), d.step().challenge(),
+        d.step().response(),
         side(d.left()), side(d.right()));
   }
 

@@ -60,7 +60,8 @@ public class Reading {
     for (Known k : published.subList(0, at)) {
       since = read.contains(k.revision().name()) ? k : since;
     }
-    List<Change> concerning = Changes.between(since.pack(), to.pack()).stream().filter(c -> c.concerns(seats(role))).toList();
+    List<Change> concerning = Changes.between(since.pack(), to.pack()).stream().filter(c -> c.concerns(seats(role)))
+        .toList();
     return concerning.isEmpty() ? Optional.empty() : Optional.of(new Owed(since, to, concerning));
   }
 
@@ -84,7 +85,8 @@ public class Reading {
       if (here > 0) {
         throw Problem.refused(new Refusal("not-read",
             "Revision %s changed %d %s on %s for you since %s, and you have not read %s.".formatted(
-                to.revision().name(), here, here == 1 ? "thing" : "things", tail.id(), owed.since.revision().name(), here == 1 ? "it" : "them"),
+                to.revision().name(), here, here == 1 ? "thing" : "things", tail.id(), owed.since.revision().name(),
+                here == 1 ? "it" : "them"),
             "Read what changed and acknowledge it; then open the departure."));
       }
     });
@@ -93,9 +95,11 @@ public class Reading {
   /** Somebody says that they have read it. */
   public void acknowledge(Known to, CrewId who) {
     if (to.revision().published().isEmpty()) {
-      throw Problem.bad("not-published", "Revision %s is not published; there is nothing to acknowledge.".formatted(to.revision().name()));
+      throw Problem.bad("not-published",
+          "Revision %s is not published; there is nothing to acknowledge.".formatted(to.revision().name()));
     }
-    revisions.acknowledge(to.pack().id(), to.revision().name(), new Signed(who, Instant.ofEpochMilli(clock.instant().toEpochMilli())));
+    revisions.acknowledge(to.pack().id(), to.revision().name(),
+        new Signed(who, Instant.ofEpochMilli(clock.instant().toEpochMilli())));
   }
 
   /** Who has acknowledged it, in the order in which they did. */

@@ -30,14 +30,20 @@ public final class SopViews {
   /** A revision to look at or to edit. @param document the pack as JSON, in the pack format */
   public record PackView(RevisionView revision, String document, CheckView check) {}
 
-  /** What is wrong with a pack. @param faults where it cannot be read @param findings of the pack check, when it can */
+  /**
+   * What is wrong with a pack.
+   *
+   * @param faults where it cannot be read
+   * @param findings of the pack check, when it can
+   */
   public record CheckView(List<FaultView> faults, List<PackFinding> findings) {}
 
   /** @param path JSON Pointer of the field */
   public record FaultView(String path, int line, int column, String what) {}
 
   public record PackFinding(
-      String rule, String title, boolean fault, String at, String where, String what, String why, String source, String mend,
+      String rule, String title, boolean fault, String at, String where, String what, String why, String source,
+      String mend,
       Optional<String> waived) {}
 
   /** A choice for the editor, with the words for it. */
@@ -49,10 +55,12 @@ public final class SopViews {
   /** What the editor offers, so that it knows no rule of its own. */
   public record EditorView(
       List<ChoiceView> stages, List<ChoiceView> kinds, List<ChoiceView> owners, List<ChoiceView> circumstances,
-      List<ChoiceView> sky, List<ChoiceView> units, List<ChoiceView> figures, List<MatterView> matters, List<String> airfields) {}
+      List<ChoiceView> sky, List<ChoiceView> units, List<ChoiceView> figures, List<MatterView> matters,
+      List<String> airfields) {}
 
   /** @param kind added, removed, changed or pack @param thisTail whether it concerns the tail that was asked for */
-  public record ChangeView(String kind, String step, String where, List<String> words, List<String> seats, boolean thisTail) {}
+  public record ChangeView(String kind, String step, String where, List<String> words, List<String> seats,
+      boolean thisTail) {}
 
   /** @param acknowledged whether the one who asks has said they read it */
   public record ChangesView(
@@ -77,7 +85,8 @@ public final class SopViews {
 
   public record PreviewCard(String tail, int steps, List<PartView> parts, List<LeftOutView> leftOut) {}
 
-  public record DifferenceView(String step, String part, String stage, String challenge, String response, SideView left, SideView right) {}
+  public record DifferenceView(String step, String part, String stage, String challenge, String response,
+      SideView left, SideView right) {}
 
   public record SideView(boolean there, List<String> seats, String why) {}
 }

@@ -45,12 +45,14 @@ class PhotoController {
   /** @param sha256 of the whole photo @param total its bytes @param from where this part begins */
   @PostMapping(path = "/api/departures/{departure}/photos/{id}", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
   ReceivedView part(
-      @AuthenticationPrincipal SignedIn who, @PathVariable String departure, @PathVariable UUID id, @RequestParam String sha256,
+      @AuthenticationPrincipal SignedIn who, @PathVariable String departure, @PathVariable UUID id,
+      @RequestParam String sha256,
       @RequestParam int total, @RequestParam int from, @RequestBody byte[] part) {
     Flight flight = flight(departure)
         .orElseThrow(() -> Problem.notFound("There is no flight '%s'.".formatted(departure)));
     if (flight.place(who.id()).isEmpty()) {
-      throw Problem.of(HttpStatus.FORBIDDEN, "not-rostered", "You are not on the crew of this flight.", "Its crew takes the photos.");
+      throw Problem.of(HttpStatus.FORBIDDEN, "not-rostered", "You are not on the crew of this flight.",
+          "Its crew takes the photos.");
     }
     if (!sha256.matches("[0-9a-f]{64}") || from < 0) {
       throw Problem.bad("bad-photo", "The photo's hash or place is not one.");
@@ -62,13 +64,15 @@ class PhotoController {
   @GetMapping(path = "/api/photos/{id}", produces = MediaType.IMAGE_JPEG_VALUE)
   ResponseEntity<byte[]> photo(@AuthenticationPrincipal SignedIn who, @PathVariable UUID id) {
     mustLookAfterAircraft(who);
-    return ResponseEntity.ok().cacheControl(CacheControl.maxAge(java.time.Duration.ofDays(30)).cachePrivate().immutable())
+    return ResponseEntity.ok().cacheControl(CacheControl.maxAge(java.time.Duration.ofDays(30)).cachePrivate()
+        .immutable())
         .body(desk.require(id).jpeg());
   }
 
   private static void mustLookAfterAircraft(SignedIn who) {
     if (!who.role().flies() && who.role() != Role.MAINTENANCE) {
-      throw Problem.of(HttpStatus.FORBIDDEN, "not-your-role", "Photos of finds are for crews and maintenance control.", "Ask one of them.");
+      throw Problem.of(HttpStatus.FORBIDDEN, "not-your-role",
+          "Photos of finds are for crews and maintenance control.", "Ask one of them.");
     }
   }
 

@@ -35,7 +35,10 @@ import neatlanyard.server.work.HeavyWork;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 
-/** Puts photos together from their parts and keeps the picture alone: whatever else the file says, such as where it was taken, is gone. */
+/**
+ * Puts photos together from their parts and keeps the picture alone: whatever else the file says, such as where it was
+ * taken, is gone.
+ */
 @Service
 public class PhotoDesk {
   /** Most bytes of a photo as it is sent. */
@@ -82,7 +85,8 @@ public class PhotoDesk {
   /** A find is about to name these photos. @throws Problem when one is another departure's */
   public void mayName(FlightId departure, List<UUID> ids) {
     for (UUID id : ids) {
-      Optional<FlightId> of = photos.find(id).map(Photo::departure).or(() -> photos.pending(id).map(Pending::departure)).or(() -> named.apply(id));
+      Optional<FlightId> of = photos.find(id).map(Photo::departure)
+          .or(() -> photos.pending(id).map(Pending::departure)).or(() -> named.apply(id));
       if (of.filter(o -> !o.equals(departure)).isPresent()) {
         throw Problem.bad("photo-other", "A photo of another departure was named.");
       }
@@ -92,11 +96,13 @@ public class PhotoDesk {
   /**
    * Takes a part. A part that is here already changes nothing; one that would leave a hole is refused.
    *
-   * @throws Problem if it is too large, does not follow, is not what its hash says or is not a picture, or too many are on their way
+   * @throws Problem if it is too large, does not follow, is not what its hash says or is not a picture, or too many
+   *     are on their way
    */
   Here take(Pending photo, int from, byte[] part) {
     if (photo.total() < 1 || photo.total() > MOST_BYTES) {
-      throw Problem.of(HttpStatus.CONTENT_TOO_LARGE, "photo-too-large", "The photo has %d bytes; %d is the most.".formatted(photo.total(), MOST_BYTES),
+      throw Problem.of(HttpStatus.CONTENT_TOO_LARGE, "photo-too-large",
+          "The photo has %d bytes; %d is the most.".formatted(photo.total(), MOST_BYTES),
           "Take it again smaller; the find stands without it.");
     }
     ReentrantLock lock = locks.get(Math.floorMod(photo.id().hashCode(), LOCKS));
@@ -108,7 +114,8 @@ public class PhotoDesk {
         return new Here(photo.total(), true);
       }
       Pending pending = photos.pending(photo.id()).orElseGet(() -> begin(photo));
-      mustBe(pending.sha256().equals(photo.sha256()) && pending.total() == photo.total() && pending.departure().equals(photo.departure()));
+      mustBe(pending.sha256().equals(photo.sha256()) && pending.total() == photo.total() && pending.departure()
+          .equals(photo.departure()));
       return add(pending, from, part);
     } finally {
       lock.unlock();
@@ -127,7 +134,8 @@ public class PhotoDesk {
     Photos.Underway underway = photos.underway(photo.by(), photo.departure());
     if (underway.ofPerson() >= MOST_OF_PERSON || underway.ofDeparture() >= MOST_OF_DEPARTURE) {
       throw Problem.later(HttpStatus.TOO_MANY_REQUESTS, "photos-underway",
-          "%d photos of yours and %d of this departure are on their way; they finish first.".formatted(underway.ofPerson(), underway.ofDeparture()),
+          "%d photos of yours and %d of this departure are on their way; they finish first.".formatted(
+          underway.ofPerson(), underway.ofDeparture()),
           Duration.ofSeconds(10));
     }
     photos.begin(photo);
@@ -147,7 +155,8 @@ public class PhotoDesk {
     int received = pending.received();
     if (from + part.length > received) {
       if (from != received || from + part.length > pending.total()) {
-        throw Problem.of(HttpStatus.CONFLICT, "photo-hole", "%d bytes are here; the part begins at %d.".formatted(received, from), "Go on from where it is.");
+        throw Problem.of(HttpStatus.CONFLICT, "photo-hole",
+            "%d bytes are here; the part begins at %d.".formatted(received, from), "Go on from where it is.");
       }
       photos.add(pending.id(), from, part);
       received += part.length;
@@ -178,7 +187,10 @@ public class PhotoDesk {
     }
   }
 
-  /** The picture alone, its longest side at most {@value LONGEST_SIDE} pixels; no more of a large one is decoded than that needs. */
+  /**
+   * The picture alone, its longest side at most {@value LONGEST_SIDE} pixels; no more of a large one is decoded than
+   * that needs.
+   */
   private static byte[] picture(byte[] bytes) {
     try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
       Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
@@ -209,7 +221,8 @@ public class PhotoDesk {
     ImageTypeSpecifier raw = reader.getRawImageType(0);
     int bitsAPixel = raw == null ? 4 * Byte.SIZE : Math.max(Byte.SIZE, raw.getColorModel().getPixelSize());
     if ((double) width * height * bitsAPixel / Byte.SIZE > MOST_DECODED_BYTES) {
-      throw Problem.bad("picture-too-large", "The picture is %d by %d at %d bits a pixel; decoded it may take %d million bytes.".formatted(
+      throw Problem.bad("picture-too-large",
+          "The picture is %d by %d at %d bits a pixel; decoded it may take %d million bytes.".formatted(
           width, height, bitsAPixel, MOST_DECODED_BYTES / 1_000_000));
     }
     AtomicBoolean damaged = new AtomicBoolean();

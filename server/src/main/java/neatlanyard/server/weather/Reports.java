@@ -37,7 +37,8 @@ public class Reports {
   public List<String> facts(StationReport r) {
     List<String> facts = new ArrayList<>();
     facts.add("wind " + r.wind().map(Wind::words).orElse("not reported"));
-    r.visibilityM().ifPresent(v -> facts.add(v >= 10_000 ? "visibility 10 km or more" : "visibility %d m".formatted(v)));
+    r.visibilityM().ifPresent(v ->
+        facts.add(v >= 10_000 ? "visibility 10 km or more" : "visibility %d m".formatted(v)));
     r.weather().stream().map(Phenomenon::words).forEach(facts::add);
     r.clouds().forEach(c -> c.baseFt().ifPresent(b -> facts.add("%s %d ft%s".formatted(
         cover(c.amount()), b, c.kind().isEmpty() || c.kind().equals("///") ? "" : " " + c.kind()))));
@@ -45,7 +46,8 @@ public class Reports {
     r.dewPointC().ifPresent(t -> facts.add("dew point " + degrees(t)));
     r.qnhHpa().ifPresent(q -> facts.add("%.0f hPa, %.2f inHg".formatted(q, Units.inHgFromHpa(q))));
     Duration age = r.age(clock.instant());
-    facts.add(age.isNegative() ? "dated in the future" : age.toMinutes() + " min old" + (age.compareTo(OLD) > 0 ? ": ask for a newer one" : ""));
+    facts.add(age.isNegative() ? "dated in the future" : age.toMinutes() + " min old"
+        + (age.compareTo(OLD) > 0 ? ": ask for a newer one" : ""));
     return facts;
   }
 

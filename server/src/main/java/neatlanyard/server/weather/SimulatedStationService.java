@@ -17,7 +17,9 @@ import neatlanyard.formats.text.Doc;
 import neatlanyard.server.settings.Settings;
 import org.springframework.stereotype.Component;
 
-/** A stand-in that answers from the demo's file of reports, timed at the last half hour; silent where there is no file. */
+/**
+ * A stand-in that answers from the demo's file of reports, timed at the last half hour; silent where there is no file.
+ */
 @Component
 class SimulatedStationService implements StationService {
   private record Line(AirfieldId station, String text) {}

@@ -25,7 +25,8 @@ import org.springframework.context.annotation.Configuration;
 @Configuration
 class ApiDescription {
   private static final List<Class<?>> VIEWS = List.of(
-      CardViews.class, ControlViews.class, DepartureViews.class, FleetViews.class, RecordViews.class, SopViews.class, TechViews.class, PhotoViews.class, WeatherViews.class);
+      CardViews.class, ControlViews.class, DepartureViews.class, FleetViews.class, RecordViews.class, SopViews.class,
+      TechViews.class, PhotoViews.class, WeatherViews.class);
 
   @Bean
   OpenApiCustomizer requiredFields() {

@@ -38,7 +38,8 @@ class BodyCharacters extends RequestBodyAdviceAdapter {
 
   @Override
   public Object afterBodyRead(
-      Object body, HttpInputMessage message, MethodParameter parameter, Type type, Class<? extends HttpMessageConverter<?>> converter) {
+      Object body, HttpInputMessage message, MethodParameter parameter, Type type,
+      Class<? extends HttpMessageConverter<?>> converter) {
     fault(body).ifPresent(why -> {
       throw Problem.bad("bad-character", why);
     });
@@ -63,7 +64,8 @@ class BodyCharacters extends RequestBodyAdviceAdapter {
       return Characters.fault(node.stringValue());
     }
     return node.propertyStream().flatMap(p -> Characters.fault(p.getKey()).or(() -> fault(p.getValue())).stream())
-        .findFirst().or(() -> node.isArray() ? node.valueStream().flatMap(v -> fault(v).stream()).findFirst() : Optional.empty());
+        .findFirst().or(() -> node.isArray() ? node.valueStream().flatMap(v -> fault(v).stream()).findFirst()
+        : Optional.empty());
   }
 
   private static Optional<String> fault(Record record) {

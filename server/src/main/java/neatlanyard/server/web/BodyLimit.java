@@ -17,7 +17,8 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * Refuses a body that is larger than anything the product reads at that address, one that does not say how large it is,
+ * Refuses a body that is larger than anything the product reads at that address, one that does not say how large it
+ * is,
  * and one that comes so slowly that it only holds a connection.
  */
 @Component
@@ -43,9 +44,11 @@ class BodyLimit extends OncePerRequestFilter {
       refuse(response, Problem.of(HttpStatus.CONTENT_TOO_LARGE, "too-large",
           "It has %d bytes; %d is the most.".formatted(bytes, most), "Send something smaller."));
     } else if (chunked && bytes < 0) {
-      refuse(response, Problem.of(HttpStatus.LENGTH_REQUIRED, "no-length", "The request does not say how long it is.", "Send its length."));
+      refuse(response, Problem.of(HttpStatus.LENGTH_REQUIRED, "no-length", "The request does not say how long it is.",
+          "Send its length."));
     } else {
-      chain.doFilter(bytes > 0 ? new Timed(request, PATIENCE.plusSeconds(bytes / LEAST_BYTES_A_SECOND)) : request, response);
+      chain.doFilter(bytes > 0 ? new Timed(request, PATIENCE.plusSeconds(bytes / LEAST_BYTES_A_SECOND)) : request,
+          response);
     }
   }
 

@@ -12,7 +12,9 @@ import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.RequestMapping;
 import io.swagger.v3.oas.annotations.Hidden;
 
-/** What went wrong before or after any of our own code: problem details too. By itself the address is of the interface. */
+/**
+ * What went wrong before or after any of our own code: problem details too. By itself the address is of the interface.
+ */
 @Controller
 @Hidden
 class Errors implements ErrorController {
@@ -21,8 +23,10 @@ class Errors implements ErrorController {
     if (!(request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE) instanceof Integer status)) {
       return "redirect:/";
     }
-    HttpStatus known = HttpStatus.resolve(status) == null ? HttpStatus.INTERNAL_SERVER_ERROR : HttpStatus.valueOf(status);
-    ProblemDetail detail = Problem.of(known, "refused", "The request was refused: %s.".formatted(known.getReasonPhrase()),
+    HttpStatus known = HttpStatus.resolve(status) == null ? HttpStatus.INTERNAL_SERVER_ERROR
+        : HttpStatus.valueOf(status);
+    ProblemDetail detail = Problem.of(known, "refused",
+        "The request was refused: %s.".formatted(known.getReasonPhrase()),
         "Nothing was changed. Load the page again.").detail();
     return ResponseEntity.status(known).contentType(MediaType.APPLICATION_PROBLEM_JSON).body(detail);
   }

@@ -11,7 +11,8 @@ import org.springframework.web.bind.annotation.GetMapping;
 /** The addresses of the interface's own pages, all served by its one document. */
 @Controller
 class Pages {
-  @GetMapping({"/", "/sign-in", "/password", "/desk", "/reading", "/access", "/packs/**", "/tails", "/tails/**", "/departures/**"})
+  @GetMapping({"/", "/sign-in", "/password", "/desk", "/reading", "/access", "/packs/**", "/tails", "/tails/**",
+      "/departures/**"})
   String page() {
     return "forward:/index.html";
   }
@@ -20,6 +21,7 @@ class Pages {
   @Hidden
   @GetMapping("/manifest.webmanifest")
   ResponseEntity<Resource> manifest() {
-    return ResponseEntity.ok().contentType(MediaType.parseMediaType("application/manifest+json")).body(new ClassPathResource("static/manifest.webmanifest"));
+    return ResponseEntity.ok().contentType(MediaType.parseMediaType("application/manifest+json"))
+        .body(new ClassPathResource("static/manifest.webmanifest"));
   }
 }

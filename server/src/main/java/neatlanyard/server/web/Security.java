@@ -37,11 +37,14 @@ class Security {
         .exceptionHandling(e -> e
             .authenticationEntryPoint(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED))
             .accessDeniedHandler((request, response, denied) -> answers.write(response, denied instanceof CsrfException
-                ? Problem.of(HttpStatus.FORBIDDEN, "no-token", "The token against forged requests is missing or old.", "Load the page again.")
-                : Problem.of(HttpStatus.FORBIDDEN, "not-your-role", "This is not for your role.", "Ask an administrator."))))
+                ? Problem.of(HttpStatus.FORBIDDEN, "no-token", "The token against forged requests is missing or old.",
+                "Load the page again.")
+                : Problem.of(HttpStatus.FORBIDDEN, "not-your-role", "This is not for your role.",
+                "Ask an administrator."))))
         .logout(l -> l.disable())
         .headers(h -> h.contentSecurityPolicy(c -> c.policyDirectives(
-            "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; frame-ancestors 'none'")))
+            "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; frame-ancestors "
+            + "'none'")))
         .build();
   }
 

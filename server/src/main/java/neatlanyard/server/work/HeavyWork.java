@@ -27,7 +27,8 @@ import org.springframework.stereotype.Service;
 /**
  * Long work (hashing passwords, reading and checking packs, pictures, pages, imports) on a few threads of its own.
  *
- * <p>Requests run on virtual threads, and those share as many carriers as there are processors: whatever computes on one
+ * <p>Requests run on virtual threads, and those share as many carriers as there are processors: whatever computes on
+ * one
  * holds up everybody's press. Here an asker waits without holding one. All lanes take turns, so that packs do not keep
  * anybody from signing in; each asker has a share of the queue; when it is full, the answer says when to come again.
  */
@@ -44,7 +45,10 @@ public final class HeavyWork implements AutoCloseable {
     private final int each;
     private final Duration longest;
 
-    /** @param each how many of these one asker may have waiting and at work @param longest after which it is asked to stop */
+    /**
+     * @param each how many of these one asker may have waiting and at work
+     * @param longest after which it is asked to stop
+     */
     Kind(int each, Duration longest) {
       this.each = each;
       this.longest = longest;
@@ -145,7 +149,8 @@ public final class HeavyWork implements AutoCloseable {
   }
 
   /**
-   * As {@link #run}, for what is asked again as one types: an earlier one of the same asker is given up, and this one is
+   * As {@link #run}, for what is asked again as one types: an earlier one of the same asker is given up, and this one
+   * is
    * given up when its asker goes.
    */
   public <T> T latest(String asker, Kind kind, Alive alive, Work<T> work) {
@@ -176,10 +181,12 @@ public final class HeavyWork implements AutoCloseable {
       long own = lane.stream().filter(t -> t.asker.equals(task.asker)).count()
           + running.stream().filter(t -> t.kind == task.kind && t.asker.equals(task.asker) && !t.stopped).count();
       if (own >= task.kind.each) {
-        throw Problem.later(HttpStatus.TOO_MANY_REQUESTS, "one-at-a-time", "You have as much of this under way as one may.", after(lane.size()));
+        throw Problem.later(HttpStatus.TOO_MANY_REQUESTS, "one-at-a-time",
+            "You have as much of this under way as one may.", after(lane.size()));
       }
       if (lane.size() >= MOST_WAITING) {
-        throw Problem.later(HttpStatus.SERVICE_UNAVAILABLE, "busy", "The server is busy with long work.", after(MOST_WAITING));
+        throw Problem.later(HttpStatus.SERVICE_UNAVAILABLE, "busy", "The server is busy with long work.",
+            after(MOST_WAITING));
       }
       lane.add(task);
       something.signal();

@@ -12,7 +12,8 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 
 /**
- * How often one asker is let in. Whoever asks without a pause waits, before anything of the request is read: a refusal at
+ * How often one asker is let in. Whoever asks without a pause waits, before anything of the request is read: a refusal
+ * at
  * once would be asked again at once, and refusing takes time from everybody's presses too.
  */
 @Component
@@ -41,7 +42,8 @@ public final class Pace {
 
   private record Key(String asker, Kind kind) {}
 
-  private final Cache<Key, Bucket> buckets = Caffeine.newBuilder().maximumSize(MOST_KNOWN).expireAfterAccess(FORGOTTEN_AFTER).build();
+  private final Cache<Key, Bucket> buckets = Caffeine.newBuilder().maximumSize(MOST_KNOWN)
+      .expireAfterAccess(FORGOTTEN_AFTER).build();
   private final double times;
 
   public Pace(Settings settings) {

@@ -36,7 +36,8 @@ public class SimulatedAircraftTest {
   Object[][] behaviours() {
     return new Object[][] {
       {Behaviour.SOUND, "", List.of()},
-      {Behaviour.AILERON_REVERSED, "Left aileron", List.of(Criterion.SENSE, Criterion.FULL_TRAVEL, Criterion.CORRELATION)},
+      {Behaviour.AILERON_REVERSED, "Left aileron",
+      List.of(Criterion.SENSE, Criterion.FULL_TRAVEL, Criterion.CORRELATION)},
       {Behaviour.ELEVATOR_SHORT, "Elevator", List.of(Criterion.FULL_TRAVEL)},
       {Behaviour.SPOILER_STAYS_OUT, "Right roll spoiler", List.of(Criterion.SPOILER_IN)},
       {Behaviour.HALF_HEARTED, "Yaw control", List.of(Criterion.INPUT_FULL, Criterion.INPUT_HELD)},
@@ -44,13 +45,15 @@ public class SimulatedAircraftTest {
   }
 
   @Test(dataProvider = "behaviours")
-  public void each_behaviour_is_judged_for_what_it_is(Behaviour behaviour, String subject, List<Criterion> criteria) throws IOException {
+  public void each_behaviour_is_judged_for_what_it_is(Behaviour behaviour, String subject,
+      List<Criterion> criteria) throws IOException {
     ControlSpec spec = spec();
     Judgement judgement = judged(spec, SimulatedAircraft.check(spec, behaviour));
     List<Finding> blamed = judgement.failed().stream()
         .filter(f -> behaviour != Behaviour.HALF_HEARTED || !f.subject().equals("Rudder")).toList();
     assertThat(blamed).allMatch(f -> f.subject().equals(subject));
-    assertThat(blamed.stream().map(Finding::criterion).distinct().toList()).containsExactlyInAnyOrderElementsOf(criteria);
+    assertThat(blamed.stream().map(Finding::criterion).distinct().toList())
+        .containsExactlyInAnyOrderElementsOf(criteria);
     assertThat(behaviour.words()).isNotBlank();
   }
 
@@ -69,7 +72,8 @@ public class SimulatedAircraftTest {
             s.surfacesDeg().stream().map(d -> d + random.nextGaussian() * 0.05).toList())).toList();
         assertThat(judged(spec, noisy).passed()).as("%s, noise %d", behaviour, seed).isEqualTo(passed);
       }
-      List<Sample> tenHz = java.util.stream.IntStream.range(0, clean.size() / 5).mapToObj(i -> clean.get(i * 5)).toList();
+      List<Sample> tenHz = java.util.stream.IntStream.range(0, clean.size() / 5).mapToObj(i -> clean.get(i * 5))
+          .toList();
       assertThat(judged(spec, tenHz).passed()).as("%s at 10 Hz", behaviour).isEqualTo(passed);
     }
   }
@@ -78,7 +82,8 @@ public class SimulatedAircraftTest {
   public void a_gap_in_the_data_fails_the_check() throws IOException {
     ControlSpec spec = spec();
     List<Sample> all = SimulatedAircraft.check(spec, Behaviour.SOUND);
-    List<Sample> gap = java.util.stream.Stream.concat(all.subList(0, 20).stream(), all.subList(40, all.size()).stream()).toList();
+    List<Sample> gap = java.util.stream.Stream.concat(all.subList(0, 20).stream(), all.subList(40, all.size())
+        .stream()).toList();
     Judgement judgement = ControlCheck.judge(spec, Trace.of(spec.channels(), gap));
     assertThat(judgement.failed()).extracting(Finding::criterion).containsExactly(Criterion.DATA);
     assertThat(judgement.summary()).isEqualTo("The data has a gap of 0.42 s; make the check again.");

@@ -45,7 +45,8 @@ import neatlanyard.server.problem.Problem;
 import org.testng.annotations.Test;
 
 /**
- * Two and three devices at one desk over a network that delays, doubles, reorders and loses, with devices that sleep and
+ * Two and three devices at one desk over a network that delays, doubles, reorders and loses, with devices that sleep
+ * and
  * a server that is killed. The desk is the real one; devices keep the outbox's rules: one event at a time, in order,
  * the same id until there is an answer, and of what they are told the newest.
  */
@@ -151,12 +152,16 @@ public class InterleavingsTest {
     Run(long seed) {
       random = new Random(seed);
       Flight flight = new Flight(
-          ID, "Flight 1", new TailId("TL-DVA"), new AirfieldId("QTRN"), new AirfieldId("QVSK"), NOW.plusSeconds(2_400), Optional.empty(),
-          List.of(new Rostered(CAPTAIN, Seat.LEFT, true, true), new Rostered(OFFICER, Seat.RIGHT, false, false), new Rostered(ENGINEER, Seat.ENGINEER, false, false)));
-      Event opened = new Event.Opened(flight, PACK.tail(flight.tail()).orElseThrow(), PACK.id(), PACK.revision(), "", List.of());
+          ID, "Flight 1", new TailId("TL-DVA"), new AirfieldId("QTRN"), new AirfieldId("QVSK"),
+          NOW.plusSeconds(2_400), Optional.empty(),
+          List.of(new Rostered(CAPTAIN, Seat.LEFT, true, true), new Rostered(OFFICER, Seat.RIGHT, false, false),
+          new Rostered(ENGINEER, Seat.ENGINEER, false, false)));
+      Event opened = new Event.Opened(flight, PACK.tail(flight.tail()).orElseThrow(), PACK.id(), PACK.revision(), "",
+          List.of());
       desk = DepartureDesk.open(ID, log, clock, InterleavingsTest::news, PACK, proposal(OFFICER, "d0", opened));
       Day day = new Day(
-          StationReportReader.read("METAR QTRN 140720Z 24012KT 9000 -SN FEW012 BKN025 M02/M04 Q1003", NOW).orThrow("report"),
+          StationReportReader.read("METAR QTRN 140720Z 24012KT 9000 -SN FEW012 BKN025 M02/M04 Q1003", NOW)
+          .orThrow("report"),
           false, true, Set.of(Circumstance.FIRST_FLIGHT));
       desk.take(proposal(CAPTAIN, "d0", new Event.SeatTaken(Seat.LEFT)));
       desk.take(proposal(OFFICER, "d0", new Event.SeatTaken(Seat.RIGHT)));
@@ -164,7 +169,8 @@ public class InterleavingsTest {
       desk.take(proposal(OFFICER, "d0", new Event.DaySet(day)));
       // Few steps, so that devices meet at them.
       steps = desk.state().card().orElseThrow().parts().stream()
-          .filter(p -> p.procedure().kind() == Procedure.Kind.POWER_UP || p.procedure().kind() == Procedure.Kind.CHECKLIST)
+          .filter(p -> p.procedure().kind() == Procedure.Kind.POWER_UP || p.procedure()
+          .kind() == Procedure.Kind.CHECKLIST)
           .flatMap(p -> p.items().stream()).map(i -> i.step().id()).limit(24).toList();
       devices.add(new Device(CAPTAIN, "d1"));
       devices.add(new Device(OFFICER, "d2"));
@@ -188,7 +194,9 @@ public class InterleavingsTest {
         case 5 -> new Event.ValueSaid(step, List.of("1003", "15", "one", "212").get(random.nextInt(4)));
         case 6 -> new Event.StepLater(step, "because");
         case 7 -> new Event.PanelHandedOver(PACK.step(step).orElseThrow().place(), Seat.values()[random.nextInt(3)]);
-        case 8 -> hung.isEmpty() || random.nextBoolean() ? new Event.TagHung(hang(), "because", Stage.TAXI, Optional.empty()) : new Event.TagTaken(hung.get(random.nextInt(hung.size())));
+        case 8 -> hung.isEmpty() || random.nextBoolean()
+            ? new Event.TagHung(hang(), "because", Stage.TAXI, Optional.empty())
+            : new Event.TagTaken(hung.get(random.nextInt(hung.size())));
         default -> new Event.StepDone(step);
       };
     }
@@ -309,13 +317,17 @@ public class InterleavingsTest {
       List<Entry> log = run.log.entries.stream().map(k -> EntryJson.read(k.json())).toList();
       List<UUID> ids = log.stream().map(Entry::id).toList();
       assertThat(ids).as("seed %d: nothing twice", seed).doesNotHaveDuplicates();
-      assertThat(picture(Departure.fold(PACK, log))).as("seed %d: the log is the departure", seed).isEqualTo(picture(end));
+      assertThat(picture(Departure.fold(PACK, log))).as("seed %d: the log is the departure", seed)
+          .isEqualTo(picture(end));
       for (Device d : run.devices) {
-        assertThat(d.shown.map(InterleavingsTest::picture)).as("seed %d, %s: the same everywhere", seed, d.name).contains(picture(end));
+        assertThat(d.shown.map(InterleavingsTest::picture)).as("seed %d, %s: the same everywhere", seed, d.name)
+            .contains(picture(end));
         assertThat(ids).as("seed %d, %s: what was taken is kept", seed, d.name).containsAll(d.taken);
         List<UUID> own = log.stream().filter(e -> e.device().equals(d.name)).map(Entry::id).toList();
-        assertThat(own).as("seed %d, %s: in the order it was pressed", seed, d.name).containsExactlyElementsOf(d.taken);
-        assertThat(ids.stream().filter(d.refused::contains)).as("seed %d, %s: what was refused left no trace", seed, d.name).isEmpty();
+        assertThat(own).as("seed %d, %s: in the order it was pressed", seed, d.name)
+            .containsExactlyElementsOf(d.taken);
+        assertThat(ids.stream().filter(d.refused::contains))
+            .as("seed %d, %s: what was refused left no trace", seed, d.name).isEmpty();
         refused += d.refused.size();
         taken += d.taken.size();
       }

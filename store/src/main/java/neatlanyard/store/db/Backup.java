@@ -36,14 +36,16 @@ public final class Backup {
   }
 
   /**
-   * Copies a database by SQLite's own online backup, whether a server uses it or not. The copy stands under its name only
+   * Copies a database by SQLite's own online backup, whether a server uses it or not. The copy stands under its name
+   * only
    * once it is whole and on the disk.
    *
    * @throws NotKept saying why it could not be made
    */
   public static void make(Path database, Path to) {
     if (!Files.isRegularFile(database)) {
-      throw new NotKept("There is no database %s.".formatted(database), "Give the one the server uses: --database=FILE.", new IOException("not there"));
+      throw new NotKept("There is no database %s.".formatted(database),
+          "Give the one the server uses: --database=FILE.", new IOException("not there"));
     }
     Path part = to.resolveSibling(to.getFileName() + ".part");
     try {
@@ -57,7 +59,8 @@ public final class Backup {
       }
       settle(part, to);
     } catch (SQLException | IOException e) {
-      throw new NotKept("The backup could not be made: %s.".formatted(e.getMessage()), "Look at the disk it goes to.", e);
+      throw new NotKept("The backup could not be made: %s.".formatted(e.getMessage()), "Look at the disk it goes to.",
+          e);
     }
   }
 
@@ -109,7 +112,11 @@ public final class Backup {
     }
   }
 
-  /** What SQLite finds wrong with a database by itself; empty when nothing is. @throws NotKept if it is no database of this product */
+  /**
+   * What SQLite finds wrong with a database by itself; empty when nothing is.
+   *
+   * @throws NotKept if it is no database of this product
+   */
   public static List<String> faults(Path file) {
     try (SQLiteConnection c = open(file, true); Statement s = c.createStatement()) {
       List<String> faults = new ArrayList<>();
@@ -124,7 +131,11 @@ public final class Backup {
     }
   }
 
-  /** The logs of all departures as they are kept, by flight, each in order. @throws NotKept if it is no database of this product */
+  /**
+   * The logs of all departures as they are kept, by flight, each in order.
+   *
+   * @throws NotKept if it is no database of this product
+   */
   public static Map<String, List<String>> logs(Path file) {
     try (SQLiteConnection c = open(file, true); Statement s = c.createStatement();
         ResultSet r = s.executeQuery("select flight_id, json from entry order by flight_id, number")) {
@@ -139,6 +150,8 @@ public final class Backup {
   }
 
   private static NotKept notOne(Path file, SQLException e) {
-    return new NotKept("%s is not a database of this product, or it is damaged: %s.".formatted(file, Trouble.words(e)), "Take an earlier backup.", e);
+    return new NotKept(
+        "%s is not a database of this product, or it is damaged: %s.".formatted(file, Trouble.words(e)),
+        "Take an earlier backup.", e);
   }
 }

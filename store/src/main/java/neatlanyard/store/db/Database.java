@@ -21,7 +21,8 @@ import org.sqlite.SQLiteDataSource;
 /**
  * The SQLite file, in write-ahead mode with {@code synchronous=FULL}: a transaction that was committed is on the disk.
  *
- * <p>One connection writes, one transaction at a time; another reads, and sees the last committed state. Both stay open
+ * <p>One connection writes, one transaction at a time; another reads, and sees the last committed state. Both stay
+ * open
  * for the life of the process, which keeps the page cache warm and the file's locks simple.
  */
 public final class Database implements AutoCloseable {

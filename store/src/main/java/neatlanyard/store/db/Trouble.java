@@ -13,7 +13,8 @@ final class Trouble {
   /** As {@link NotKept} where it is the disk's, else as it is: a fault of ours. */
   static RuntimeException of(RuntimeException e) {
     SQLiteException sqlite = sqlite(e);
-    return sqlite != null && ofTheDisk(sqlite) ? new NotKept("The database cannot be used: %s.".formatted(words(e)), tryThis(e), e) : e;
+    return sqlite != null && ofTheDisk(sqlite)
+        ? new NotKept("The database cannot be used: %s.".formatted(words(e)), tryThis(e), e) : e;
   }
 
   private static @Nullable SQLiteException sqlite(Throwable e) {
@@ -31,7 +32,8 @@ final class Trouble {
 
   private static boolean ofTheDisk(SQLiteException e) {
     return switch (code(e)) {
-      case SQLITE_FULL, SQLITE_READONLY, SQLITE_IOERR, SQLITE_CANTOPEN, SQLITE_BUSY, SQLITE_LOCKED, SQLITE_CORRUPT, SQLITE_NOTADB, SQLITE_PERM -> true;
+      case SQLITE_FULL, SQLITE_READONLY, SQLITE_IOERR, SQLITE_CANTOPEN, SQLITE_BUSY, SQLITE_LOCKED, SQLITE_CORRUPT,
+          SQLITE_NOTADB, SQLITE_PERM -> true;
       default -> false;
     };
   }

@@ -41,7 +41,8 @@ public final class StoredDepartureLog implements DepartureLog, AutoCloseable {
   public CompletionStage<Void> append(FlightId departure, Kept entry) {
     CompletableFuture<Void> done = new CompletableFuture<>();
     queue.add(new Waiting(
-        new EntryRecord(departure.value(), entry.number(), entry.event().toString(), entry.hash(), entry.json()), done));
+        new EntryRecord(departure.value(), entry.number(), entry.event().toString(), entry.hash(), entry.json()),
+        done));
     return done;
   }
 

@@ -40,17 +40,20 @@ public final class StoredImports implements Imports {
   /** Whether a row counts, by which file it came in with: whole and not withdrawn, or with none. */
   static Condition counts(Field<Integer> broughtIn) {
     return broughtIn.isNull().or(broughtIn.in(
-        DSL.select(BROUGHT_IN.NUMBER).from(BROUGHT_IN).where(BROUGHT_IN.WHOLE.isTrue(), BROUGHT_IN.WITHDRAWN_AT.isNull())));
+        DSL.select(BROUGHT_IN.NUMBER).from(BROUGHT_IN)
+        .where(BROUGHT_IN.WHOLE.isTrue(), BROUGHT_IN.WITHDRAWN_AT.isNull())));
   }
 
   @Override
   public void bringInLog(List<TechEntry> lines, CrewId by, Instant at) {
-    take(What.LOG_LINES, lines.stream().map(TechEntry::tail), lines.stream().map(StoredTechLogs::row).toList(), TECH_LINE.BROUGHT_IN, by, at);
+    take(What.LOG_LINES, lines.stream().map(TechEntry::tail), lines.stream().map(StoredTechLogs::row).toList(),
+        TECH_LINE.BROUGHT_IN, by, at);
   }
 
   @Override
   public void bringInReadings(List<Reading> readings, CrewId by, Instant at) {
-    take(What.READINGS, readings.stream().map(Reading::tail), readings.stream().map(StoredReadingHistory::row).toList(), READING.BROUGHT_IN,
+    take(What.READINGS, readings.stream().map(Reading::tail), readings.stream().map(StoredReadingHistory::row)
+        .toList(), READING.BROUGHT_IN,
         by, at);
   }
 
@@ -60,25 +63,29 @@ public final class StoredImports implements Imports {
     AtomicInteger number = new AtomicInteger();
     db.write(sql -> number.set(Objects.requireNonNull(sql.insertInto(BROUGHT_IN)
         .set(BROUGHT_IN.WHAT, what.name()).set(BROUGHT_IN.WHO, by.value()).set(BROUGHT_IN.AT, at.toEpochMilli())
-        .set(BROUGHT_IN.TAILS, String.join(" ", tails)).set(BROUGHT_IN.ROWS, rows.size()).set(BROUGHT_IN.ENTRIES, entries(sql, tails))
+        .set(BROUGHT_IN.TAILS, String.join(" ", tails)).set(BROUGHT_IN.ROWS, rows.size())
+        .set(BROUGHT_IN.ENTRIES, entries(sql, tails))
         .returning(BROUGHT_IN.NUMBER).fetchSingle(BROUGHT_IN.NUMBER))));
     for (int from = 0; from < rows.size(); from += ROWS_AT_ONCE) {
       List<R> few = rows.subList(from, Math.min(rows.size(), from + ROWS_AT_ONCE));
       few.forEach(r -> r.set(broughtIn, number.get()));
       db.write(sql -> sql.batchInsert(few).execute());
     }
-    db.write(sql -> sql.update(BROUGHT_IN).set(BROUGHT_IN.WHOLE, true).where(BROUGHT_IN.NUMBER.eq(number.get())).execute());
+    db.write(sql -> sql.update(BROUGHT_IN).set(BROUGHT_IN.WHOLE, true).where(BROUGHT_IN.NUMBER.eq(number.get()))
+        .execute());
   }
 
   /** How many entries there are of all departures of these tails; numbers of a log have no holes. */
   private static long entries(DSLContext sql, List<String> tails) {
     Field<Long> last = DSL.field(DSL.select(DSL.max(ENTRY.NUMBER)).from(ENTRY).where(ENTRY.FLIGHT_ID.eq(FLIGHT.ID)));
-    return sql.select(last).from(FLIGHT).where(FLIGHT.TAIL.in(tails)).fetch(last).stream().filter(Objects::nonNull).mapToLong(n -> n + 1).sum();
+    return sql.select(last).from(FLIGHT).where(FLIGHT.TAIL.in(tails)).fetch(last).stream().filter(Objects::nonNull)
+        .mapToLong(n -> n + 1).sum();
   }
 
   @Override
   public List<Import> latest(int most) {
-    return db.read(sql -> sql.selectFrom(BROUGHT_IN).where(BROUGHT_IN.WHOLE.isTrue()).orderBy(BROUGHT_IN.NUMBER.desc()).limit(most)
+    return db.read(sql -> sql.selectFrom(BROUGHT_IN).where(BROUGHT_IN.WHOLE.isTrue()).orderBy(BROUGHT_IN.NUMBER.desc())
+        .limit(most)
         .fetch(r -> read(sql, r)));
   }
 
@@ -96,7 +103,8 @@ public final class StoredImports implements Imports {
     AtomicBoolean gone = new AtomicBoolean();
     db.write(sql -> gone.set(whole(sql, number)
         .filter(r -> read(sql, r).standing() == Standing.MAY_BE_WITHDRAWN)
-        .map(r -> sql.update(BROUGHT_IN).set(BROUGHT_IN.WITHDRAWN_AT, at.toEpochMilli()).where(BROUGHT_IN.NUMBER.eq(number)).execute())
+        .map(r -> sql.update(BROUGHT_IN).set(BROUGHT_IN.WITHDRAWN_AT, at.toEpochMilli())
+        .where(BROUGHT_IN.NUMBER.eq(number)).execute())
         .isPresent()));
     return gone.get();
   }
@@ -104,7 +112,8 @@ public final class StoredImports implements Imports {
   private static Import read(DSLContext sql, BroughtInRecord r) {
     List<String> tails = List.of(r.getTails().split(" "));
     Standing standing = r.getWithdrawnAt() != null ? Standing.WITHDRAWN
-        : entries(sql, tails) != r.getEntries() || wentOn(sql, r.getNumber(), tails) ? Standing.IN_USE : Standing.MAY_BE_WITHDRAWN;
+        : entries(sql, tails) != r.getEntries() || wentOn(sql, r.getNumber(), tails) ? Standing.IN_USE
+        : Standing.MAY_BE_WITHDRAWN;
     return new Import(
         r.getNumber(), What.valueOf(r.getWhat()), new CrewId(r.getWho()), Instant.ofEpochMilli(r.getAt()),
         tails.stream().filter(t -> !t.isEmpty()).map(TailId::new).toList(), r.getRows(), standing);
@@ -114,6 +123,7 @@ public final class StoredImports implements Imports {
   private static boolean wentOn(DSLContext sql, int number, List<String> tails) {
     TechLine later = TECH_LINE.as("later");
     return sql.fetchExists(DSL.selectOne().from(TECH_LINE).join(later).on(later.DEFECT.eq(TECH_LINE.DEFECT))
-        .where(TECH_LINE.TAIL.in(tails), TECH_LINE.BROUGHT_IN.eq(number), later.BROUGHT_IN.isDistinctFrom(number), counts(later.BROUGHT_IN)));
+        .where(TECH_LINE.TAIL.in(tails), TECH_LINE.BROUGHT_IN.eq(number), later.BROUGHT_IN.isDistinctFrom(number),
+        counts(later.BROUGHT_IN)));
   }
 }

@@ -63,6 +63,7 @@ public final class StoredReadingHistory implements ReadingHistory {
 
   private static Reading reading(ReadingRecord r) {
     return new Reading(
-        new TailId(r.getTail()), new QuantityId(r.getQuantity()), Instant.ofEpochMilli(r.getAt()), r.getLandings(), r.getHours(), r.getValue());
+        new TailId(r.getTail()), new QuantityId(r.getQuantity()), Instant.ofEpochMilli(r.getAt()), r.getLandings(),
+        r.getHours(), r.getValue());
   }
 }

@@ -86,13 +86,15 @@ public final class StoredTechLogs implements TechLogs {
     UUID defect = UUID.fromString(r.getDefect());
     TechAct act = switch (r.getAct()) {
       case RAISED -> new TechAct.Raised(
-          defect, Optional.ofNullable(r.getFlight()).map(FlightId::new), Optional.ofNullable(r.getPlace()).map(PlaceId::new),
+          defect, Optional.ofNullable(r.getFlight()).map(FlightId::new), Optional.ofNullable(r.getPlace())
+              .map(PlaceId::new),
           Optional.ofNullable(r.getStep()).map(StepId::new), r.getWords());
       case DEFERRED -> new TechAct.Deferred(defect, new EntryId(r.getEntry()), r.getCount(), day(r), words(r));
       case EXTENDED -> new TechAct.Extended(defect, day(r), words(r));
       default -> new TechAct.Cleared(defect, r.getWords());
     };
-    return new TechEntry(new TailId(r.getTail()), Instant.ofEpochMilli(r.getAt()), new CrewId(r.getWho()), r.getName(), act);
+    return new TechEntry(new TailId(r.getTail()), Instant.ofEpochMilli(r.getAt()), new CrewId(r.getWho()),
+        r.getName(), act);
   }
 
   /** A day that was kept before days had a plausible range stands as the last one that a calendar can say. */
@@ -102,6 +104,7 @@ public final class StoredTechLogs implements TechLogs {
   }
 
   private static String words(TechLineRecord r) {
-    return day(r).toString().equals(r.getLastDay()) ? r.getWords() : "%s [last day as it was written: %s]".formatted(r.getWords(), r.getLastDay());
+    return day(r).toString().equals(r.getLastDay()) ? r.getWords()
+        : "%s [last day as it was written: %s]".formatted(r.getWords(), r.getLastDay());
   }
 }

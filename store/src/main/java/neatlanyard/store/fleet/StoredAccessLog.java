@@ -24,23 +24,27 @@ public final class StoredAccessLog implements AccessLog {
   @Override
   public void add(Line l) {
     db.write(sql -> sql.insertInto(ACCESS_LINE)
-        .set(ACCESS_LINE.AT, l.at().toEpochMilli()).set(ACCESS_LINE.BY_WHOM, l.by().value()).set(ACCESS_LINE.ACT, l.act().name())
+        .set(ACCESS_LINE.AT, l.at().toEpochMilli()).set(ACCESS_LINE.BY_WHOM, l.by().value())
+        .set(ACCESS_LINE.ACT, l.act().name())
         .set(ACCESS_LINE.ABOUT, l.about()).set(ACCESS_LINE.WORDS, l.words()).execute());
   }
 
   @Override
   public List<Line> latest(int most) {
     return db.read(sql -> sql.selectFrom(ACCESS_LINE).orderBy(ACCESS_LINE.ID.desc()).limit(most).fetch(r -> new Line(
-        Instant.ofEpochMilli(r.getAt()), new CrewId(r.getByWhom()), Act.valueOf(r.getAct()), r.getAbout(), r.getWords())));
+        Instant.ofEpochMilli(r.getAt()), new CrewId(r.getByWhom()), Act.valueOf(r.getAct()), r.getAbout(),
+        r.getWords())));
   }
 
   @Override
   public void failed(Failure f) {
     db.write(sql -> {
       sql.insertInto(FAILED_SIGN_IN)
-          .set(FAILED_SIGN_IN.AT, f.at().toEpochMilli()).set(FAILED_SIGN_IN.NAME, f.name()).set(FAILED_SIGN_IN.ADDRESS, f.address()).execute();
+          .set(FAILED_SIGN_IN.AT, f.at().toEpochMilli()).set(FAILED_SIGN_IN.NAME, f.name())
+          .set(FAILED_SIGN_IN.ADDRESS, f.address()).execute();
       sql.deleteFrom(FAILED_SIGN_IN)
-          .where(FAILED_SIGN_IN.ID.le(DSL.field(DSL.select(DSL.max(FAILED_SIGN_IN.ID)).from(FAILED_SIGN_IN)).minus(FAILURES_KEPT))).execute();
+          .where(FAILED_SIGN_IN.ID.le(DSL.field(DSL.select(DSL.max(FAILED_SIGN_IN.ID)).from(FAILED_SIGN_IN))
+          .minus(FAILURES_KEPT))).execute();
     });
   }
 

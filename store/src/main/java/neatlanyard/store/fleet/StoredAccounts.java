@@ -36,6 +36,7 @@ public final class StoredAccounts implements Accounts {
   }
 
   private static Account of(AccountRecord r) {
-    return new Account(new CrewId(r.getId()), r.getName(), Role.valueOf(r.getRole()), r.getPasswordHash(), r.getMustChange(), r.getDisabled());
+    return new Account(new CrewId(r.getId()), r.getName(), Role.valueOf(r.getRole()), r.getPasswordHash(),
+        r.getMustChange(), r.getDisabled());
   }
 }

@@ -41,12 +41,14 @@ public final class StoredFleetTexts implements FleetTexts {
   @Override
   public void withdraw(Instant at) {
     db.write(sql -> sql.update(FLEET_TEXT).set(FLEET_TEXT.WITHDRAWN_AT, at.toEpochMilli())
-        .where(FLEET_TEXT.ID.eq(DSL.select(DSL.max(FLEET_TEXT.ID)).from(FLEET_TEXT).where(FLEET_TEXT.WITHDRAWN_AT.isNull()))).execute());
+        .where(FLEET_TEXT.ID.eq(DSL.select(DSL.max(FLEET_TEXT.ID)).from(FLEET_TEXT)
+        .where(FLEET_TEXT.WITHDRAWN_AT.isNull()))).execute());
   }
 
   private Optional<FleetText> back(int many) {
     return db.read(sql -> sql.selectFrom(FLEET_TEXT).where(FLEET_TEXT.WITHDRAWN_AT.isNull())
         .orderBy(FLEET_TEXT.ID.desc()).offset(many).limit(1).fetchOptional(r -> new FleetText(
-        r.getOperator(), r.getSha256(), r.getContent(), new CrewId(r.getBroughtInBy()), Instant.ofEpochMilli(r.getBroughtInAt()))));
+        r.getOperator(), r.getSha256(), r.getContent(), new CrewId(r.getBroughtInBy()),
+        Instant.ofEpochMilli(r.getBroughtInAt()))));
   }
 }

@@ -55,7 +55,8 @@ public final class StoredFlights implements Flights {
     db.write(sql -> {
       for (Flight f : flights) {
         sql.insertInto(FLIGHT).set(new FlightRecord(
-            f.id().value(), f.number(), f.tail().value(), f.from().value(), f.to().value(), f.departs().toEpochMilli(), f.level().orElse(null))).execute();
+            f.id().value(), f.number(), f.tail().value(), f.from().value(), f.to().value(), f.departs()
+            .toEpochMilli(), f.level().orElse(null))).execute();
         f.crew().forEach(r -> sql.insertInto(ROSTERED).set(new RosteredRecord(
             f.id().value(), r.seat().name(), r.who().value(), r.commander(), r.flying())).execute());
       }
@@ -67,7 +68,8 @@ public final class StoredFlights implements Flights {
   public boolean withdraw(FlightId id) {
     AtomicBoolean gone = new AtomicBoolean();
     db.write(sql -> {
-      boolean used = sql.fetchExists(ENTRY, ENTRY.FLIGHT_ID.eq(id.value())) || sql.fetchExists(PHOTO, PHOTO.FLIGHT_ID.eq(id.value()));
+      boolean used = sql.fetchExists(ENTRY, ENTRY.FLIGHT_ID.eq(id.value()))
+          || sql.fetchExists(PHOTO, PHOTO.FLIGHT_ID.eq(id.value()));
       gone.set(!used && sql.deleteFrom(FLIGHT).where(FLIGHT.ID.eq(id.value())).execute() > 0);
     });
     return gone.get();
@@ -85,6 +87,7 @@ public final class StoredFlights implements Flights {
   private static Flight of(FlightRecord f, List<Rostered> crew) {
     return new Flight(
         new FlightId(f.getId()), f.getNumber(), new TailId(f.getTail()), new AirfieldId(f.getFromAirfield()),
-        new AirfieldId(f.getToAirfield()), Instant.ofEpochMilli(f.getDepartsAt()), Optional.ofNullable(f.getLevel()), crew);
+        new AirfieldId(f.getToAirfield()), Instant.ofEpochMilli(f.getDepartsAt()), Optional.ofNullable(f.getLevel()),
+        crew);
   }
 }

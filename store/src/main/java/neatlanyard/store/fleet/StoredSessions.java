@@ -21,7 +21,8 @@ public final class StoredSessions implements Sessions {
   @Override
   public void begin(Session s) {
     db.write(sql -> sql.insertInto(SESSION).set(
-        new SessionRecord(s.key(), s.who().value(), s.address(), s.begun().toEpochMilli(), s.ends().toEpochMilli())).execute());
+        new SessionRecord(s.key(), s.who().value(), s.address(), s.begun().toEpochMilli(), s.ends().toEpochMilli()))
+        .execute());
   }
 
   @Override
@@ -31,7 +32,8 @@ public final class StoredSessions implements Sessions {
 
   @Override
   public List<Session> open() {
-    return db.read(sql -> sql.selectFrom(SESSION).orderBy(SESSION.BEGUN_AT.desc(), SESSION.KEY).fetch(StoredSessions::of));
+    return db.read(sql -> sql.selectFrom(SESSION).orderBy(SESSION.BEGUN_AT.desc(), SESSION.KEY)
+        .fetch(StoredSessions::of));
   }
 
   @Override
@@ -46,6 +48,7 @@ public final class StoredSessions implements Sessions {
 
   private static Session of(SessionRecord r) {
     return new Session(
-        r.getKey(), new CrewId(r.getWho()), r.getAddress(), Instant.ofEpochMilli(r.getBegunAt()), Instant.ofEpochMilli(r.getEndsAt()));
+        r.getKey(), new CrewId(r.getWho()), r.getAddress(), Instant.ofEpochMilli(r.getBegunAt()),
+        Instant.ofEpochMilli(r.getEndsAt()));
   }
 }

@@ -38,6 +38,7 @@ public final class StoredFeedbackAnswers implements FeedbackAnswers {
   public Map<UUID, Answer> all() {
     return db.read(sql -> sql.selectFrom(FEEDBACK_ANSWER).fetch()).stream().collect(Collectors.toMap(
         r -> UUID.fromString(r.getEventId()),
-        r -> new Answer(r.getWords(), new Signed(new CrewId(r.getAnsweredBy()), Instant.ofEpochMilli(r.getAnsweredAt())))));
+        r -> new Answer(r.getWords(),
+        new Signed(new CrewId(r.getAnsweredBy()), Instant.ofEpochMilli(r.getAnsweredAt())))));
   }
 }

@@ -39,7 +39,8 @@ public final class StoredRevisions implements Revisions {
 
   @Override
   public List<Revision> all() {
-    return db.read(sql -> sql.selectFrom(REVISION).orderBy(REVISION.DRAFTED_AT.desc(), REVISION.PACK, REVISION.NAME).fetch(StoredRevisions::of));
+    return db.read(sql -> sql.selectFrom(REVISION).orderBy(REVISION.DRAFTED_AT.desc(), REVISION.PACK, REVISION.NAME)
+        .fetch(StoredRevisions::of));
   }
 
   @Override
@@ -62,7 +63,8 @@ public final class StoredRevisions implements Revisions {
   public boolean discard(PackId pack, String name, long edition) {
     AtomicBoolean gone = new AtomicBoolean();
     db.write(sql -> gone.set(sql.deleteFrom(REVISION)
-        .where(REVISION.PACK.eq(pack.value()), REVISION.NAME.eq(name), REVISION.EDITION.eq(edition), REVISION.PUBLISHED_AT.isNull()).execute() > 0));
+        .where(REVISION.PACK.eq(pack.value()), REVISION.NAME.eq(name), REVISION.EDITION.eq(edition),
+        REVISION.PUBLISHED_AT.isNull()).execute() > 0));
     return gone.get();
   }
 
@@ -76,7 +78,8 @@ public final class StoredRevisions implements Revisions {
   @Override
   public Set<String> acknowledged(PackId pack, CrewId who) {
     return new HashSet<>(db.read(sql -> sql.select(ACKNOWLEDGEMENT.NAME).from(ACKNOWLEDGEMENT)
-        .where(ACKNOWLEDGEMENT.PACK.eq(pack.value()), ACKNOWLEDGEMENT.WHO.eq(who.value())).fetch(ACKNOWLEDGEMENT.NAME)));
+        .where(ACKNOWLEDGEMENT.PACK.eq(pack.value()), ACKNOWLEDGEMENT.WHO.eq(who.value()))
+        .fetch(ACKNOWLEDGEMENT.NAME)));
   }
 
   @Override
@@ -123,6 +126,7 @@ public final class StoredRevisions implements Revisions {
   }
 
   private static Optional<Signed> signed(@Nullable String by, @Nullable Long at) {
-    return by == null || at == null ? Optional.empty() : Optional.of(new Signed(new CrewId(by), Instant.ofEpochMilli(at)));
+    return by == null || at == null ? Optional.empty()
+        : Optional.of(new Signed(new CrewId(by), Instant.ofEpochMilli(at)));
   }
 }

@@ -25,7 +25,8 @@ public final class StoredPhotos implements Photos {
   @Override
   public Optional<Pending> pending(UUID id) {
     return db.read(sql -> sql.selectFrom(PHOTO).where(PHOTO.ID.eq(id.toString()), PHOTO.JPEG.isNull())
-        .fetchOptional(r -> new Pending(id, new FlightId(r.getFlightId()), r.getSha256(), r.getTotal(), received(sql, id), new CrewId(r.getSentBy()), Instant.ofEpochMilli(r.getBegunAt()))));
+        .fetchOptional(r -> new Pending(id, new FlightId(r.getFlightId()), r.getSha256(), r.getTotal(),
+        received(sql, id), new CrewId(r.getSentBy()), Instant.ofEpochMilli(r.getBegunAt()))));
   }
 
   @Override
@@ -37,18 +38,21 @@ public final class StoredPhotos implements Photos {
 
   @Override
   public void dropBefore(Instant then) {
-    db.write(sql -> sql.deleteFrom(PHOTO).where(PHOTO.JPEG.isNull(), PHOTO.BEGUN_AT.lt(then.toEpochMilli())).execute());
+    db.write(sql -> sql.deleteFrom(PHOTO).where(PHOTO.JPEG.isNull(), PHOTO.BEGUN_AT.lt(then.toEpochMilli()))
+        .execute());
   }
 
   private static int received(DSLContext sql, UUID id) {
-    Integer sum = sql.select(DSL.sum(PHOTO_PART.SIZE)).from(PHOTO_PART).where(PHOTO_PART.PHOTO_ID.eq(id.toString())).fetchOne(0, Integer.class);
+    Integer sum = sql.select(DSL.sum(PHOTO_PART.SIZE)).from(PHOTO_PART).where(PHOTO_PART.PHOTO_ID.eq(id.toString()))
+        .fetchOne(0, Integer.class);
     return sum == null ? 0 : sum;
   }
 
   @Override
   public void begin(Pending p) {
     db.write(sql -> sql.insertInto(PHOTO)
-        .set(PHOTO.ID, p.id().toString()).set(PHOTO.FLIGHT_ID, p.departure().value()).set(PHOTO.SHA256, p.sha256()).set(PHOTO.TOTAL, p.total())
+        .set(PHOTO.ID, p.id().toString()).set(PHOTO.FLIGHT_ID, p.departure().value()).set(PHOTO.SHA256, p.sha256())
+        .set(PHOTO.TOTAL, p.total())
         .set(PHOTO.SENT_BY, p.by().value()).set(PHOTO.BEGUN_AT, p.begun().toEpochMilli())
         .onDuplicateKeyIgnore().execute());
   }
@@ -56,7 +60,8 @@ public final class StoredPhotos implements Photos {
   @Override
   public void add(UUID id, int from, byte[] part) {
     db.write(sql -> sql.insertInto(PHOTO_PART)
-        .set(PHOTO_PART.PHOTO_ID, id.toString()).set(PHOTO_PART.FROM_BYTE, from).set(PHOTO_PART.SIZE, part.length).set(PHOTO_PART.BYTES, part)
+        .set(PHOTO_PART.PHOTO_ID, id.toString()).set(PHOTO_PART.FROM_BYTE, from).set(PHOTO_PART.SIZE, part.length)
+        .set(PHOTO_PART.BYTES, part)
         .execute());
   }
 
