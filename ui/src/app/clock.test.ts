@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { clockIsOff, clockTime, serverNow, setServerNow, span } from './clock'
+import { clockIsOff, clockTime, day, serverNow, setServerNow, span } from './clock'
 
 const SECOND = 1000
 const MINUTE = 60 * SECOND
@@ -24,5 +24,12 @@ describe('times', () => {
     expect(clockIsOff()).toBe('')
     setServerNow({ now: new Date(Date.now() + 60 * MINUTE).toISOString(), shifted: true })
     expect(clockIsOff()).toBe('')
+  })
+
+  it('that the browser does not know show as something', () => {
+    expect(clockTime('2027-01-14T08:05:00Z', 'Europe/Oslo')).toBe('09:05')
+    expect(clockTime('2027-01-14T08:05:00Z', 'Z')).toBe('08:05 UTC')
+    expect(clockTime('+999999999-12-31T23:59:59Z', 'UTC')).toBe('––:––')
+    expect(day('+999999999-12-31T23:59:59Z')).toBe('+999999999-12-31T23:59:59Z')
   })
 })

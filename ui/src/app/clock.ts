@@ -37,15 +37,31 @@ export const useNow = (): number => {
 // To make one takes longer than all it is used for in a press.
 const formats = new Map<string, Intl.DateTimeFormat>()
 
+/** In a zone that this browser does not know, UTC: one row must not keep the others from being shown. */
+const formatIn = (zone: string): Intl.DateTimeFormat => {
+  try {
+    return new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone })
+  } catch {
+    return new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: 'UTC', timeZoneName: 'short' })
+  }
+}
+
+/** A time that no calendar of this browser reaches, such as of the year 999 999 999. */
+const NO_TIME = '––:––'
+
 /** Hours and minutes at an airfield. */
 export const clockTime = (iso: string | number, zone: string): string => {
-  const format = formats.get(zone) ?? new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone })
+  const format = formats.get(zone) ?? formatIn(zone)
   formats.set(zone, format)
-  return format.format(new Date(iso))
+  const at = new Date(iso)
+  return Number.isNaN(at.getTime()) ? NO_TIME : format.format(at)
 }
 
 /** A day, short: 14 Jan 2027. */
-export const day = (iso: string): string => new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' }).format(new Date(iso))
+export const day = (iso: string): string => {
+  const at = new Date(iso)
+  return Number.isNaN(at.getTime()) ? iso : new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' }).format(at)
+}
 
 /** Minutes and seconds, or hours and minutes from one hour on; always positive. */
 export const span = (ms: number): string => {

@@ -16,7 +16,7 @@ const KINDS = [
 const waits = (t: TailLine): string =>
   [
     t.open > 0 && `${t.open} open`,
-    `${t.deferred} deferred`,
+    `${t.deferred || 'nothing'} deferred`,
     t.runOut > 0 ? `${t.runOut} run out` : t.next && `next until ${t.next}`,
   ]
     .filter(Boolean)

@@ -20,8 +20,8 @@ export const Desk = ({ me }: { me: Me }) => {
     mutationFn: async ({ path, title, file }) => ({ title, ...(await ask<BroughtIn>('POST', path, await file.text())) }),
     onSuccess: () => client.invalidateQueries(),
   })
-  const withdraw = useMutation<BroughtIn & { title: string }, Problem>({
-    mutationFn: async () => ({ title: 'The fleet before it', ...(await ask<BroughtIn>('DELETE', '/api/fleet')) }),
+  const withdraw = useMutation<BroughtIn & { title: string }, Problem, string>({
+    mutationFn: async (edition) => ({ title: 'The fleet before it', ...(await ask<BroughtIn>('DELETE', `/api/fleet?edition=${edition}`)) }),
     onSuccess: () => client.invalidateQueries(),
     onMutate: () => bring.reset(),
   })
@@ -56,7 +56,7 @@ export const Desk = ({ me }: { me: Me }) => {
           </p>
         )}
         <Given passwords={done?.signIns ?? []} />
-        <InForce onWithdraw={() => withdraw.mutate()} />
+        <InForce onWithdraw={(edition) => withdraw.mutate(edition)} />
         <Withdraw />
       </main>
     </>
@@ -64,10 +64,10 @@ export const Desk = ({ me }: { me: Me }) => {
 }
 
 /** The fleet in force; one brought in by mistake can go, and the one before it is in force again. */
-const InForce = ({ onWithdraw }: { onWithdraw: () => void }) => {
+const InForce = ({ onWithdraw }: { onWithdraw: (edition: string) => void }) => {
   const fleet = useQuery<FleetView | null, Problem>({ queryKey: ['fleet'], queryFn: async () => (await ask<FleetView | null>('GET', '/api/fleet')) ?? null })
   if (!fleet.data) return null
-  const { operator, tails, people, at, by, mayBeWithdrawn } = fleet.data
+  const { operator, tails, people, at, by, edition, mayBeWithdrawn } = fleet.data
   return (
     <>
       <h2>Fleet in force</h2>
@@ -85,9 +85,9 @@ const InForce = ({ onWithdraw }: { onWithdraw: () => void }) => {
             </td>
             <td>
               {mayBeWithdrawn ? (
-                <Sure words="Withdraw" again="Press again: the fleet before it is in force" onSure={onWithdraw} />
+                <Sure words="Withdraw" again="Press again: the fleet before it is in force" onSure={() => onWithdraw(edition)} />
               ) : (
-                'no other before it'
+                'the first one brought in'
               )}
             </td>
           </tr>

@@ -18,9 +18,8 @@ import javax.imageio.ImageIO;
 
 /**
  * Twenty crews pressing once a second, first alone, then beside somebody who guesses passwords in twenty loops, four
- * pack
- * checks, four photo uploads and two imports that never end; the two in turn, so that a machine that drifts shows in
- * both.
+ * pack checks, four photo uploads and two imports that never end; the two in turn, so that a machine that drifts shows
+ * in both.
  */
 final class FloodBench {
   private static final int CREWS = 20;

@@ -6,10 +6,12 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.util.List;
 import org.springframework.beans.factory.annotation.Autowired;
 import neatlanyard.core.fleet.Flights;
 import neatlanyard.store.db.Database;
 import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
 
 /** What whoever runs the server can see of it, and what it says when its disk takes nothing. */
 @SuppressWarnings("NullAway.Init") // The framework fills the fields.
@@ -88,5 +90,44 @@ public class CareTest extends AtTheServer {
     assertThat(wren.event("step-done", "{\"step\":\"wa-vane-l\"}").status()).isEqualTo(200);
     assertThat(plain("/actuator/health/readiness").statusCode()).isEqualTo(200);
     assertThat(flights.all()).hasSize(known);
+  }
+
+  /** As another tool or another version may write them. */
+  @Test
+  public void a_row_that_cannot_be_read_keeps_nothing_else_from_being_shown() {
+    Http wren = in("adeyo");
+    crewIn(wren, in("marsk"));
+    int before = wren.get("/api/departures").json().size();
+    for (String row : List.of(
+        "insert into flight (id, number, tail, from_airfield, to_airfield, departs_at) values ('no id!', '', '', '', "
+        + "'', -5)",
+        "insert into flight (id, number, tail, from_airfield, to_airfield, departs_at) values ('far', 'Far', 'TL-NONE', "
+        + "'QZZZ', 'QYYY', 99999999999999)",
+        "insert into entry values ('today-22', 1, 'x', 'h', '{\"kind\":\"nonsense\"}')",
+        "insert into access_line (at, by_whom, act, about, words) values (0, 'x', 'NO_SUCH', 'a', 'b')",
+        "insert into reading (tail, quantity, at, landings, hours, value) values ('TL-HYB', 'No id!', 0, 1, 1, 1)",
+        "insert into tech_line (tail, defect, at, who, name, act, words) values ('TL-HYB', 'none', 0, 'v', 'V', "
+        + "'raised', 'odd words')")) {
+      db.write(sql -> sql.execute(row));
+    }
+    Http.Answer list = wren.get("/api/departures");
+    assertThat(list.json().size()).isEqualTo(before + 1);
+    assertThat(list.text()).contains("its log cannot be read");
+    assertThat(wren.get("/api/departures/today-22").code()).isEqualTo("log-unreadable");
+    assertThat(wren.post("/api/departures/today-22/open", "{}").code()).isEqualTo("log-unreadable");
+    assertThat(wren.get("/api/departures/today-14").status()).isEqualTo(200);
+    assertThat(wren.event("step-done", "{\"step\":\"wa-vane-l\"}").status()).isEqualTo(200);
+    assertThat(in("administrator").get("/api/access").status()).isEqualTo(200);
+    assertThat(in("administrator").get("/actuator/health").text())
+        .contains("rows that cannot be read", "no id! of flight");
+
+    // It may have been a defect, so it is one until maintenance control has cleared it.
+    Http varga = in("varga");
+    JsonNode open = varga.get("/api/tails/TL-HYB/log").json().path("open").path(0);
+    assertThat(open.toString()).contains("cannot be read", "odd words");
+    assertThat(varga.post("/api/tails/TL-HYB/log",
+        "{\"kind\":\"cleared\",\"defect\":\"%s\",\"words\":\"looked at\"}".formatted(
+        open.path("id").asString())).status()).isEqualTo(200);
+    assertThat(varga.get("/api/tails/TL-HYB/log").json().path("open").toString()).doesNotContain("odd words");
   }
 }

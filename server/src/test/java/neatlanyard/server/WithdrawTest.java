@@ -65,6 +65,7 @@ public class WithdrawTest extends AtTheServer {
   public void a_fleet_can_be_withdrawn_and_who_came_with_it_is_out() throws IOException {
     Http admin = in("administrator");
     String fleet = Files.readString(Given.ROOT.resolve("demo/fleet.yaml"));
+    String before = admin.get("/api/fleet").json().path("edition").asString();
     String larger = fleet.replace("crew:\n", "crew:\n  - {id: newcomer, name: Ann Newcomer, role: captain}\n");
     JsonNode given = admin.text("/api/fleet", larger).json().path("signIns");
     assertThat(given.size()).isEqualTo(1);
@@ -78,12 +79,15 @@ public class WithdrawTest extends AtTheServer {
         + "departs-in: PT5H, crew: [{who: newcomer, seat: left, commander: true, flying: true}, {who: adeyo, seat: "
         + "right}]}\n";
     assertThat(admin.text("/api/flights", flights).status()).isEqualTo(200);
-    assertThat(admin.delete("/api/fleet").json().path("detail").asString()).contains("Flight 77");
+    String edition = admin.get("/api/fleet").json().path("edition").asString();
+    assertThat(admin.delete("/api/fleet?edition=77").code()).isEqualTo("changed");
+    assertThat(admin.delete("/api/fleet?edition=" + edition).json().path("detail").asString()).contains("Flight 77");
     assertThat(admin.delete("/api/flights/theirs").status()).isEqualTo(200);
 
-    assertThat(admin.delete("/api/fleet").status()).isEqualTo(200);
+    assertThat(admin.delete("/api/fleet?edition=" + edition).status()).isEqualTo(200);
     assertThat(newcomer.get("/api/session").json().path("id").asString()).isNotEqualTo("newcomer");
-    assertThat(admin.get("/api/fleet").json().path("mayBeWithdrawn").asBoolean()).isFalse();
-    assertThat(admin.delete("/api/fleet").code()).isEqualTo("nothing-before");
+    assertThat(admin.get("/api/fleet").json().path("edition").asString()).isEqualTo(before);
+    // Pressed once more on the same screen, nothing else goes.
+    assertThat(admin.delete("/api/fleet?edition=" + edition).code()).isEqualTo("changed");
   }
 }

@@ -255,9 +255,8 @@ public final class ControlCheck {
 
   /**
    * How far the deflection was, at its worst, from neutral or from where the control stood, whichever is nearer, while
-   * the control had been released for
-   * longer than the settling time: before the first movement, between movements and after the last. A trace that ends
-   * before a surface had time to settle is judged by its last sample.
+   * the control had been released for longer than the settling time: before the first movement, between movements and
+   * after the last. A trace that ends before a surface had time to settle is judged by its last sample.
    *
    * @param wanted deflection that belongs to an input in per cent, so that the little a released control may still be
    *     off its middle is not held against the surface

@@ -460,8 +460,7 @@ public final class Departure {
 
   /**
    * The first step of a procedure that still asks for something. What was put aside comes last; in a checklist it
-   * comes
-   * before the line and before its last item, so that neither is said while something is held.
+   * comes before the line and before its last item, so that neither is said while something is held.
    */
   public Optional<Item> next(Procedure procedure, Map<StepId, Status> statuses) {
     List<Item> open = part(procedure.id()).stream().flatMap(p -> p.items().stream())

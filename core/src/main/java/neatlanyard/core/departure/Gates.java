@@ -126,8 +126,7 @@ public final class Gates {
 
   /**
    * Whether the crew may find a step's state instead of making it. Never one that makes something safe: one that
-   * others
-   * need, that reads, proves or is critical, or that puts a control into its first position, where it rests.
+   * others need, that reads, proves or is critical, or that puts a control into its first position, where it rests.
    */
   public static boolean mayBeFound(Pack pack, Procedure procedure, Step step) {
     boolean plain = procedure.kind() == Procedure.Kind.POWER_UP

@@ -8,8 +8,7 @@ import java.time.ZoneId;
  * How long something may wait for its repair.
  *
  * <p>Source: FAA MMEL Policy Letter 25, EASA CS-MMEL: B 3, C 10, D 120 calendar days, A as the entry states; the day
- * of
- * discovery is not counted.
+ * of discovery is not counted.
  */
 public enum Category {
   A(0, false),

@@ -4,8 +4,7 @@ import java.util.OptionalDouble;
 
 /**
  * The values of a reading that need no find, both ends included, as far as the rest is known now. It can be told
- * before
- * anybody reads, so that a crew sees what is right today, and a device without a network knows what is not.
+ * before anybody reads, so that a crew sees what is right today, and a device without a network knows what is not.
  *
  * @param least in the quantity's unit, or minus infinity
  * @param most in the quantity's unit, or infinity; under {@code least} where no value is right

@@ -6,8 +6,7 @@ import neatlanyard.core.gauge.Judged.Level;
 
 /**
  * A value within a band, with a margin inside it that is worth a word: tread and cut depth, brake accumulator,
- * hydraulic
- * quantity, battery and external power.
+ * hydraulic quantity, battery and external power.
  *
  * @param least below it is out
  * @param soonBelow below it is soon

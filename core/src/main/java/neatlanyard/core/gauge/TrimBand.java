@@ -7,8 +7,7 @@ import neatlanyard.core.gauge.Judged.Level;
 
 /**
  * A trim setting within the band that is right for today's centre of gravity; between two rows both ends of the band
- * lie
- * on a straight line.
+ * lie on a straight line.
  *
  * @param cg the quantity that holds the centre of gravity, in per cent of the mean chord
  * @param rows by rising centre of gravity, at least one

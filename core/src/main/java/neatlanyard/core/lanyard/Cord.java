@@ -25,9 +25,8 @@ public final class Cord {
    * The tags that hang, by the stage they are due and then by age.
    *
    * <p>An item hangs from the last step that opened it until a step that closes it is done later than that. A step
-   * that
-   * closed it before it was opened again does not count: what it made sure of is no longer so. In doubt it hangs: a
-   * step with a find or with two answers opens what it opens, and closes nothing.
+   * that closed it before it was opened again does not count: what it made sure of is no longer so. In doubt it hangs:
+   * a step with a find or with two answers opens what it opens, and closes nothing.
    */
   public static List<Tag> tags(Card card, Collection<Deed> done, Collection<LooseEnd> looseEnds) {
     List<TagKind> kinds = card.pack().tagKinds();

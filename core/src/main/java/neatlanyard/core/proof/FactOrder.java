@@ -17,8 +17,7 @@ import org.logicng.knowledgecompilation.bdds.orderings.ForceOrdering;
  * The order of facts in the decision diagrams. With n facts paired with n others, their size is 2ⁿ when all of the one
  * kind come first and 2n when each stands beside its partner (Bryant 1986), so facts that are asked of together are
  * brought together: the FORCE heuristic (Aloul, Markov and Sakallah 2003) over the groups that stand under one "all"
- * or
- * "any", the library's.
+ * or "any", the library's.
  */
 final class FactOrder {
   /** Larger groups pull everything to the middle and say nothing of who belongs together. */

@@ -4,8 +4,7 @@ import java.util.Optional;
 
 /**
  * Which characters a document can carry: those of XML 1.0 (2.2 Char), which pages, tables and calendars are made of,
- * less
- * those that turn the direction of what follows (Unicode TR 36), as a note must read the same to everybody.
+ * less those that turn the direction of what follows (Unicode TR 36), as a note must read the same to everybody.
  */
 public final class Characters {
   private Characters() {}

@@ -15,9 +15,8 @@ import java.util.Base64;
 
 /**
  * An installation's signature under a record: Ed25519 (RFC 8032) over the head of its chain, as the 64 characters it
- * is
- * written in. The chain shows a change inside a record; this shows a record that was replaced as a whole, to whoever
- * knows the installation's key.
+ * is written in. The chain shows a change inside a record; this shows a record that was replaced as a whole, to
+ * whoever knows the installation's key.
  *
  * @param publicKey the key it is checked with: SubjectPublicKeyInfo (RFC 8410), in base64
  * @param signature 64 bytes, in base64

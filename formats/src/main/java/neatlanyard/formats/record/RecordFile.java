@@ -45,7 +45,8 @@ public final class RecordFile {
   public static String write(List<String> entries, String head, Seal seal) {
     return Canonical.of(
         ("{\"format\":\"%s\",\"entries\":[%s],\"head\":\"%s\",\"seal\":{\"algorithm\":\"Ed25519\","
-        + "\"public-key\":\"%s\",\"signature\":\"%s\"}}").formatted(FORMAT, String.join(",", entries), head, seal.publicKey(), seal.signature()));
+        + "\"public-key\":\"%s\",\"signature\":\"%s\"}}")
+        .formatted(FORMAT, String.join(",", entries), head, seal.publicKey(), seal.signature()));
   }
 
   /** Where the log of a departure, as it is kept, does not hang together; empty when it does. */

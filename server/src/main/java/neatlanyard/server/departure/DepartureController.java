@@ -80,7 +80,7 @@ class DepartureController {
   @GetMapping("/api/departures")
   List<DepartureLine> all(@AuthenticationPrincipal SignedIn who) {
     return departures.flights().stream()
-        .map(f -> viewer.line(f, departures.find(f.id()).map(DepartureDesk::state), who))
+        .map(f -> viewer.line(f, departures.look(f.id()), who))
         .toList();
   }
 

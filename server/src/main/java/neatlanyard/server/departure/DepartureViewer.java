@@ -47,6 +47,7 @@ import neatlanyard.server.departure.DepartureViews.PlaceName;
 import neatlanyard.server.departure.DepartureViews.SchoolView;
 import neatlanyard.server.departure.DepartureViews.SeverityView;
 import neatlanyard.server.departure.DepartureViews.WalkView;
+import neatlanyard.server.departure.Departures.Look;
 import neatlanyard.server.dispatch.TechDesk;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.SignedIn;
@@ -79,19 +80,23 @@ class DepartureViewer {
     return new DepartureView(header(d), d.card().map(c -> card(d, c, walks)), progress.progress(d));
   }
 
-  DepartureLine line(Flight flight, Optional<Departure> opened, SignedIn who) {
-    String note = opened.flatMap(Departure::tiedOff)
-        .map(t -> "tied off " + time(t.at(), flight.from()))
-        .orElseGet(() -> opened.map(d -> progress.progress(d).beads().stream()
-            .filter(b -> b.state().equals("current")).map(DepartureViews.BeadView::title).findFirst().orElse(""))
-            .orElse(""));
+  DepartureLine line(Flight flight, Look look, SignedIn who) {
+    Optional<Departure> opened = look instanceof Look.Open o ? Optional.of(o.state()) : Optional.empty();
+    String note = look instanceof Look.Unreadable ? "its log cannot be read" : opened.map(d -> note(d, flight))
+        .orElse("");
     return new DepartureLine(
         flight.id().value(), flight.number(), flight.tail().value(),
         fleet.fleet().tail(flight.tail()).map(t -> t.type().value()).orElse(""), place(flight.from()),
         place(flight.to()),
         flight.departs(), zone(flight.from()).getId(), crew(flight), flight.place(who.id()).isPresent(),
-        opened.isPresent(), opened.flatMap(Departure::tiedOff).isPresent(), opened.map(d -> d.tags().size())
-        .orElse(0), note);
+        !(look instanceof Look.NotOpened), opened.flatMap(Departure::tiedOff).isPresent(),
+        opened.map(d -> d.tags().size()).orElse(0), note);
+  }
+
+  private String note(Departure d, Flight flight) {
+    return d.tiedOff().map(t -> "tied off " + time(t.at(), flight.from()))
+        .orElseGet(() -> progress.progress(d).beads().stream()
+            .filter(b -> b.state().equals("current")).map(DepartureViews.BeadView::title).findFirst().orElse(""));
   }
 
   private Header header(Departure d) {
@@ -195,7 +200,7 @@ class DepartureViewer {
   }
 
   private ZoneId zone(AirfieldId id) {
-    return fleet.fleet().airfield(id).map(Airfield::zone).orElse(java.time.ZoneOffset.UTC);
+    return fleet.fleet().airfield(id).map(Airfield::zone).orElse(ZoneId.of("UTC"));
   }
 
   private String time(Instant at, AirfieldId where) {

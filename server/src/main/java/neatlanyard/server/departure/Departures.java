@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.locks.ReentrantLock;
@@ -37,6 +38,10 @@ import neatlanyard.server.problem.Problem;
 import neatlanyard.server.sop.PackDesk;
 import neatlanyard.server.sop.Reading;
 import neatlanyard.server.walkaround.PhotoDesk;
+import neatlanyard.store.db.NotKept;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -46,6 +51,7 @@ public class Departures {
   /** What stands as the device of an entry that no device sent. */
   static final String SERVER = "server";
 
+  private static final Logger LOG = LoggerFactory.getLogger(Departures.class);
   private static final CrewId BY_SERVER = new CrewId(SERVER);
 
   /** Departures of a tail whose finds a later one is told of. */
@@ -54,7 +60,8 @@ public class Departures {
   /** Flights of a type whose walks count. */
   private static final int MOST_WALKS = 60;
 
-
+  /** Of whose logs it was said that they cannot be read: lists are asked for often. */
+  private final Set<FlightId> told = ConcurrentHashMap.newKeySet();
   private final Flights flights;
   private final DepartureLog log;
   private final PackDesk packs;
@@ -110,18 +117,59 @@ public class Departures {
     if (known != null) {
       return Optional.of(known);
     }
-    List<Kept> kept = log.read(id);
-    if (kept.isEmpty()) {
+    if (kept(id).isEmpty()) {
       return Optional.empty();
     }
-    DepartureDesk desk = desks.computeIfAbsent(id, i -> resume(i, log.read(i)));
+    DepartureDesk desk = desks.computeIfAbsent(id, i -> resume(i, kept(i)));
     settle(desk);
     return Optional.of(desk);
   }
 
+  /** Whether a departure is open, and how it stands; one whose log cannot be read keeps nobody from the others. */
+  Look look(FlightId id) {
+    try {
+      return find(id).<Look>map(d -> new Look.Open(d.state())).orElseGet(Look.NotOpened::new);
+    } catch (Problem unreadable) {
+      return new Look.Unreadable();
+    }
+  }
+
+  /** What the list shows of a departure. */
+  sealed interface Look {
+    record NotOpened() implements Look {}
+
+    record Open(Departure state) implements Look {}
+
+    record Unreadable() implements Look {}
+  }
+
+  private List<Kept> kept(FlightId id) {
+    try {
+      return log.read(id);
+    } catch (IllegalArgumentException e) {
+      throw unreadable(id, e);
+    }
+  }
+
   private DepartureDesk resume(FlightId id, List<Kept> kept) {
-    return Objects.requireNonNull(folds.record(() ->
-        DepartureDesk.resume(id, log, clock, this::news, o -> packs.exactly(o.pack(), o.revision()), kept)));
+    try {
+      return Objects.requireNonNull(folds.record(() ->
+          DepartureDesk.resume(id, log, clock, this::news, o -> packs.exactly(o.pack(), o.revision()), kept)));
+    } catch (NotKept | Problem e) {
+      throw e;
+    } catch (RuntimeException e) {
+      throw unreadable(id, e);
+    }
+  }
+
+  /** Whatever is wrong with a log that this version cannot read, it stays as it is, and the other departures go on. */
+  private Problem unreadable(FlightId id, RuntimeException why) {
+    if (told.add(id)) {
+      LOG.warn("The log of {} cannot be read", id, why);
+    }
+    return Problem.of(HttpStatus.CONFLICT, "log-unreadable", "The log of this departure cannot be read: "
+        + why.getMessage(),
+        "Nothing of it was changed. Work from paper, and tell whoever runs the server.");
   }
 
   /** A departure that somebody may look at. @throws Problem if there is none */
@@ -253,8 +301,12 @@ public class Departures {
     if (desk != null) {
       return Optional.of(desk.state());
     }
-    List<Kept> kept = log.read(id);
-    return kept.isEmpty() ? Optional.empty() : Optional.of(resume(id, kept).state());
+    try {
+      List<Kept> kept = kept(id);
+      return kept.isEmpty() ? Optional.empty() : Optional.of(resume(id, kept).state());
+    } catch (Problem unreadable) {
+      return Optional.empty();
+    }
   }
 
   /**

@@ -15,8 +15,7 @@ import neatlanyard.core.fleet.CrewId;
 
 /**
  * What a device carries to show who was signed in on it before: its own name and theirs, signed (HMAC-SHA-256, RFC
- * 2104).
- * It lets nobody in; it only keeps guessers elsewhere from using up the tries of whoever sits at it.
+ * 2104). It lets nobody in; it only keeps guessers elsewhere from using up the tries of whoever sits at it.
  *
  * @param device empty for one that nobody was signed in on
  * @param people the latest, who was signed in last at the end

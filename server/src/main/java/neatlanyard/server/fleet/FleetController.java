@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Bringing in a fleet and flights: by administrators, as both say who may do what. */
@@ -44,14 +45,18 @@ class FleetController {
     Fleet fleet = desk.fleet();
     return desk.inForce().map(t -> new FleetView(
         fleet.operator(), fleet.tails().size(), fleet.airfields().size(), fleet.crew().size(),
-        fleet.member(t.by()).map(CrewMember::name).orElse(t.by().value()), t.at(), desk.mayBeWithdrawn()));
+        fleet.member(t.by()).map(CrewMember::name).orElse(t.by().value()), t.at(), t.sha256(), desk.mayBeWithdrawn()));
   }
 
-  /** Withdraws the fleet in force before it is used: the one before it is in force again. */
+  /**
+   * Withdraws the fleet in force before it is used: the one before it is in force again.
+   *
+   * @param edition which it was seen to be
+   */
   @DeleteMapping("/api/fleet")
-  BroughtIn withdrawFleet(@AuthenticationPrincipal SignedIn who) {
+  BroughtIn withdrawFleet(@AuthenticationPrincipal SignedIn who, @RequestParam String edition) {
     who.mustAdminister();
-    return inForce(desk.withdrawFleet(who.id()));
+    return inForce(desk.withdrawFleet(edition, who.id()));
   }
 
   @PostMapping(path = "/api/flights", consumes = MediaType.TEXT_PLAIN_VALUE)

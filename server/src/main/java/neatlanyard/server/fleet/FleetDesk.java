@@ -98,12 +98,17 @@ public class FleetDesk {
   /**
    * Withdraws the fleet in force: the one before it is in force again, with its people and their roles.
    *
+   * @param edition the hash of the one that is meant
    * @return one-time passwords for those who come back
-   * @throws Problem if there is none before it, or a flight has a tail, an airfield or somebody that only this one has
+   * @throws Problem if another is in force, there is none before it, or a flight has a tail, an airfield or somebody
+   *     that only this one has
    */
-  List<OneTimePassword> withdrawFleet(CrewId by) {
+  List<OneTimePassword> withdrawFleet(String edition, CrewId by) {
     one.lock();
     try {
+      if (inForce().filter(t -> t.sha256().equals(edition)).isEmpty()) {
+        throw Problem.refused(new Refusal("changed", "Another fleet is in force by now.", "Look at it first."));
+      }
       FleetText before = texts.before().orElseThrow(() -> Problem.refused(new Refusal(
           "nothing-before", "No other fleet was in force before it.", "Bring in the one that is right.")));
       Fleet read = FleetReader.read(before.text()).orThrow(before.operator());

@@ -52,8 +52,13 @@ public final class FleetViews {
   /** A password for one use, shown once. */
   public record OneTimePassword(String who, String name, String password) {}
 
-  /** The fleet in force. @param mayBeWithdrawn whether there is one before it to go back to */
-  public record FleetView(String operator, int tails, int airfields, int people, String by, Instant at,
+  /**
+   * The fleet in force.
+   *
+   * @param edition the hash of its text
+   * @param mayBeWithdrawn whether there is one before it to go back to
+   */
+  public record FleetView(String operator, int tails, int airfields, int people, String by, Instant at, String edition,
       boolean mayBeWithdrawn) {}
 
   /** What came of bringing something in. @param signIns one-time passwords of people who are new */

@@ -23,8 +23,7 @@ import org.springframework.stereotype.Service;
 
 /**
  * Who is signed in where. What an account may do is asked of the account with each request, so a role that is changed
- * or
- * taken away counts at once; an ended session is gone, and with it each copy of its cookie.
+ * or taken away counts at once; an ended session is gone, and with it each copy of its cookie.
  */
 @Service
 public final class SessionDesk {

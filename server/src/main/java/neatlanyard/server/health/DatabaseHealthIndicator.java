@@ -18,6 +18,10 @@ class DatabaseHealthIndicator implements HealthIndicator {
   @Override
   public Health health() {
     Optional<String> trouble = db.trouble();
-    return trouble.map(t -> Health.outOfService().withDetail("why", t)).orElse(Health.up()).build();
+    Health.Builder health = trouble.map(t -> Health.outOfService().withDetail("why", t)).orElse(Health.up());
+    if (!db.unreadable().isEmpty()) {
+      health.withDetail("rows that cannot be read", db.unreadable());
+    }
+    return health.build();
   }
 }

@@ -111,7 +111,8 @@ final class RecordPage {
 
   private static String chain(String head) {
     return ("<div class=\"whole\"><h2>The record</h2><p>Head of its chain, to be given to the check of the "
-        + "record:</p><p class=\"head\">%s</p><p><img src=\"data:image/png;base64,%s\" alt=\"\"/></p></div>").formatted(text(head), Base64.getEncoder().encodeToString(code(head)));
+        + "record:</p><p class=\"head\">%s</p><p><img src=\"data:image/png;base64,%s\" alt=\"\"/></p></div>")
+        .formatted(text(head), Base64.getEncoder().encodeToString(code(head)));
   }
 
   /** A QR code (ISO/IEC 18004) as PNG. */

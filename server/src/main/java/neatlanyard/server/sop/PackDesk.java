@@ -229,8 +229,7 @@ public class PackDesk {
 
   /**
    * A published text is read where it is asked for, once after a start: a crew's departure must not wait in a queue
-   * that
-   * others fill. A draft waits like all long work.
+   * that others fill. A draft waits like all long work.
    */
   private Known known(Revision r) {
     return new Known(r.published().isPresent()

@@ -18,8 +18,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
  * Refuses a body that is larger than anything the product reads at that address, one that does not say how large it
- * is,
- * and one that comes so slowly that it only holds a connection.
+ * is, and one that comes so slowly that it only holds a connection.
  */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE + 10)

@@ -11,8 +11,7 @@ import org.springframework.stereotype.Component;
 
 /**
  * Behind a proxy that is named, where a request comes from and whether it came over HTTPS is what that proxy says.
- * From
- * anybody else such headers are what a guesser would send, and are passed over.
+ * From anybody else such headers are what a guesser would send, and are passed over.
  */
 @Component
 class Proxy implements WebServerFactoryCustomizer<TomcatServletWebServerFactory> {

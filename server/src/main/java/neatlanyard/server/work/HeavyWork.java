@@ -28,9 +28,9 @@ import org.springframework.stereotype.Service;
  * Long work (hashing passwords, reading and checking packs, pictures, pages, imports) on a few threads of its own.
  *
  * <p>Requests run on virtual threads, and those share as many carriers as there are processors: whatever computes on
- * one
- * holds up everybody's press. Here an asker waits without holding one. All lanes take turns, so that packs do not keep
- * anybody from signing in; each asker has a share of the queue; when it is full, the answer says when to come again.
+ * one holds up everybody's press. Here an asker waits without holding one. All lanes take turns, so that packs do not
+ * keep anybody from signing in; each asker has a share of the queue; when it is full, the answer says when to come
+ * again.
  */
 @Service
 public final class HeavyWork implements AutoCloseable {
@@ -150,8 +150,7 @@ public final class HeavyWork implements AutoCloseable {
 
   /**
    * As {@link #run}, for what is asked again as one types: an earlier one of the same asker is given up, and this one
-   * is
-   * given up when its asker goes.
+   * is given up when its asker goes.
    */
   public <T> T latest(String asker, Kind kind, Alive alive, Work<T> work) {
     giveUp(asker, kind);

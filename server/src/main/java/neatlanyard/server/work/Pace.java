@@ -13,8 +13,7 @@ import org.springframework.stereotype.Component;
 
 /**
  * How often one asker is let in. Whoever asks without a pause waits, before anything of the request is read: a refusal
- * at
- * once would be asked again at once, and refusing takes time from everybody's presses too.
+ * at once would be asked again at once, and refusing takes time from everybody's presses too.
  */
 @Component
 public final class Pace {

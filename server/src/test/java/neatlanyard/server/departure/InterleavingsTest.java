@@ -46,9 +46,8 @@ import org.testng.annotations.Test;
 
 /**
  * Two and three devices at one desk over a network that delays, doubles, reorders and loses, with devices that sleep
- * and
- * a server that is killed. The desk is the real one; devices keep the outbox's rules: one event at a time, in order,
- * the same id until there is an answer, and of what they are told the newest.
+ * and a server that is killed. The desk is the real one; devices keep the outbox's rules: one event at a time, in
+ * order, the same id until there is an answer, and of what they are told the newest.
  */
 public class InterleavingsTest {
   private static final int RUNS = 3_000;

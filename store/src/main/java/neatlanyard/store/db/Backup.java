@@ -37,8 +37,7 @@ public final class Backup {
 
   /**
    * Copies a database by SQLite's own online backup, whether a server uses it or not. The copy stands under its name
-   * only
-   * once it is whole and on the disk.
+   * only once it is whole and on the disk.
    *
    * @throws NotKept saying why it could not be made
    */

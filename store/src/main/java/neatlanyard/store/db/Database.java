@@ -4,13 +4,20 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import org.flywaydb.core.Flyway;
 import org.jooq.DSLContext;
+import org.jooq.Record;
+import org.jooq.ResultQuery;
 import org.jooq.SQLDialect;
+import org.jooq.TableRecord;
 import org.jooq.exception.DataAccessException;
 import org.jooq.impl.DSL;
 import org.sqlite.SQLiteConfig;
@@ -22,10 +29,11 @@ import org.sqlite.SQLiteDataSource;
  * The SQLite file, in write-ahead mode with {@code synchronous=FULL}: a transaction that was committed is on the disk.
  *
  * <p>One connection writes, one transaction at a time; another reads, and sees the last committed state. Both stay
- * open
- * for the life of the process, which keeps the page cache warm and the file's locks simple.
+ * open for the life of the process, which keeps the page cache warm and the file's locks simple.
  */
 public final class Database implements AutoCloseable {
+  private static final int MOST_NOTED = 100;
+
   private final OneOwner owner;
   private final Connection writing;
   private final Connection reading;
@@ -34,6 +42,7 @@ public final class Database implements AutoCloseable {
   private final ReentrantLock writer = new ReentrantLock(true);
   private final ReentrantLock turnstile = new ReentrantLock(true);
   private final ReentrantLock reader = new ReentrantLock();
+  private final Map<String, String> unreadable = new ConcurrentHashMap<>();
   private volatile Optional<String> trouble = Optional.empty();
 
   private Database(OneOwner owner, Connection writing, Connection reading) {
@@ -124,6 +133,36 @@ public final class Database implements AutoCloseable {
     } finally {
       reader.unlock();
     }
+  }
+
+  /**
+   * Rows as what they stand for. One that cannot be read, as another tool or another version may have written it, is
+   * left out and noted: the others are shown.
+   */
+  public <R extends Record, T> List<T> rows(Function<DSLContext, ResultQuery<R>> query, Function<R, T> reads) {
+    List<T> read = new ArrayList<>();
+    for (R row : read(sql -> query.apply(sql).fetch())) {
+      try {
+        read.add(reads.apply(row));
+      } catch (RuntimeException e) {
+        note(row, e);
+      }
+    }
+    return read;
+  }
+
+  /** Notes a row that cannot be read. */
+  public void note(Record row, RuntimeException why) {
+    String which = row.get(0) + (row instanceof TableRecord<?> t ? " of " + t.getTable().getName() : "");
+    if (unreadable.size() < MOST_NOTED && unreadable.putIfAbsent(which, String.valueOf(why.getMessage())) == null) {
+      System.getLogger(Database.class.getName())
+          .log(System.Logger.Level.WARNING, "Row {0} cannot be read: {1}", which, why.getMessage());
+    }
+  }
+
+  /** Rows that could not be read since the start, and why. */
+  public Map<String, String> unreadable() {
+    return Map.copyOf(unreadable);
   }
 
   /** Waits for what is being written and closes the file. */

@@ -9,8 +9,7 @@ import java.nio.file.StandardOpenOption;
 
 /**
  * That one process alone owns a database: what it keeps in memory would be wrong as soon as another wrote. A lock of
- * the
- * operating system on a file beside it, so that it goes with a killed process.
+ * the operating system on a file beside it, so that it goes with a killed process.
  */
 public final class OneOwner implements AutoCloseable {
   private final FileChannel channel;

@@ -89,9 +89,9 @@ public final class StoredDepartureLog implements DepartureLog, AutoCloseable {
   /** The condition is written as in the index that answers it. */
   @Override
   public List<Found> doesNotFit() {
-    return db.read(sql -> sql.selectFrom(ENTRY)
-        .where(DSL.condition("json_extract(json, '$.kind') = 'does-not-fit'"))
-        .fetch(r -> new Found(new FlightId(r.getFlightId()), kept(r))))
+    return db.rows(
+            sql -> sql.selectFrom(ENTRY).where(DSL.condition("json_extract(json, '$.kind') = 'does-not-fit'")),
+            r -> new Found(new FlightId(r.getFlightId()), kept(r)))
         .stream().sorted(Comparator.comparing((Found f) -> f.entry().event()).reversed()).toList();
   }
 

@@ -30,7 +30,7 @@ public final class StoredDispatchLists implements DispatchLists {
   @Override
   public List<Text> all() {
     Map<TypeId, Text> newest = new LinkedHashMap<>();
-    db.read(sql -> sql.selectFrom(DISPATCH_LIST).orderBy(DISPATCH_LIST.ID).fetch(StoredDispatchLists::text))
+    db.rows(sql -> sql.selectFrom(DISPATCH_LIST).orderBy(DISPATCH_LIST.ID), StoredDispatchLists::text)
         .forEach(t -> newest.put(t.type(), t));
     return List.copyOf(newest.values());
   }

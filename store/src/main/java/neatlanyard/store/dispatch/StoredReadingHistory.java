@@ -27,9 +27,11 @@ public final class StoredReadingHistory implements ReadingHistory {
   @Override
   public List<Reading> of(TailId tail, int most) {
     Map<QuantityId, Deque<Reading>> last = new LinkedHashMap<>();
-    db.read(sql -> sql.selectFrom(READING)
-        .where(READING.TAIL.eq(tail.value()), StoredImports.counts(READING.BROUGHT_IN)).orderBy(READING.AT, READING.ID)
-        .fetch(StoredReadingHistory::reading))
+    db.rows(
+        sql -> sql.selectFrom(READING)
+            .where(READING.TAIL.eq(tail.value()), StoredImports.counts(READING.BROUGHT_IN))
+            .orderBy(READING.AT, READING.ID),
+        StoredReadingHistory::reading)
         .forEach(r -> {
           Deque<Reading> of = last.computeIfAbsent(r.quantity(), q -> new ArrayDeque<>());
           of.add(r);

@@ -2,6 +2,7 @@ package neatlanyard.store.dispatch;
 
 import static neatlanyard.store.generated.Tables.TECH_LINE;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -14,6 +15,7 @@ import neatlanyard.core.dispatch.TechLogs;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.FlightId;
 import neatlanyard.core.fleet.TailId;
+import neatlanyard.core.record.Characters;
 import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.store.db.Database;
@@ -26,6 +28,7 @@ public final class StoredTechLogs implements TechLogs {
   private static final String EXTENDED = "extended";
   private static final String CLEARED = "cleared";
 
+  private static final CrewId UNKNOWN = new CrewId("unknown");
   private static final LocalDate FIRST_SAID = LocalDate.of(1900, 1, 1);
   private static final LocalDate LAST_SAID = LocalDate.of(9000, 1, 1);
 
@@ -37,9 +40,10 @@ public final class StoredTechLogs implements TechLogs {
 
   @Override
   public List<TechEntry> of(TailId tail) {
-    return db.read(sql -> sql.selectFrom(TECH_LINE)
-        .where(TECH_LINE.TAIL.eq(tail.value()), StoredImports.counts(TECH_LINE.BROUGHT_IN)).orderBy(TECH_LINE.ID)
-        .fetch(StoredTechLogs::entry));
+    return db.rows(
+        sql -> sql.selectFrom(TECH_LINE)
+            .where(TECH_LINE.TAIL.eq(tail.value()), StoredImports.counts(TECH_LINE.BROUGHT_IN)).orderBy(TECH_LINE.ID),
+        r -> shown(tail, r));
   }
 
   @Override
@@ -80,6 +84,23 @@ public final class StoredTechLogs implements TechLogs {
       }
     }
     return r;
+  }
+
+  /**
+   * A line that cannot be read hangs as an open defect, until maintenance control has cleared it: it may have been
+   * one.
+   */
+  private TechEntry shown(TailId tail, TechLineRecord r) {
+    try {
+      return entry(r);
+    } catch (RuntimeException e) {
+      db.note(r, e);
+      UUID defect = UUID.nameUUIDFromBytes("unreadable line %d".formatted(r.getId()).getBytes(StandardCharsets.UTF_8));
+      return new TechEntry(tail, Instant.ofEpochMilli(0), UNKNOWN, "unknown", new TechAct.Raised(
+          defect, Optional.empty(), Optional.empty(), Optional.empty(),
+          Characters.shown(
+          "Line %d of the log cannot be read: %s, %s".formatted(r.getId(), r.getAct(), r.getWords()))));
+    }
   }
 
   private static TechEntry entry(TechLineRecord r) {

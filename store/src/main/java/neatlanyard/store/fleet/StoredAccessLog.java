@@ -31,9 +31,9 @@ public final class StoredAccessLog implements AccessLog {
 
   @Override
   public List<Line> latest(int most) {
-    return db.read(sql -> sql.selectFrom(ACCESS_LINE).orderBy(ACCESS_LINE.ID.desc()).limit(most).fetch(r -> new Line(
+    return db.rows(sql -> sql.selectFrom(ACCESS_LINE).orderBy(ACCESS_LINE.ID.desc()).limit(most), r -> new Line(
         Instant.ofEpochMilli(r.getAt()), new CrewId(r.getByWhom()), Act.valueOf(r.getAct()), r.getAbout(),
-        r.getWords())));
+        r.getWords()));
   }
 
   @Override
@@ -50,7 +50,8 @@ public final class StoredAccessLog implements AccessLog {
 
   @Override
   public List<Failure> failures(int most) {
-    return db.read(sql -> sql.selectFrom(FAILED_SIGN_IN).orderBy(FAILED_SIGN_IN.ID.desc()).limit(most)
-        .fetch(r -> new Failure(Instant.ofEpochMilli(r.getAt()), r.getName(), r.getAddress())));
+    return db.rows(
+        sql -> sql.selectFrom(FAILED_SIGN_IN).orderBy(FAILED_SIGN_IN.ID.desc()).limit(most),
+        r -> new Failure(Instant.ofEpochMilli(r.getAt()), r.getName(), r.getAddress()));
   }
 }

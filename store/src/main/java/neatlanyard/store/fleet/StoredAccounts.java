@@ -20,12 +20,13 @@ public final class StoredAccounts implements Accounts {
 
   @Override
   public Optional<Account> find(CrewId id) {
-    return db.read(sql -> sql.selectFrom(ACCOUNT).where(ACCOUNT.ID.eq(id.value())).fetchOptional(StoredAccounts::of));
+    return db.rows(sql -> sql.selectFrom(ACCOUNT).where(ACCOUNT.ID.eq(id.value())), StoredAccounts::of).stream()
+        .findFirst();
   }
 
   @Override
   public List<Account> all() {
-    return db.read(sql -> sql.selectFrom(ACCOUNT).orderBy(ACCOUNT.ID).fetch(StoredAccounts::of));
+    return db.rows(sql -> sql.selectFrom(ACCOUNT).orderBy(ACCOUNT.ID), StoredAccounts::of);
   }
 
   @Override

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.stream.Collectors;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Flight;
@@ -21,7 +22,6 @@ import neatlanyard.core.fleet.TailId;
 import neatlanyard.store.db.Database;
 import neatlanyard.store.generated.tables.records.FlightRecord;
 import neatlanyard.store.generated.tables.records.RosteredRecord;
-import org.jooq.DSLContext;
 
 /** Flights in the database. */
 public final class StoredFlights implements Flights {
@@ -33,18 +33,21 @@ public final class StoredFlights implements Flights {
 
   @Override
   public Optional<Flight> find(FlightId id) {
-    return db.read(sql -> sql.selectFrom(FLIGHT).where(FLIGHT.ID.eq(id.value())).fetchOptional()
-        .map(f -> of(f, sql.selectFrom(ROSTERED)
-            .where(ROSTERED.FLIGHT_ID.eq(f.getId())).orderBy(ROSTERED.SEAT).fetch(StoredFlights::of))));
+    return db.rows(sql -> sql.selectFrom(FLIGHT).where(FLIGHT.ID.eq(id.value())), f -> of(f, db.rows(
+        sql -> sql.selectFrom(ROSTERED).where(ROSTERED.FLIGHT_ID.eq(f.getId())).orderBy(ROSTERED.SEAT),
+        StoredFlights::of)))
+        .stream().findFirst();
   }
 
   @Override
   public List<Flight> all() {
-    return db.read(sql -> {
-      Map<String, List<Rostered>> crews = crews(sql);
-      return sql.selectFrom(FLIGHT).orderBy(FLIGHT.DEPARTS_AT, FLIGHT.ID)
-          .fetch(f -> of(f, crews.getOrDefault(f.getId(), List.of())));
-    });
+    Map<String, List<Rostered>> crews = db.rows(
+            sql -> sql.selectFrom(ROSTERED).orderBy(ROSTERED.SEAT), r -> Map.entry(r.getFlightId(), of(r)))
+        .stream().collect(
+        Collectors.groupingBy(Map.Entry::getKey, Collectors.mapping(Map.Entry::getValue, Collectors.toList())));
+    return db.rows(
+        sql -> sql.selectFrom(FLIGHT).orderBy(FLIGHT.DEPARTS_AT, FLIGHT.ID), f ->
+        of(f, crews.getOrDefault(f.getId(), List.of())));
   }
 
   @Override
@@ -73,11 +76,6 @@ public final class StoredFlights implements Flights {
       gone.set(!used && sql.deleteFrom(FLIGHT).where(FLIGHT.ID.eq(id.value())).execute() > 0);
     });
     return gone.get();
-  }
-
-  private static Map<String, List<Rostered>> crews(DSLContext sql) {
-    return sql.selectFrom(ROSTERED).orderBy(ROSTERED.SEAT)
-        .fetchGroups(ROSTERED.FLIGHT_ID, StoredFlights::of);
   }
 
   private static Rostered of(RosteredRecord r) {

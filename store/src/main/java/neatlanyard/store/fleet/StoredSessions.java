@@ -27,13 +27,12 @@ public final class StoredSessions implements Sessions {
 
   @Override
   public Optional<Session> find(String key) {
-    return db.read(sql -> sql.selectFrom(SESSION).where(SESSION.KEY.eq(key)).fetchOptional(StoredSessions::of));
+    return db.rows(sql -> sql.selectFrom(SESSION).where(SESSION.KEY.eq(key)), StoredSessions::of).stream().findFirst();
   }
 
   @Override
   public List<Session> open() {
-    return db.read(sql -> sql.selectFrom(SESSION).orderBy(SESSION.BEGUN_AT.desc(), SESSION.KEY)
-        .fetch(StoredSessions::of));
+    return db.rows(sql -> sql.selectFrom(SESSION).orderBy(SESSION.BEGUN_AT.desc(), SESSION.KEY), StoredSessions::of);
   }
 
   @Override

@@ -36,9 +36,10 @@ public final class StoredFeedbackAnswers implements FeedbackAnswers {
 
   @Override
   public Map<UUID, Answer> all() {
-    return db.read(sql -> sql.selectFrom(FEEDBACK_ANSWER).fetch()).stream().collect(Collectors.toMap(
-        r -> UUID.fromString(r.getEventId()),
-        r -> new Answer(r.getWords(),
-        new Signed(new CrewId(r.getAnsweredBy()), Instant.ofEpochMilli(r.getAnsweredAt())))));
+    return db.rows(sql -> sql.selectFrom(FEEDBACK_ANSWER), r -> Map.entry(
+            UUID.fromString(r.getEventId()),
+            new Answer(r.getWords(), new Signed(new CrewId(r.getAnsweredBy()),
+            Instant.ofEpochMilli(r.getAnsweredAt())))))
+        .stream().collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
   }
 }

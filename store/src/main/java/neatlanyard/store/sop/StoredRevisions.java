@@ -39,8 +39,9 @@ public final class StoredRevisions implements Revisions {
 
   @Override
   public List<Revision> all() {
-    return db.read(sql -> sql.selectFrom(REVISION).orderBy(REVISION.DRAFTED_AT.desc(), REVISION.PACK, REVISION.NAME)
-        .fetch(StoredRevisions::of));
+    return db.rows(
+        sql -> sql.selectFrom(REVISION).orderBy(REVISION.DRAFTED_AT.desc(), REVISION.PACK, REVISION.NAME),
+        StoredRevisions::of);
   }
 
   @Override
@@ -84,10 +85,11 @@ public final class StoredRevisions implements Revisions {
 
   @Override
   public List<Signed> readers(PackId pack, String name) {
-    return db.read(sql -> sql.selectFrom(ACKNOWLEDGEMENT)
-        .where(ACKNOWLEDGEMENT.PACK.eq(pack.value()), ACKNOWLEDGEMENT.NAME.eq(name))
-        .orderBy(ACKNOWLEDGEMENT.ACKNOWLEDGED_AT)
-        .fetch(a -> new Signed(new CrewId(a.getWho()), Instant.ofEpochMilli(a.getAcknowledgedAt()))));
+    return db.rows(
+        sql -> sql.selectFrom(ACKNOWLEDGEMENT)
+            .where(ACKNOWLEDGEMENT.PACK.eq(pack.value()), ACKNOWLEDGEMENT.NAME.eq(name))
+            .orderBy(ACKNOWLEDGEMENT.ACKNOWLEDGED_AT),
+        a -> new Signed(new CrewId(a.getWho()), Instant.ofEpochMilli(a.getAcknowledgedAt())));
   }
 
   private static RevisionRecord record(Revision r) {
