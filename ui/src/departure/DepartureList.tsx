@@ -63,7 +63,7 @@ const Line = ({ line, hotkey, onOpen }: { line: DepartureLine; hotkey: string; o
         <span className={classes.state}>
           <span>{line.tiedOff || line.opened ? line.note : line.yours ? 'Open' : 'Not opened'}</span>
           <span className={classes.crew}>
-            {line.tiedOff ? '' : [line.tags > 0 && `${line.tags} ${line.tags === 1 ? 'tag' : 'tags'}`, left > 0 ? `in ${span(left)}` : `${span(left)} past`].filter(Boolean).join(' · ')}
+            {line.tiedOff ? '' : [line.tags > 0 && `${line.tags} ${line.tags === 1 ? 'tag' : 'tags'}`, left > 0 ? `in ${span(left)}` : left <= 0 && `${span(left)} past`].filter(Boolean).join(' · ')}
           </span>
         </span>
         <kbd>{hotkey}</kbd>

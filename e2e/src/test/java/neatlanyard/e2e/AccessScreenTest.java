@@ -6,6 +6,10 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.FilePayload;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import org.testng.annotations.Test;
 
 /** The administrator's screen: who is in, who guessed, and putting somebody out. */
@@ -49,5 +53,48 @@ public class AccessScreenTest extends AtTheDemo {
     row.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Press again: Flight 22 goes")).click();
     assertThat(row).hasCount(0);
     assertThat(admin.page.getByText("Flight 15")).isVisible();
+  }
+
+  private static FilePayload file(String name, String text) {
+    return new FilePayload(name, "text/plain", text.getBytes(StandardCharsets.UTF_8));
+  }
+
+  @Test
+  public void a_file_that_nobody_went_by_is_withdrawn() {
+    Crew varga = Crew.in(browser, app, "Lio Varga", ColorScheme.LIGHT);
+    varga.page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Technical logs")).click();
+    Locator tail = varga.page.locator("main li").filter(new Locator.FilterOptions().setHasText("TL-HYB"));
+    assertThat(tail).containsText("nothing deferred");
+    String raised =
+        "TL-HYB,00000000-0000-0009-0000-00000000000%d,-PT20H,varga,Lio Varga,raised,,,,,,,Reading light dim\n";
+    varga.page.getByLabel("Lines of technical logs (CSV)").setInputFiles(file("log.csv",
+        "tail,defect,at,by,name,act,flight,place,step,entry,count,last-day,words\n" + raised.formatted(1)
+        + raised.formatted(2)));
+    assertThat(tail).containsText("2 open");
+    Locator row = varga.page.locator("tr").filter(new Locator.FilterOptions().setHasText("2 lines of technical logs"));
+    row.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Withdraw")).click();
+    assertThat(tail).containsText("2 open");
+    row.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Press again: 2 rows go")).click();
+    assertThat(row).containsText("withdrawn");
+    assertThat(tail).containsText("nothing deferred");
+  }
+
+  @Test
+  public void a_fleet_brought_in_by_mistake_is_withdrawn() throws IOException {
+    Crew admin = Crew.in(browser, app, "Administrator", ColorScheme.LIGHT);
+    admin.page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Desk")).click();
+    Locator row = admin.page.locator("tr").filter(new Locator.FilterOptions().setHasText("Ternholm Air Link"));
+    assertThat(row).containsText("8 people");
+    assertThat(row).containsText("the first one brought in");
+    String fleet = Files.readString(Application.ROOT.resolve("demo/fleet.yaml"));
+    admin.page.locator("input[type=file]").first().setInputFiles(file("fleet.yaml",
+        fleet.replace("crew:\n", "crew:\n  - {id: newcomer, name: Ann Newcomer, role: captain}\n")));
+    assertThat(admin.heading("One-time passwords, shown once")).isVisible();
+    assertThat(row).containsText("9 people");
+    row.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Withdraw")).click();
+    row.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions()
+        .setName("Press again: the fleet before it is in force")).click();
+    assertThat(row).containsText("8 people");
+    assertThat(admin.page.getByText("The fleet before it is in force again.")).isVisible();
   }
 }

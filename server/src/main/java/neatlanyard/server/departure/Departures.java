@@ -167,9 +167,8 @@ public class Departures {
     if (told.add(id)) {
       LOG.warn("The log of {} cannot be read", id, why);
     }
-    return Problem.of(HttpStatus.CONFLICT, "log-unreadable", "The log of this departure cannot be read: "
-        + why.getMessage(),
-        "Nothing of it was changed. Work from paper, and tell whoever runs the server.");
+    return Problem.of(HttpStatus.CONFLICT, "log-unreadable", "The log of this departure cannot be read.",
+        "Nothing of it was changed. Work from paper, and tell whoever runs the server: its own log says why.");
   }
 
   /** A departure that somebody may look at. @throws Problem if there is none */

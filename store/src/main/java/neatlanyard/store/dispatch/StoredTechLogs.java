@@ -96,7 +96,7 @@ public final class StoredTechLogs implements TechLogs {
     } catch (RuntimeException e) {
       db.note(r, e);
       UUID defect = UUID.nameUUIDFromBytes("unreadable line %d".formatted(r.getId()).getBytes(StandardCharsets.UTF_8));
-      return new TechEntry(tail, Instant.ofEpochMilli(0), UNKNOWN, "unknown", new TechAct.Raised(
+      return new TechEntry(tail, Instant.ofEpochMilli(r.getAt()), UNKNOWN, "unknown", new TechAct.Raised(
           defect, Optional.empty(), Optional.empty(), Optional.empty(),
           Characters.shown(
           "Line %d of the log cannot be read: %s, %s".formatted(r.getId(), r.getAct(), r.getWords()))));
