@@ -101,7 +101,8 @@ public class CareTest extends AtTheServer {
     for (String row : List.of(
         "insert into flight (id, number, tail, from_airfield, to_airfield, departs_at) values ('no id!', '', '', '', "
         + "'', -5)",
-        "insert into flight (id, number, tail, from_airfield, to_airfield, departs_at) values ('far', 'Far', 'TL-NONE', "
+        "insert into flight (id, number, tail, from_airfield, to_airfield, departs_at) values ('far', 'Far', "
+        + "'TL-NONE', "
         + "'QZZZ', 'QYYY', 99999999999999)",
         "insert into entry values ('today-22', 1, 'x', 'h', '{\"kind\":\"nonsense\"}')",
         "insert into access_line (at, by_whom, act, about, words) values (0, 'x', 'NO_SUCH', 'a', 'b')",
