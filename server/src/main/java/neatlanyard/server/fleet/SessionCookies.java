@@ -54,11 +54,17 @@ public final class SessionCookies implements SecurityContextRepository {
     }
   }
 
-  /** Whose share a request counts against: the person's, or where nobody is signed in the address's. */
+  /**
+   * Whose share a request counts against: the person's, or where nobody is signed in the device's on which somebody
+   * was before, or the address's. Whoever floods an address from a strange device keeps no crew there from signing in.
+   */
   public String asker(HttpServletRequest request) {
     Authentication in = SecurityContextHolder.getContext().getAuthentication();
-    return in != null && in.getPrincipal() instanceof SignedIn who ? who.id().value()
-        : Caller.address(request.getRemoteAddr());
+    if (in != null && in.getPrincipal() instanceof SignedIn who) {
+      return who.id().value();
+    }
+    Caller caller = caller(request);
+    return caller.device().isEmpty() ? "address " + caller.address() : "device " + caller.device();
   }
 
   Caller caller(HttpServletRequest request) {

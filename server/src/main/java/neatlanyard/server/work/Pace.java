@@ -68,7 +68,11 @@ public final class Pace {
   }
 
   private Bucket bucket(Kind kind) {
-    return Bucket.builder().addLimit(Bandwidth.builder().capacity(Math.round(kind.atOnce * times))
-        .refillGreedy(Math.round(kind.aSecond * times), Duration.ofSeconds(1)).build()).build();
+    return Bucket.builder().addLimit(Bandwidth.builder().capacity(times(kind.atOnce))
+        .refillGreedy(times(kind.aSecond), Duration.ofSeconds(1)).build()).build();
+  }
+
+  private long times(int usual) {
+    return Math.max(1, Math.round(usual * times));
   }
 }
