@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.Future;
 import java.util.concurrent.ExecutorService;
@@ -30,19 +31,14 @@ public class HeldWorkTest extends AtTheServer {
     CountDownLatch holding = new CountDownLatch(heavy.workers());
     try (ExecutorService askers = Executors.newVirtualThreadPerTaskExecutor()) {
       List<Future<?>> all = new ArrayList<>();
-      for (int i = 0; i < heavy.workers() + waiting; i++) {
-        int asker = i;
-        all.add(askers.submit(() -> heavy.run("holder " + asker, kind, stop -> {
-          holding.countDown();
-          try {
-            let.await();
-          } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-          }
-          return asker;
-        })));
+      for (int i = 0; i < heavy.workers(); i++) {
+        all.add(askers.submit(holder(kind, i, holding, let)));
       }
+      // Only now: one more than fit would be refused while the workers have not taken theirs.
       holding.await();
+      for (int i = 0; i < waiting; i++) {
+        all.add(askers.submit(holder(kind, heavy.workers() + i, holding, let)));
+      }
       try {
         while (heavy.waiting() < waiting) {
           Thread.onSpinWait();
@@ -55,6 +51,18 @@ public class HeldWorkTest extends AtTheServer {
         f.get();
       }
     }
+  }
+
+  private Callable<Integer> holder(HeavyWork.Kind kind, int asker, CountDownLatch holding, CountDownLatch let) {
+    return () -> heavy.run("holder " + asker, kind, stop -> {
+      holding.countDown();
+      try {
+        let.await();
+      } catch (InterruptedException e) {
+        Thread.currentThread().interrupt();
+      }
+      return asker;
+    });
   }
 
   @Test
