@@ -127,7 +127,10 @@ final class Application implements AutoCloseable {
 
   /** Starts it again on the same database and port. @param other settings that are said over those it had */
   void startAgain(String... other) {
-    settings.addAll(Arrays.asList(other));
+    for (String setting : other) {
+      settings.removeIf(s -> s.startsWith(setting.substring(0, setting.indexOf('=') + 1)));
+      settings.add(setting);
+    }
     process = start(port);
   }
 

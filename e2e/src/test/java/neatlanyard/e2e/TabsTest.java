@@ -117,8 +117,9 @@ public class TabsTest extends AtTheDemo {
       assertThat(wren.heading(FIRST.get(i))).isVisible();
       wren.press("Space");
     }
-    assertThat(wren.page.getByText("Not connected, 3 kept here")).isVisible();
+    assertThat(wren.heading(FIRST.get(3))).isVisible();
     app.kill();
+    assertThat(wren.page.getByText("Not connected, 3 kept here")).isVisible();
     wren.page.evaluate("""
         async () => {
           for (const key of await caches.keys()) await caches.delete(key)

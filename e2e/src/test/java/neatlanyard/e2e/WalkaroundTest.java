@@ -283,7 +283,7 @@ public class WalkaroundTest extends AtTheDemo {
     Crew varga = Crew.at(browser, app, ColorScheme.LIGHT);
     varga.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Lio Varga")).click();
     varga.page.getByText("Technical logs").click();
-    varga.page.getByText("TL-DVA").click();
+    varga.page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("TL-DVA")).click();
     assertThat(varga.page.getByText("Leak at the brake line").first()).isVisible();
     varga.picture("technical-log-day");
     varga.readable();
