@@ -288,8 +288,8 @@ public class Departures {
   /** Departures of the same tail that left before, the newest first. */
   private List<Departure> before(Flight flight) {
     return flights.all().reversed().stream()
-        .filter(f -> f.tail().equals(flight.tail()) && f.departs().isBefore(flight.departs()) && !f.id()
-        .equals(flight.id()))
+        .filter(f -> f.tail().equals(flight.tail()) && f.departs().isBefore(flight.departs()))
+        .filter(f -> !f.id().equals(flight.id()))
         .limit(MOST_BEFORE)
         .flatMap(f -> known(f.id()).stream())
         .toList();

@@ -114,8 +114,8 @@ public class PhotoDesk {
         return new Here(photo.total(), true);
       }
       Pending pending = photos.pending(photo.id()).orElseGet(() -> begin(photo));
-      mustBe(pending.sha256().equals(photo.sha256()) && pending.total() == photo.total() && pending.departure()
-          .equals(photo.departure()));
+      mustBe(pending.sha256().equals(photo.sha256()) && pending.total() == photo.total()
+          && pending.departure().equals(photo.departure()));
       return add(pending, from, part);
     } finally {
       lock.unlock();

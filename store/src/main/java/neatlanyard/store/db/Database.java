@@ -144,6 +144,8 @@ public final class Database implements AutoCloseable {
     for (R row : read(sql -> query.apply(sql).fetch())) {
       try {
         read.add(reads.apply(row));
+      } catch (NotKept disk) {
+        throw disk; // Of the file, not of the row.
       } catch (RuntimeException e) {
         note(row, e);
       }

@@ -84,9 +84,10 @@ public final class StoredImports implements Imports {
 
   @Override
   public List<Import> latest(int most) {
-    return db.read(sql -> sql.selectFrom(BROUGHT_IN).where(BROUGHT_IN.WHOLE.isTrue()).orderBy(BROUGHT_IN.NUMBER.desc())
-        .limit(most)
-        .fetch(r -> read(sql, r)));
+    return db.rows(
+        sql -> sql.selectFrom(BROUGHT_IN).where(BROUGHT_IN.WHOLE.isTrue()).orderBy(BROUGHT_IN.NUMBER.desc())
+        .limit(most),
+        r -> db.read(sql -> read(sql, r)));
   }
 
   @Override
