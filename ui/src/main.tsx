@@ -31,8 +31,8 @@ import { ReadingPage } from './sop/ReadingPage'
 import { SignIn } from './fleet/SignIn'
 import { TailsPage } from './dispatch/TailsPage'
 import { TechLogPage } from './dispatch/TechLogPage'
-import { resumeWords } from './departure/outbox'
-import { resumePhotos } from './walkaround/photos'
+import { resumeWords } from './live/outbox'
+import { resumePhotos } from './live/photos'
 
 const MeContext = createContext<Me | undefined>(undefined)
 

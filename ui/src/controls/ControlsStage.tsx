@@ -6,12 +6,12 @@ import { ask, asProblem, type Problem } from '../app/api'
 import { Action } from '../app/Action'
 import { clockTime } from '../app/clock'
 import { Caution, ProblemNotice } from '../app/Notice'
-import { deviceName } from '../departure/outbox'
-import { GoOn } from '../departure/GoOn'
-import type { Live } from '../departure/useDeparture'
+import { deviceName } from '../live/outbox'
+import { GoOn } from '../live/GoOn'
+import type { Live } from '../live/useDeparture'
 import { AxisPlot } from './AxisPlot'
 import classes from './ControlsStage.module.css'
-import { onSamples, samplesOf } from './samples'
+import { onSamples, samplesOf } from '../live/samples'
 
 /** The flight control check: what the controls asked for and what the surfaces did, drawn as it happens, then judged. */
 export const ControlsStage = ({ live, onGo }: { live: Live; onGo: (stage: string) => void }) => {

@@ -5,8 +5,8 @@ import { Action } from '../app/Action'
 import { clockTime, serverNow, span, useNow } from '../app/clock'
 import { stored } from '../app/stored'
 import classes from './Away.module.css'
-import { lastSaid } from './lastSaid'
-import type { Live } from './useDeparture'
+import { lastSaid } from '../live/lastSaid'
+import type { Live } from '../live/useDeparture'
 
 const AFTER = 'away/after-minutes'
 const CHOICES = [2, 3, 5, 10, 0]

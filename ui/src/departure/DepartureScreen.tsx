@@ -16,7 +16,7 @@ import classes from './DepartureScreen.module.css'
 import { Header } from './Header'
 import { Parts } from './Parts'
 import { RefusedList } from './RefusedList'
-import { useDeparture, type Live } from './useDeparture'
+import { useDeparture, type Live } from '../live/useDeparture'
 
 const route = getRouteApi('/departures/$id')
 
@@ -74,7 +74,7 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
       <Header view={live.view} connected={live.connected} waiting={live.out.waiting.length} {...(acting && { onHang: beginHanging, onAway: goAway })} />
       <Cord
         beads={live.view.progress.beads} tags={live.view.progress.tags} shown={shown} zone={live.view.header.zone}
-        bare={live.view.card !== undefined && live.view.progress.inTheWay.length === 0}
+        bare={live.view.card !== undefined && live.view.progress.tags.length + live.view.progress.unfinished.length === 0}
         onGo={go}
         onTag={onTag}
         onHang={acting && beginHanging}

@@ -3,7 +3,7 @@ import { Link } from '@tanstack/react-router'
 import type { DepartureView } from '../api.gen'
 import { clockIsOff, span, useNow } from '../app/clock'
 import { DayNight } from '../app/Switch'
-import { onPhotos, photoState } from '../walkaround/photos'
+import { onPhotos, photoState } from '../live/photos'
 import classes from './Header.module.css'
 
 /** More than these take two lines. */

@@ -7,7 +7,7 @@ import { StepStage } from '../flow/StepStage'
 import { Takeoff } from '../flow/Takeoff'
 import { WalkStage } from '../walkaround/WalkStage'
 import classes from './Parts.module.css'
-import type { Live } from './useDeparture'
+import type { Live } from '../live/useDeparture'
 
 interface PartsProps {
   live: Live

@@ -1,9 +1,9 @@
 import { useSyncExternalStore } from 'react'
-import { dismissPhoto, onPhotos, photoState } from '../walkaround/photos'
+import { dismissPhoto, onPhotos, photoState } from '../live/photos'
 import { Problem } from '../app/api'
 import { ProblemNotice } from '../app/Notice'
 import { Action } from '../app/Action'
-import type { Outbox, Refused } from './outbox'
+import type { Outbox, Refused } from '../live/outbox'
 
 /** What the server did not take: it stays in sight until somebody has read it. */
 export const RefusedList = ({ outbox, refused }: { outbox: Outbox; refused: readonly Refused[] }) => {

@@ -3,9 +3,9 @@ import { useState } from 'react'
 import type { CardView, EntryLineView, ItemView } from '../api.gen'
 import { WordsForm } from '../app/WordsForm'
 import classes from './FindForm.module.css'
-import { PhotoRow } from '../walkaround/Photo'
-import { takePhoto } from '../walkaround/photos'
-import { Walk } from '../walkaround/Walk'
+import { PhotoRow } from './Photo'
+import { takePhoto } from '../live/photos'
+import { Walk } from '../drawing/Walk'
 import { v7 } from 'uuid'
 
 /** A find as it is sent. */

@@ -2,7 +2,7 @@ import { TextInput } from '@mantine/core'
 import { Link } from '@tanstack/react-router'
 import { useState } from 'react'
 import { day } from '../app/clock'
-import type { Live } from '../departure/useDeparture'
+import type { Live } from '../live/useDeparture'
 import classes from './TechStatus.module.css'
 
 /** The technical log before anything else: is it this aircraft's, and does what is deferred allow the flight? */

@@ -1,6 +1,6 @@
 import type { ItemView } from '../api.gen'
 import { Action } from '../app/Action'
-import type { Live } from '../departure/useDeparture'
+import type { Live } from '../live/useDeparture'
 import { Course } from './Course'
 import { MeasureForm } from './MeasureForm'
 import { ValueForm } from './ValueForm'

@@ -1,5 +1,5 @@
 import type { PartView, Progress } from '../api.gen'
-import { GoOn } from '../departure/GoOn'
+import { GoOn } from '../live/GoOn'
 import classes from './Finished.module.css'
 
 interface FinishedProps {

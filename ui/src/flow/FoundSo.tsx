@@ -1,6 +1,6 @@
 import type { ItemView } from '../api.gen'
 import { Action } from '../app/Action'
-import type { Live } from '../departure/useDeparture'
+import type { Live } from '../live/useDeparture'
 import classes from './FoundSo.module.css'
 import { ReadAircraft } from './ReadAircraft'
 

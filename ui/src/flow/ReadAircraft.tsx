@@ -6,8 +6,8 @@ import { ask, asProblem, type Problem } from '../app/api'
 import { Action } from '../app/Action'
 import { clockTime } from '../app/clock'
 import { ProblemNotice } from '../app/Notice'
-import { deviceName } from '../departure/outbox'
-import type { Live } from '../departure/useDeparture'
+import { deviceName } from '../live/outbox'
+import type { Live } from '../live/useDeparture'
 import classes from './ReadAircraft.module.css'
 
 /** What the simulated aircraft shows, and the press that reads it. */

@@ -1,5 +1,5 @@
 import { Slot } from '../app/Slot'
-import type { Live } from '../departure/useDeparture'
+import type { Live } from '../live/useDeparture'
 import { ReadAircraft } from './ReadAircraft'
 import classes from './Takeoff.module.css'
 

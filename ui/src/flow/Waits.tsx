@@ -4,7 +4,7 @@ import type { WaitView } from '../api.gen'
 import { call } from '../app/call'
 import { span, useNow } from '../app/clock'
 import { stored } from '../app/stored'
-import type { Live } from '../departure/useDeparture'
+import type { Live } from '../live/useDeparture'
 import classes from './Waits.module.css'
 
 const left = (w: WaitView, now: number): number => Date.parse(w.until) - now

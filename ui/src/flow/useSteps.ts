@@ -2,10 +2,10 @@ import { useHotkeys } from '@mantine/hooks'
 import { useEffect, useReducer, useState } from 'react'
 import type { ItemView, PartView } from '../api.gen'
 import { serverNow } from '../app/clock'
-import { lastSaid } from '../departure/lastSaid'
-import type { Live } from '../departure/useDeparture'
+import { lastSaid } from '../live/lastSaid'
+import type { Live } from '../live/useDeparture'
 import type { Saying } from './Answer'
-import { closedBy } from './gates'
+import { closedBy } from '../live/gates'
 
 /** A place may be visited twice, such as a panel before and after a look outside: each visit is a run of its own. */
 const visitsOf = (items: ItemView[]): ItemView[][] =>

@@ -5,7 +5,7 @@ import type { TagView } from '../api.gen'
 import { Action } from '../app/Action'
 import { clockTime, serverNow } from '../app/clock'
 import { WordsForm } from '../app/WordsForm'
-import type { Live } from '../departure/useDeparture'
+import type { Live } from '../live/useDeparture'
 import classes from './ByHand.module.css'
 
 const MINUTE_MS = 60_000

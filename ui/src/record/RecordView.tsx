@@ -5,7 +5,7 @@ import { ask, type Problem } from '../app/api'
 import { Action } from '../app/Action'
 import { clockTime } from '../app/clock'
 import { ProblemNotice } from '../app/Notice'
-import type { Live } from '../departure/useDeparture'
+import type { Live } from '../live/useDeparture'
 import classes from './RecordView.module.css'
 
 /** The closed record: who did what and when, the chain's head, and the file to take away. */

@@ -1,7 +1,7 @@
 import { Textarea } from '@mantine/core'
 import { Action } from '../app/Action'
 import { useDraft } from '../app/useDraft'
-import type { Live } from '../departure/useDeparture'
+import type { Live } from '../live/useDeparture'
 import { RecordView } from './RecordView'
 import classes from './TieOffStage.module.css'
 
@@ -10,7 +10,7 @@ export const TieOffStage = ({ live, onGo }: { live: Live; onGo: (stage: string) 
   const { view, me, outbox } = live
   const [text, setText, drop] = useDraft(`reasons/${view.header.id}`, '{}')
   const reasons = JSON.parse(text) as Record<string, string>
-  const inTheWay = view.progress.inTheWay
+  const inTheWay = [...view.progress.tags, ...view.progress.unfinished]
   const commander = view.header.crew.find((c) => c.commander)
   const yours = commander?.id === me.id
   if (view.progress.tiedOff) return <RecordView live={live} />

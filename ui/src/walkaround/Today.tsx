@@ -1,7 +1,7 @@
 import { memo } from 'react'
 import type { DepartureView, ItemView, PartView, PlaceView, TechView } from '../api.gen'
 import { clockTime, day } from '../app/clock'
-import { PhotoRow } from './Photo'
+import { PhotoRow } from '../dispatch/Photo'
 import classes from './Today.module.css'
 
 interface TodayProps {

@@ -11,16 +11,17 @@ import neatlanyard.core.controls.Judgement;
 import neatlanyard.core.controls.Trace;
 import neatlanyard.core.controls.Trace.Sample;
 import neatlanyard.core.departure.Departure;
-import neatlanyard.core.departure.Entry;
-import neatlanyard.core.departure.Event;
+import neatlanyard.core.departure.Picture;
+import neatlanyard.core.log.Entry;
+import neatlanyard.core.log.Event;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.fleet.FlightId;
 import neatlanyard.core.fleet.Rostered;
 import neatlanyard.core.fleet.Seat;
-import neatlanyard.core.lanyard.Tag;
 import neatlanyard.core.sop.Card;
+import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.Card.Item;
 import neatlanyard.server.controls.SimulatedAircraft;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -29,7 +30,9 @@ import org.openjdk.jmh.annotations.Fork;
 import org.openjdk.jmh.annotations.Measurement;
 import org.openjdk.jmh.annotations.Mode;
 import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Param;
 import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
@@ -44,22 +47,40 @@ public class CoreBench {
   private static final CrewId MARSK = new CrewId("marsk");
   private static final CrewId ADEYO = new CrewId("adeyo");
 
-  private final List<Entry> thousand = log(1_000);
-  private final Departure folded = Departure.fold(Demo.PACK, thousand);
+  /** As the demo's pack is, and grown. */
+  @Param({"281", "600"})
+  private int steps;
+
+  private Pack pack = Demo.PACK;
+  private List<Entry> thousand = List.of();
+  private Entry next = log(Demo.PACK, 1).getFirst();
+  private Departure folded = Departure.fold(Demo.PACK, log(Demo.PACK, 1));
   private final Trace minute = minute();
 
+  @Setup
+  public void build() {
+    pack = Demo.pack(steps);
+    List<Entry> log = log(pack, 1_001);
+    thousand = log.subList(0, 1_000);
+    next = log.getLast();
+    folded = Departure.fold(pack, thousand);
+  }
+
   /** Steps done, taken back and done again, until there are so many entries. */
-  private static List<Entry> log(int entries) {
+  private static List<Entry> log(Pack pack, int entries) {
     Flight flight = new Flight(
         new FlightId("f"), "Flight", Demo.TAIL.id(), new AirfieldId("QTRN"), new AirfieldId("QVSK"), Demo.NOW,
         Optional.empty(),
         List.of(new Rostered(MARSK, Seat.LEFT, true, true), new Rostered(ADEYO, Seat.RIGHT, false, false)));
     List<Entry> log = new ArrayList<>();
-    add(log, ADEYO, new Event.Opened(flight, Demo.TAIL, Demo.PACK.id(), Demo.PACK.revision(), "", List.of()));
+    add(log, ADEYO, new Event.Opened(flight, Demo.TAIL, pack.id(), pack.revision(), "", List.of()));
+    if (entries == 1) {
+      return log;
+    }
     add(log, ADEYO, new Event.SeatTaken(Seat.RIGHT));
     add(log, MARSK, new Event.SeatTaken(Seat.LEFT));
     add(log, ADEYO, new Event.DaySet(Demo.DAY));
-    List<Item> items = Demo.card().parts().stream().flatMap(p -> p.items().stream()).toList();
+    List<Item> items = Demo.card(pack).items();
     for (int i = 0; log.size() < entries; i++) {
       Item item = items.get(i % items.size());
       CrewId by = item.seats().contains(Seat.LEFT) ? MARSK : ADEYO;
@@ -89,17 +110,19 @@ public class CoreBench {
 
   @Benchmark
   public Departure fold_1000_entries() {
-    return Departure.fold(Demo.PACK, thousand);
+    return Departure.fold(pack, thousand);
   }
 
+  /** One more entry, and all that is worked out of it. */
   @Benchmark
-  public List<Tag> tags_of_a_departure() {
-    return folded.tags();
+  public List<Object> picture_after_an_entry() {
+    Picture picture = folded.apply(next).picture();
+    return List.of(picture.beads(), picture.inTheWay(), picture.takeoff(), picture.standing());
   }
 
   @Benchmark
   public Card cut_a_card() {
-    return Demo.card();
+    return Demo.card(pack);
   }
 
   @Benchmark

@@ -13,6 +13,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import neatlanyard.core.sop.Condition;
+import neatlanyard.formats.sop.PackWriter;
 
 /** The real process with many departures, and the first officers who fly them at once over HTTP, each a few. */
 final class Crews implements AutoCloseable {
@@ -26,7 +27,7 @@ final class Crews implements AutoCloseable {
       .map(s -> s.id().value()).toList();
 
   /** So that nobody listens in more places than one person may. */
-  private static final int DEPARTURES_EACH = 8;
+  private static final int DEPARTURES_EACH = 5;
 
   private final Process server;
   private final String url;
@@ -37,17 +38,21 @@ final class Crews implements AutoCloseable {
     this.url = url;
   }
 
+  /** What a bench says that asks as often as it can. */
+  static final String WITHOUT_PACE = "--lanyard.pace=1000";
+
   /** Starts the process on a fresh database and opens a departure for each crew. */
-  static Crews start(Path folder, int many) throws Exception {
+  static Crews start(Path folder, int many, String... settings) throws Exception {
     Path demo = flights(folder.resolve("demo"), many);
     // As the launcher starts it: laid out, with its cache beside it.
     Path app = Path.of(System.getProperty("lanyard.app", "")).toAbsolutePath();
-    Process server = new ProcessBuilder(
+    List<String> command = new ArrayList<>(List.of(
         Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:AOTCache="
         + app.resolveSibling("app.aot"),
         "--enable-native-access=ALL-UNNAMED", "-jar", app.toString(), "--server.port=0", "--lanyard.demo=true",
-        "--lanyard.demo-folder=" + demo, "--lanyard.database=" + folder.resolve("bench.db")).redirectErrorStream(true)
-        .start();
+        "--lanyard.demo-folder=" + demo, "--lanyard.database=" + folder.resolve("bench.db")));
+    command.addAll(List.of(settings));
+    Process server = new ProcessBuilder(command).redirectErrorStream(true).start();
     Crews crews = new Crews(server, ready(server));
     for (int person = 0; person * DEPARTURES_EACH < many; person++) {
       crews.devices.add(new Device(crews.url, "bench-" + person, "bench-password-" + person));
@@ -89,6 +94,12 @@ final class Crews implements AutoCloseable {
     return devices.get(crew / DEPARTURES_EACH);
   }
 
+  /** What the server's process holds of the machine's memory, as Linux tells it. */
+  String memory() throws IOException {
+    return Files.readAllLines(Path.of("/proc", Long.toString(server.pid()), "status")).stream()
+        .filter(l -> l.startsWith("VmRSS")).findFirst().orElse("memory not known").replaceAll("\\s+", " ");
+  }
+
   String url() {
     return url;
   }
@@ -108,6 +119,9 @@ final class Crews implements AutoCloseable {
         Files.createDirectories(to.getParent());
         Files.copy(file, to);
       }
+    }
+    if (Demo.STEPS > 0) {
+      Files.writeString(folder.resolve("packs/dovrin-46.yaml"), PackWriter.yaml(Demo.PACK));
     }
     StringBuilder flights = new StringBuilder("format: neat-lanyard/flights/1\nflights:\n");
     for (int i = 0; i < many; i++) {

@@ -23,7 +23,9 @@ import neatlanyard.formats.weather.StationReportReader;
 final class Demo {
   static final Path ROOT = Path.of(System.getProperty("lanyard.root", "."));
   static final Instant NOW = Instant.parse("2027-01-14T07:25:00Z");
-    static final Pack PACK = PackReader.read(text("packs/dovrin-46.yaml")).orThrow("dovrin-46.yaml");
+  /** Steps that the pack is grown to: {@code -Dlanyard.steps=600}; as it is where it has as many. */
+  static final int STEPS = Integer.getInteger("lanyard.steps", 0);
+  static final Pack PACK = pack(STEPS);
   static final Tail TAIL = PACK.tail(new TailId("TL-DVA")).orElseThrow();
   static final Day DAY = new Day(
       StationReportReader.read("METAR QTRN 140720Z 24012KT 9000 -SN FEW012 BKN025 M02/M04 Q1003", NOW)
@@ -32,8 +34,12 @@ final class Demo {
 
   private Demo() {}
 
-  static Card card() {
-    return Card.cut(PACK, Seat.LEFT,
+  static Pack pack(int steps) {
+    return Grown.pack(PackReader.read(text("packs/dovrin-46.yaml")).orThrow("dovrin-46.yaml"), steps);
+  }
+
+  static Card card(Pack pack) {
+    return Card.cut(pack, Seat.LEFT,
         new Situation(TAIL, new AirfieldId("QTRN"), new AirfieldId("QVSK"), DAY, Map.of()));
   }
 

@@ -53,8 +53,10 @@ final class Device {
         .build());
   }
 
+  /** As it comes over the line, compressed as browsers ask for it. */
   InputStream stream(String path) throws Exception {
-    return http.send(HttpRequest.newBuilder(URI.create(url + path)).build(), HttpResponse.BodyHandlers.ofInputStream())
+    HttpRequest request = HttpRequest.newBuilder(URI.create(url + path)).header("Accept-Encoding", "gzip").build();
+    return http.send(request, HttpResponse.BodyHandlers.ofInputStream())
         .body();
   }
 }

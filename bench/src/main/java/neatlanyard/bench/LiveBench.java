@@ -1,6 +1,7 @@
 package neatlanyard.bench;
 
 import java.io.BufferedReader;
+import java.io.FilterInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
@@ -10,17 +11,22 @@ import java.nio.file.Files;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentSkipListMap;
+import java.util.stream.Stream;
+import java.util.zip.GZIPInputStream;
 
 /**
- * A hundred crews at work against the real process: from a press on one device to its being told on the other, which
- * holds the departure's stream and lets it go and takes it again now and then.
+ * Two hundred crews at work against the real process, each with three devices: from a press on one to its being told
+ * on the others, which hold the departure's stream and let it go and take it again now and then; and how much comes to
+ * each of them for a press, as it goes over the line.
  */
 final class LiveBench {
-  private static final int CREWS = 100;
-  private static final int PRESSES = 24;
+  private static final int CREWS = Integer.getInteger("lanyard.crews", 200);
+  private static final int OTHERS = 2;
+  private static final int PRESSES = Integer.getInteger("lanyard.presses", 24);
   private static final int WARM_UP = 4;
 
   /** About 300 steps in 35 minutes are one in seven seconds; this is brisker. */
@@ -32,60 +38,86 @@ final class LiveBench {
   private LiveBench() {}
 
   static void run() throws Exception {
-    try (Crews crews = Crews.start(Files.createTempDirectory("lanyard-bench"), CREWS)) {
-      long[] ns = new long[CREWS * PRESSES];
+    try (Crews crews = Crews.start(Files.createTempDirectory("lanyard-bench"), CREWS, Crews.WITHOUT_PACE)) {
+      long[] ns = new long[CREWS * PRESSES * OTHERS];
+      List<Long> changes = Collections.synchronizedList(new ArrayList<>());
       List<Thread> threads = new ArrayList<>();
       for (int c = 0; c < CREWS; c++) {
         int crew = c;
-        threads.add(Thread.ofVirtual().start(() -> work(crews, crew, ns)));
+        threads.add(Thread.ofVirtual().start(() -> work(crews, crew, ns, changes)));
       }
       for (Thread t : threads) {
         t.join();
       }
       Arrays.sort(ns);
       System.out.printf(
-          "%n%d crews, each presses every %d s, the other device's stream cut every %d presses: %d presses, told "
-          + "after median %.1f ms, "
-              + "95th percentile %.1f ms, 99th %.1f ms, longest %.1f ms%n",
-          CREWS, BETWEEN.toSeconds(), STREAM_LASTS, ns.length, ns[ns.length / 2] / 1e6,
-          ns[(int) (ns.length * 0.95)] / 1e6, ns[(int) (ns.length * 0.99)] / 1e6,
-          ns[ns.length - 1] / 1e6);
+          "%n%d crews of %d devices, each crew presses every %d s, the others' streams cut every %d presses: %d told, "
+          + "after median %.1f ms, 95th percentile %.1f ms, 99th %.1f ms, longest %.1f ms%n",
+          CREWS, 1 + OTHERS, BETWEEN.toSeconds(), STREAM_LASTS, ns.length, ns[ns.length / 2] / 1e6,
+          ns[(int) (ns.length * 0.95)] / 1e6, ns[(int) (ns.length * 0.99)] / 1e6, ns[ns.length - 1] / 1e6);
+      long[] bytes = changes.stream().mapToLong(n -> n).sorted().toArray();
+      System.out.printf("%d changes, on the line each median %d bytes, 99th percentile %d, most %d%n",
+          bytes.length, bytes[bytes.length / 2], bytes[(int) (bytes.length * 0.99)], bytes[bytes.length - 1]);
+      System.out.printf("the server at the end: %s%n", crews.memory());
     }
   }
 
-  private static void work(Crews crews, int crew, long[] ns) {
+  private static void work(Crews crews, int crew, long[] ns, List<Long> changes) {
     try {
       Thread.sleep(BETWEEN.multipliedBy(crew).dividedBy(CREWS));
-      Other other = new Other(crews, crew);
-      other.reconnect();
+      List<Other> others = Stream.generate(() -> new Other(crews, crew, changes)).limit(OTHERS).toList();
       for (int e = -WARM_UP; e < PRESSES; e++) {
-        if (Math.floorMod(e, STREAM_LASTS) == 0) {
-          other.reconnect();
+        if (Math.floorMod(e, STREAM_LASTS) == 0 || e == -WARM_UP) {
+          for (Other other : others) {
+            other.reconnect();
+          }
         }
         long from = System.nanoTime();
         long number = crews.press(crew, e + WARM_UP);
-        long told = other.toldOf(number);
-        if (e >= 0) {
-          ns[crew * PRESSES + e] = told - from;
+        for (int o = 0; o < OTHERS; o++) {
+          long told = others.get(o).toldOf(number);
+          if (e >= 0) {
+            ns[(crew * PRESSES + e) * OTHERS + o] = told - from;
+          }
         }
         Thread.sleep(BETWEEN);
       }
-      other.drop();
+      for (Other other : others) {
+        other.drop();
+      }
     } catch (Exception e) {
       throw new IllegalStateException(e);
     }
   }
 
-  /** The other device: when it first knew of each entry. */
+  /** Counts what comes over the line. */
+  private static final class Counted extends FilterInputStream {
+    private long bytes;
+
+    Counted(InputStream in) {
+      super(in);
+    }
+
+    @Override
+    public int read(byte[] into, int from, int most) throws IOException {
+      int n = super.read(into, from, most);
+      bytes += Math.max(0, n);
+      return n;
+    }
+  }
+
+  /** Another device: when it first knew of each entry. */
   private static final class Other {
     private final Crews crews;
     private final int crew;
+    private final List<Long> changes;
     private final ConcurrentSkipListMap<Long, Long> told = new ConcurrentSkipListMap<>();
     private InputStream stream = InputStream.nullInputStream();
 
-    Other(Crews crews, int crew) {
+    Other(Crews crews, int crew, List<Long> changes) {
       this.crews = crews;
       this.crew = crew;
+      this.changes = changes;
     }
 
     void reconnect() throws Exception {
@@ -100,11 +132,21 @@ final class LiveBench {
     }
 
     private void listen(InputStream from) {
-      try (BufferedReader lines = new BufferedReader(new InputStreamReader(from, StandardCharsets.UTF_8))) {
-        for (String line = lines.readLine(); line != null; line = lines.readLine()) {
+      Counted line = new Counted(from);
+      try (BufferedReader lines = new BufferedReader(
+          new InputStreamReader(new GZIPInputStream(line), StandardCharsets.UTF_8))) {
+        long before = 0;
+        String event = "";
+        for (String text = lines.readLine(); text != null; text = lines.readLine()) {
           long at = System.nanoTime();
-          long number = line.startsWith("data:") ? Crews.number(line) : -1;
-          if (number >= 0) {
+          if (text.startsWith("event:")) {
+            event = text.substring(6).strip();
+          } else if (text.startsWith("data:")) {
+            if (event.equals("change")) {
+              changes.add(line.bytes - before);
+            }
+            before = line.bytes;
+            long number = Crews.number(text);
             synchronized (told) {
               told.putIfAbsent(number, at);
               told.notifyAll();
@@ -113,7 +155,7 @@ final class LiveBench {
         }
       } catch (IOException e) {
         // Its own end: it was dropped.
-        if (!e.getMessage().contains("closed")) {
+        if (!String.valueOf(e.getMessage()).contains("closed")) {
           throw new UncheckedIOException(e);
         }
       }

@@ -17,9 +17,19 @@ final class Application implements AutoCloseable {
   static final Path ROOT = Path.of(System.getProperty("lanyard.root", "..")).toAbsolutePath().normalize();
   private static final Pattern READY = Pattern.compile("ready at http://localhost:(\\d+)");
 
+  private static final String DATABASE = "test.db";
   private static final String JAVA = Path.of(System.getProperty("java.home"), "bin", "java").toString();
   private static final Path JAR = Path.of(System.getProperty("lanyard.app", "app.jar"));
-  /** Laid out and trained once, as the launcher does it: each test starts it anew. */
+  /** As long as a test lives, the second compiler costs more than it gives. */
+  private static final List<String> BRIEFLY = List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC");
+  private static final String SHOWN_HOUR = "--lanyard.begin-at=2027-01-14T07:25:00Z";
+  private static final List<String> DEMO =
+      List.of("--lanyard.demo=true", "--lanyard.demo-folder=" + ROOT.resolve("demo"));
+
+  /**
+   * Laid out and trained once, as the launcher does it: each test starts it anew. Beside it stands the database with
+   * the demo's data, of which each test gets a copy of its own.
+   */
   private static final Path LAID_OUT = layOut();
 
   private final Path folder;
@@ -36,17 +46,18 @@ final class Application implements AutoCloseable {
 
   /** With the demo's data, at a winter morning's hour, the simulated aircraft moving quickly. */
   static Application demo(String... more) {
-    List<String> settings = new ArrayList<>(List.of(
-        "--lanyard.demo=true", "--lanyard.demo-folder=" + ROOT.resolve("demo"), "--lanyard.simulated-pace=12",
-        "--lanyard.begin-at=2027-01-14T07:25:00Z"));
+    List<String> settings = new ArrayList<>(DEMO);
+    settings.addAll(List.of("--lanyard.simulated-pace=12", SHOWN_HOUR));
     settings.addAll(Arrays.asList(more));
-    return new Application(temporary(), settings);
+    Path folder = temporary();
+    copy(folder, DATABASE);
+    copy(folder, DATABASE + "-wal");
+    return new Application(folder, settings);
   }
 
-  /** With the demo's data, at the real hour. */
+  /** With the demo's data, at the real hour, loaded into a database of its own. */
   static Application demoNow() {
-    return new Application(temporary(),
-        new ArrayList<>(List.of("--lanyard.demo=true", "--lanyard.demo-folder=" + ROOT.resolve("demo"))));
+    return new Application(temporary(), new ArrayList<>(DEMO));
   }
 
   /** As a new user finds it: nothing in it. */
@@ -57,10 +68,21 @@ final class Application implements AutoCloseable {
   private static Path layOut() {
     Path out = temporary().resolve("app");
     run(JAVA, "-Djarmode=tools", "-jar", JAR.toString(), "extract", "--destination", out.toString());
-    run(JAVA, "-XX:AOTCacheOutput=" + out.resolve("app.aot"), "--enable-native-access=ALL-UNNAMED",
-        "-Dspring.context.exit=onRefresh",
-        "-jar", out.resolve(JAR.getFileName()).toString(), "--lanyard.database=" + out.resolve("training.db"));
+    List<String> command = new ArrayList<>(List.of(JAVA, "-XX:AOTCacheOutput=" + out.resolve("app.aot")));
+    command.addAll(BRIEFLY);
+    command.addAll(List.of("--enable-native-access=ALL-UNNAMED", "-Dspring.context.exit=onRefresh", "-jar",
+        out.resolve(JAR.getFileName()).toString(), "--lanyard.database=" + out.resolve(DATABASE), SHOWN_HOUR));
+    command.addAll(DEMO);
+    run(command.toArray(String[]::new));
     return out;
+  }
+
+  private static void copy(Path to, String file) {
+    try {
+      Files.copy(LAID_OUT.resolve(file), to.resolve(file));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   private static void run(String... command) {
@@ -83,10 +105,11 @@ final class Application implements AutoCloseable {
   }
 
   private Process start(int onPort) {
-    List<String> command = new ArrayList<>(
-        List.of(JAVA, "-XX:AOTCache=" + LAID_OUT.resolve("app.aot"), "--enable-native-access=ALL-UNNAMED", "-jar",
-        LAID_OUT.resolve(JAR.getFileName()).toString(), "--server.port=" + onPort, "--lanyard.database="
-        + database()));
+    List<String> command = new ArrayList<>(List.of(JAVA, "-XX:AOTCache=" + LAID_OUT.resolve("app.aot")));
+    command.addAll(BRIEFLY);
+    command.addAll(List.of("--enable-native-access=ALL-UNNAMED", "-jar",
+        LAID_OUT.resolve(JAR.getFileName()).toString(), "--server.port=" + onPort,
+        "--lanyard.database=" + database()));
     command.addAll(settings);
     try {
       Process p = new ProcessBuilder(command).directory(folder.toFile()).redirectErrorStream(true).start();
@@ -108,7 +131,7 @@ final class Application implements AutoCloseable {
   }
 
   Path database() {
-    return folder.resolve("test.db");
+    return folder.resolve(DATABASE);
   }
 
   String url() {

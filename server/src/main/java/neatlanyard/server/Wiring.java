@@ -5,7 +5,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.InstantSource;
 import java.util.HexFormat;
-import neatlanyard.core.departure.DepartureLog;
+import neatlanyard.core.log.DepartureLog;
 import neatlanyard.core.dispatch.DispatchLists;
 import neatlanyard.core.dispatch.Imports;
 import neatlanyard.core.dispatch.ReadingHistory;

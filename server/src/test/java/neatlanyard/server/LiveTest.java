@@ -16,6 +16,9 @@ import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
+import java.util.Set;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.Predicate;
@@ -34,6 +37,7 @@ import org.springframework.test.context.testng.AbstractTestNGSpringContextTests;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** What the other device is told, and the record at the end, over HTTP alone. */
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
@@ -48,13 +52,24 @@ public class LiveTest extends AbstractTestNGSpringContextTests {
     registry.add("lanyard.simulated-pace", () -> 500);
   }
 
-  /** One listening device: reads messages of the stream until one is as wanted. */
+  /** One listening device: works what it is told into what it has, until that is as wanted. */
   private static final class Listener implements AutoCloseable {
+    private static final Map<String, String> KEYS =
+        Map.of("beads", "stage", "tags", "key", "unfinished", "key", "seats", "seat", "finds", "id");
+    private static final Set<String> MAPS = Set.of("steps", "parts", "gates", "values", "allowed");
+
     private final BufferedReader in;
     final List<String> ids = new ArrayList<>();
+    final List<Integer> changes = new ArrayList<>();
+    private ObjectNode progress = JSON.createObjectNode();
 
     Listener(InputStream in) {
       this.in = new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8));
+    }
+
+    /** What it has been told, once it is as wanted. */
+    JsonNode until(Predicate<JsonNode> wanted) throws IOException {
+      return until("progress", wanted);
     }
 
     JsonNode until(String name, Predicate<JsonNode> wanted) throws IOException {
@@ -64,14 +79,48 @@ public class LiveTest extends AbstractTestNGSpringContextTests {
           event = line.substring(6).strip();
         } else if (line.startsWith("id:")) {
           ids.add(line.substring(3).strip());
-        } else if (line.startsWith("data:") && event.equals(name)) {
-          JsonNode data = JSON.readTree(line.substring(5));
-          if (wanted.test(data)) {
+        } else if (line.startsWith("data:")) {
+          JsonNode data = heard(event, line.substring(5));
+          if ((event.equals("change") ? "progress" : event).equals(name) && wanted.test(data)) {
             return data;
           }
         }
       }
       throw new AssertionError("The stream ended without it");
+    }
+
+    private JsonNode heard(String event, String json) {
+      JsonNode data = JSON.readTree(json);
+      if (event.equals("progress")) {
+        progress = (ObjectNode) data;
+      } else if (event.equals("change")) {
+        changes.add(json.length());
+        assertThat(data.path("from")).as("it starts from what was told").isEqualTo(progress.path("number"));
+        data.properties().stream().filter(p -> !p.getKey().equals("from"))
+            .forEach(p -> progress.set(p.getKey(), now(p.getKey(), p.getValue())));
+      } else {
+        return data;
+      }
+      return progress;
+    }
+
+    private JsonNode now(String section, JsonNode change) {
+      JsonNode before = progress.path(section);
+      String key = KEYS.get(section);
+      if (key != null) {
+        Map<String, JsonNode> known = new LinkedHashMap<>();
+        before.forEach(m -> known.put(m.path(key).asString(), m));
+        List<String> order = change.has("order")
+            ? change.path("order").valueStream().map(JsonNode::asString).toList() : List.copyOf(known.keySet());
+        change.path("changed").properties().forEach(c -> known.put(c.getKey(), c.getValue()));
+        return JSON.createArrayNode().addAll(order.stream().map(known::get).toList());
+      }
+      if (MAPS.contains(section)) {
+        ObjectNode after = (ObjectNode) before;
+        change.path("gone").forEach(k -> after.remove(k.asString()));
+        return after.setAll((ObjectNode) change.path("changed"));
+      }
+      return change;
     }
 
     @Override
@@ -100,7 +149,7 @@ public class LiveTest extends AbstractTestNGSpringContextTests {
     assertThat(ida.post("/api/departures/today-14/open", "{}").json().path("progress").path("number").asLong())
         .as("opened once, whoever asks again").isEqualTo(4);
     try (Listener listener = new Listener(ida.stream("/api/departures/today-14/stream"))) {
-      assertThat(listener.until("progress", p -> true).path("number").asLong()).as("at once, how things stand")
+      assertThat(listener.until(p -> true).path("number").asLong()).as("at once, how things stand")
           .isEqualTo(4);
       wren.event("seat-taken", "{\"seat\":\"right\"}");
       ida.event("seat-taken", "{\"seat\":\"left\"}");
@@ -109,14 +158,17 @@ public class LiveTest extends AbstractTestNGSpringContextTests {
       wren.event("day-set",
           "{\"report\":\"%s\",\"simulated\":true,\"circumstances\":[\"fuelling\",\"after-maintenance\"]}".formatted(
           report));
-      JsonNode cut = listener.until("progress", p -> p.path("cardKey").asLong() > 0);
+      JsonNode cut = listener.until(p -> p.path("cardKey").asLong() > 0);
       assertThat(cut.path("cardKey").asLong()).isEqualTo(7);
       wren.event("step-done", step("wa-covers"));
-      assertThat(titles(listener.until("progress", p -> !p.path("tags").isEmpty())))
+      assertThat(titles(listener.until(p -> !p.path("tags").isEmpty())))
           .containsExactly("6 of 6 covers and plugs still on");
       controls(wren, listener);
       aircraft(wren, listener);
       byTheClock(wren, ida, listener);
+      JsonNode asked = ida.get("/api/departures/today-14").json().path("progress");
+      assertThat(listener.progress).as("what was told bit by bit is the whole").isEqualTo(asked);
+      assertThat(listener.changes).as("nothing but the first was told whole").hasSizeGreaterThan(8);
       assertThat(listener.ids.stream().map(Long::valueOf).toList()).as("ids are numbers of log entries, rising")
           .isSorted();
     }
@@ -133,11 +185,11 @@ public class LiveTest extends AbstractTestNGSpringContextTests {
     assertThat(wren.get(url).json().size())
         .as("as said, left powered, and one for each control of the take-off configuration").isEqualTo(2 + 4);
     assertThat(wren.post(url, "{\"device\":\"d1\",\"behaviour\":\"not/flaps\"}").status()).isEqualTo(200);
-    JsonNode read = listener.until("progress", p -> p.has("aircraft"));
+    JsonNode read = listener.until(p -> p.has("aircraft"));
     assertThat(read.path("takeoff").get(0).path("words").asString())
         .isEqualTo("Flaps: 15 wanted, 0 by the aircraft's own data");
     assertThat(wren.post(url, "{\"device\":\"d1\",\"behaviour\":\"left-powered\"}").status()).isEqualTo(200);
-    JsonNode found = listener.until("progress", p -> !p.path("aircraft").path("foundSo").isEmpty());
+    JsonNode found = listener.until(p -> !p.path("aircraft").path("foundSo").isEmpty());
     assertThat(found.path("aircraft").path("foundSo").valueStream().map(JsonNode::asString).toList())
         .as("never what makes it safe").containsExactly("pu-apu", "pu-pumps-on", "pu-lights");
   }
@@ -147,13 +199,13 @@ public class LiveTest extends AbstractTestNGSpringContextTests {
     String tag = UUID.randomUUID().toString();
     wren.event("tag-hung",
         "{\"tag\":\"%s\",\"words\":\"air\",\"due\":\"TAXI\",\"calls\":\"2027-01-14T07:40:00Z\"}".formatted(tag));
-    JsonNode hung = listener.until("progress", p -> !p.path("waits").isEmpty());
+    JsonNode hung = listener.until(p -> !p.path("waits").isEmpty());
     assertThat(hung.path("waits").get(0).path("until").asString()).isEqualTo("2027-01-14T07:40:00Z");
     assertThat(hung.path("waits").get(0).path("tag").asString()).isEqualTo(tag);
     assertThat(hung.path("seats").valueStream().map(s -> s.path("place").asString()).toList())
         .containsExactly("glareshield", "behind-seats");
     ida.event("tag-taken", "{\"tag\":\"%s\"}".formatted(tag));
-    assertThat(listener.until("progress", p -> p.path("waits").isEmpty()).path("tags"))
+    assertThat(listener.until(p -> p.path("waits").isEmpty()).path("tags"))
         .noneMatch(t -> t.path("title").asString().equals("air"));
   }
 
@@ -166,7 +218,7 @@ public class LiveTest extends AbstractTestNGSpringContextTests {
     JsonNode frame = listener.until("samples", f -> f.path("first").asBoolean());
     assertThat(frame.path("values").get(0)).as("time, three inputs, four surfaces, two spoilers")
         .hasSize(1 + 3 + 4 + 2);
-    JsonNode judged = listener.until("progress", p -> p.has("controls"));
+    JsonNode judged = listener.until(p -> p.has("controls"));
     assertThat(judged.path("controls").path("judgement").path("passed").asBoolean()).isTrue();
     String trace = judged.path("controls").path("trace").asString();
     String csv = wren.get("/api/departures/today-14/traces/" + trace).text();
@@ -194,10 +246,11 @@ public class LiveTest extends AbstractTestNGSpringContextTests {
 
   private static void tieOff(Http wren, Http ida) throws Exception {
     assertThat(ida.get("/api/departures/today-14/record").code()).isEqualTo("not-tied-off");
-    JsonNode inTheWay = ida.get("/api/departures/today-14").json().path("progress").path("inTheWay");
-    assertThat(inTheWay).as("the covers, and every procedure with steps open").hasSize(1 + 22);
+    JsonNode progress = ida.get("/api/departures/today-14").json().path("progress");
+    assertThat(progress.path("tags")).as("the covers").hasSize(1);
+    assertThat(progress.path("unfinished")).as("every procedure with steps open").hasSize(22);
     StringBuilder reasons = new StringBuilder();
-    inTheWay.forEach(t ->
+    Stream.of("tags", "unfinished").flatMap(s -> progress.path(s).valueStream()).forEach(t ->
         reasons.append("{\"tag\":\"%s\",\"reason\":\"a test flight\"},".formatted(t.path("key").asString())));
     String all = reasons.substring(0, reasons.length() - 1);
     assertThat(wren.event("tied-off", "{\"accepted\":[%s]}".formatted(all)).code()).isEqualTo("commander-only");

@@ -3,6 +3,7 @@ package neatlanyard.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.ArrayBlockingQueue;
@@ -18,7 +19,8 @@ import org.testng.annotations.Test;
 /** Whoever asks without a pause is let in at a pace, and nobody else waits for it. */
 public class PaceTest {
   private static Pace usual() {
-    return new Pace(new Settings(Path.of("none"), false, Path.of("none"), 1, List.of(), 1, Optional.empty()));
+    return new Pace(
+        new Settings(Path.of("none"), false, Path.of("none"), 1, List.of(), 1, Duration.ZERO, Optional.empty()));
   }
 
   @Test

@@ -10,6 +10,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Random;
 import java.util.UUID;
+import java.util.stream.Stream;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -114,6 +115,34 @@ public class ServerTest extends AbstractTestNGSpringContextTests {
     assertThat(wren.event(id, "step-done", step("wa-door")).code()).isEqualTo("id-used");
     assertThat(ida.event(id, "step-done", step("wa-chocks")).code()).isEqualTo("id-used");
     assertThat(number()).isEqualTo(after);
+  }
+
+  private static String kept(UUID id, String step) {
+    return "{\"id\":\"%s\",\"device\":\"d1\",\"kind\":\"step-done\",\"body\":%s}".formatted(id, step(step));
+  }
+
+  @Test
+  public void what_a_device_has_kept_comes_in_one_request_each_answered_by_itself_and_again_the_same() {
+    String outbox = "/api/departures/today-14/outbox";
+    List<String> events = Stream.of("wa-pins", "wa-freight-door", "wa-door")
+        .map(step -> kept(Http.uuid7(), step)).toList();
+    String body = "{\"events\":[%s]}".formatted(String.join(",", events));
+    long before = number();
+    JsonNode answers = wren.post(outbox, body).json();
+    assertThat(answers.valueStream().map(a -> a.path("number").asLong(-1)))
+        .containsExactly(before + 1, -1L, before + 2);
+    assertThat(answers.get(1).path("refused").path("code").asString()).isEqualTo("left-out");
+    assertThat(answers.get(1).path("refused").path("tryThis").asString()).contains("correct the state of the day");
+    assertThat(wren.post(outbox, body).json()).as("sent again, as an answer was lost").isEqualTo(answers);
+    assertThat(number()).isEqualTo(before + 2);
+    String many = String.join(",", Collections.nCopies(101, events.getFirst()));
+    for (String bad : List.of("", "[]", "null", many, events.getFirst() + ",null")) {
+      assertThat(wren.post(outbox, "{\"events\":[%s]}".formatted(bad)).status()).as(bad).isBetween(400, 422);
+    }
+    assertThat(wren.post(outbox, "{}").code()).isEqualTo("bad-outbox");
+    assertThat(wren.post(outbox, "{\"events\":[{}]}").json().get(0).path("refused").path("code").asString())
+        .isEqualTo("bad-event");
+    assertThat(number()).isEqualTo(before + 2);
   }
 
   @DataProvider

@@ -31,7 +31,7 @@ import tools.jackson.databind.json.JsonMapper;
 /**
  * A device without a network works out for itself what its own words make of steps and tags. Here one seat says many
  * things in random order, and what the server makes of each is written to a file that the interface's tests replay
- * (ui/src/departure/unsent.test.ts). When the rules or the demo's pack changed, run with -Dlanyard.refresh.
+ * (ui/src/live/unsent.test.ts). When the rules or the demo's pack changed, run with -Dlanyard.refresh.
  */
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
 public class UnsentTest extends AbstractTestNGSpringContextTests {
@@ -245,7 +245,7 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
     String now = "{\"card\":%s,\n\"told\":%s,\n\"said\":[\n%s\n]}\n".formatted(
         JSON.writeValueAsString(brief(card, parts)),
         JSON.writeValueAsString(brief(told)), String.join(",\n", lines));
-    Path kept = Given.ROOT.resolve("ui/src/departure/unsent.cases.json");
+    Path kept = Given.ROOT.resolve("ui/src/live/unsent.cases.json");
     if (System.getProperty("lanyard.refresh") != null) {
       Files.writeString(kept, now);
     }

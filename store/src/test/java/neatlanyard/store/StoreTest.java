@@ -20,7 +20,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.stream.IntStream;
-import neatlanyard.core.departure.DepartureLog.Kept;
+import neatlanyard.core.log.DepartureLog.Kept;
 import neatlanyard.core.dispatch.DispatchLists;
 import neatlanyard.core.dispatch.EntryId;
 import neatlanyard.core.dispatch.Imports.Import;

@@ -1,17 +1,20 @@
 package neatlanyard.core.lanyard;
 
 import java.util.ArrayList;
-import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
+import neatlanyard.core.flow.Waiting;
 import neatlanyard.core.sop.Card;
 import neatlanyard.core.sop.Step;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.sop.TagId;
 import neatlanyard.core.sop.TagKind;
+import neatlanyard.core.state.DepartureState;
 
 /** Works out what hangs: from the steps that stand as done and what the pack says they open and close. */
 public final class Cord {
@@ -21,19 +24,37 @@ public final class Cord {
 
   private Cord() {}
 
+  /** The tags that hang, by the stage they are due and then by age. @param running the waits that run */
+  public static List<Tag> tags(DepartureState d, List<Waiting> running) {
+    return d.card().map((Card c) -> sorted(Stream.concat(
+        ofSteps(c, Deed.of(d)).stream(), loose(d, LooseEnds.of(d, running)).stream()))).orElse(List.of());
+  }
+
+  /** Tags as they hang: by the stage they are due and then by age. */
+  public static List<Tag> sorted(Stream<Tag> tags) {
+    return tags.sorted(Comparator.comparing(Tag::due).thenComparing(Tag::sinceNumber)).toList();
+  }
+
+  /** The tags of loose ends, in their order; none before the card is cut. */
+  public static List<Tag> loose(DepartureState d, List<LooseEnd> ends) {
+    if (d.card().isEmpty() || ends.isEmpty()) {
+      return List.of();
+    }
+    List<TagKind> kinds = d.pack().tagKinds();
+    return ends.stream().flatMap(end ->
+        kinds.stream().filter(k -> k.hangsOn() == end.trigger()).map(k -> looseTag(k, end))).toList();
+  }
+
   /**
-   * The tags that hang, by the stage they are due and then by age.
-   *
-   * <p>An item hangs from the last step that opened it until a step that closes it is done later than that. A step
-   * that closed it before it was opened again does not count: what it made sure of is no longer so. In doubt it hangs:
-   * a step with a find or with two answers opens what it opens, and closes nothing.
+   * What steps have hung. An item hangs from the last step that opened it until a step that closes it is done later
+   * than that. A step that closed it before it was opened again does not count: what it made sure of is no longer so.
+   * In doubt it hangs: a step with a find or with two answers opens what it opens, and closes nothing.
    */
-  public static List<Tag> tags(Card card, Collection<Deed> done, Collection<LooseEnd> looseEnds) {
+  public static List<Tag> ofSteps(Card card, List<Deed> done) {
     List<TagKind> kinds = card.pack().tagKinds();
     List<Tag> tags = new ArrayList<>();
     Map<TagId, Map<String, Opening>> opened = new LinkedHashMap<>();
     Map<TagId, Map<String, Long>> closed = new HashMap<>();
-    Map<TagId, Map<String, List<StepId>>> closers = closers(card);
     for (Deed deed : done) {
       Optional<Step> step = card.item(deed.step()).map(Card.Item::step);
       if (step.isEmpty()) {
@@ -55,37 +76,17 @@ public final class Cord {
       List<Opening> open =
           items.values().stream().filter(o -> off.getOrDefault(o.item, -1L) < o.deed.number()).toList();
       if (!open.isEmpty()) {
-        tags.add(stepTag(kind, open, items.size(), closers.getOrDefault(kind.id(), Map.of())));
+        tags.add(stepTag(card, kind, open, items.size()));
       }
     }
-    for (LooseEnd end : looseEnds) {
-      kinds.stream().filter(k -> k.hangsOn() == end.trigger()).forEach(k -> tags.add(looseTag(k, end)));
-    }
-    tags.sort(java.util.Comparator.comparing(Tag::due).thenComparing(Tag::sinceNumber));
-    return List.copyOf(tags);
+    return tags;
   }
 
-  private static Map<TagId, Map<String, List<StepId>>> closers(Card card) {
-    Map<TagId, Map<String, List<StepId>>> closers = new HashMap<>();
-    for (Card.Part part : card.parts()) {
-      for (Card.Item item : part.items()) {
-        for (Step.Hook hook : item.step().closes()) {
-          for (String what : hook.items()) {
-            closers.computeIfAbsent(hook.tag(), t -> new HashMap<>())
-                .computeIfAbsent(what, w -> new ArrayList<>())
-                .add(item.step().id());
-          }
-        }
-      }
-    }
-    return closers;
-  }
-
-  private static Tag stepTag(TagKind kind, List<Opening> open, int all, Map<String, List<StepId>> closers) {
+  private static Tag stepTag(Card card, TagKind kind, List<Opening> open, int all) {
     Deed first = open.getFirst().deed;
     List<String> names = open.stream().map(Opening::item).filter(i -> !i.equals(kind.id().value())).toList();
     List<StepId> closedBy =
-        open.stream().flatMap(o -> closers.getOrDefault(o.item, List.of()).stream()).distinct().toList();
+        open.stream().flatMap(o -> card.closers(kind.id(), o.item).stream()).distinct().toList();
     return new Tag(
         kind.id().value(),
         kind,

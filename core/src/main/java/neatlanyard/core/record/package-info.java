@@ -1,4 +1,4 @@
-/** The chain of hashes that lets anybody check a record without the product. */
+/** What stands of a departure afterwards: its account, its tie-off, and the chain by which anybody can check it. */
 @NullMarked
 package neatlanyard.core.record;
 

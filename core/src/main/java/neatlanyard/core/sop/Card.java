@@ -1,9 +1,9 @@
 package neatlanyard.core.sop;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -25,8 +25,9 @@ public final class Card {
    * @param seats who must answer; never empty
    * @param any whether one of the seats is enough
    * @param added why it is on today's card; empty for a step that always is
+   * @param order where it stands among all of the card, from 0
    */
-  public record Item(Step step, Procedure procedure, Set<Seat> seats, boolean any, String added) {
+  public record Item(Step step, Procedure procedure, Set<Seat> seats, boolean any, String added, int order) {
     public Item {
       seats = Set.copyOf(seats);
     }
@@ -47,15 +48,28 @@ public final class Card {
   private final Day day;
   private final List<Part> parts;
   private final List<LeftOut> leftOut;
-  private final Map<StepId, Item> items;
+  private final List<Item> items;
+  private final Map<StepId, Item> byStep = new HashMap<>();
+  private final Map<ProcedureId, Part> byProcedure = new HashMap<>();
+  private final Map<Stage, List<Item>> byStage = new EnumMap<>(Stage.class);
+  private final Map<StepId, List<Item>> waiting = new HashMap<>();
+  private final Map<TagId, Map<String, List<StepId>>> closers = new HashMap<>();
 
   private Card(Pack pack, Day day, List<Part> parts, List<LeftOut> leftOut) {
     this.pack = pack;
     this.day = day;
     this.parts = List.copyOf(parts);
     this.leftOut = List.copyOf(leftOut);
-    this.items = new LinkedHashMap<>();
-    parts.forEach(p -> p.items().forEach(i -> items.put(i.step().id(), i)));
+    this.items = parts.stream().flatMap(p -> p.items().stream()).toList();
+    parts.forEach(p -> byProcedure.putIfAbsent(p.procedure().id(), p));
+    for (Item item : items) {
+      byStep.put(item.step().id(), item);
+      byStage.computeIfAbsent(item.procedure().stage(), s -> new ArrayList<>()).add(item);
+      item.step().closes().forEach(hook -> hook.items().forEach(what ->
+          closers.computeIfAbsent(hook.tag(), t -> new HashMap<>())
+          .computeIfAbsent(what, w -> new ArrayList<>()).add(item.step().id())));
+      item.step().afterWait().forEach(w -> waiting.computeIfAbsent(w, x -> new ArrayList<>()).add(item));
+    }
   }
 
   /** Cuts the card. A procedure of which nothing is left is not on it. */
@@ -87,6 +101,7 @@ public final class Card {
     List<LeftOut> leftOut = new ArrayList<>();
     Map<PlaceId, Place> places = new HashMap<>();
     pack.places().forEach(p -> places.put(p.id(), p));
+    int order = 0;
     Place nowhere = new Place(new PlaceId("x"), "", 0, 0, 0, 0, Seat.LEFT, false);
     for (Procedure procedure : pack.procedures()) {
       List<Item> items = new ArrayList<>();
@@ -99,7 +114,8 @@ public final class Card {
           Owner.Answering who = crew.answering(step.owner(), pack.policy(),
               places.getOrDefault(step.place(), nowhere));
           Set<Seat> seats = crew.seats(procedure, who, step.place());
-          items.add(new Item(step, procedure, seats, who.any(), why.getOrDefault(step.id(), answer.words())));
+          items.add(new Item(step, procedure, seats, who.any(), why.getOrDefault(step.id(), answer.words()),
+              order++));
         } else {
           leftOut.add(new LeftOut(step, procedure, answer.words()));
         }
@@ -176,7 +192,7 @@ public final class Card {
   }
 
   public Optional<Item> item(StepId id) {
-    return Optional.ofNullable(items.get(id));
+    return Optional.ofNullable(byStep.get(id));
   }
 
   /** Why a step is left out; empty when it is on the card or not in the pack. */
@@ -186,10 +202,25 @@ public final class Card {
 
   /** Every step of it, in order. */
   public List<Item> items() {
-    return List.copyOf(items.values());
+    return items;
+  }
+
+  /** The steps of one stage, in order. */
+  public List<Item> items(Stage stage) {
+    return byStage.getOrDefault(stage, List.of());
+  }
+
+  /** The steps that come after the wait which a step begins. */
+  public List<Item> waitingFor(StepId id) {
+    return waiting.getOrDefault(id, List.of());
+  }
+
+  /** The steps that take a tag's single thing off. */
+  public List<StepId> closers(TagId tag, String what) {
+    return closers.getOrDefault(tag, Map.of()).getOrDefault(what, List.of());
   }
 
   public Optional<Part> part(ProcedureId id) {
-    return parts.stream().filter(p -> p.procedure().id().equals(id)).findFirst();
+    return Optional.ofNullable(byProcedure.get(id));
   }
 }

@@ -34,15 +34,25 @@ import neatlanyard.core.gauge.Judged;
 import neatlanyard.core.gauge.Readings;
 import neatlanyard.core.gauge.Usage;
 import neatlanyard.core.lanyard.Tag;
+import neatlanyard.core.flow.Reading;
+import neatlanyard.core.log.EarlierReadings;
+import neatlanyard.core.log.Entry;
+import neatlanyard.core.log.Event;
+import neatlanyard.core.log.FindDetail;
+import neatlanyard.core.log.TechState;
+import neatlanyard.core.record.Account;
 import neatlanyard.core.sop.Condition;
+import neatlanyard.core.sop.Card.Part;
 import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.sop.PointId;
-import neatlanyard.core.sop.Procedure;
 import neatlanyard.core.sop.ProcedureId;
 import neatlanyard.core.sop.QuantityId;
 import neatlanyard.core.sop.Stage;
 import neatlanyard.core.sop.State;
 import neatlanyard.core.sop.StepId;
+import neatlanyard.core.state.Find;
+import neatlanyard.core.state.Mark;
+import neatlanyard.core.state.Status;
 import neatlanyard.core.trend.Schedule;
 import org.testng.annotations.Test;
 
@@ -63,7 +73,7 @@ public class DepartureTest {
     assertThat(s.tags()).containsExactly("2 of 2 covers on");
     s.done(OFFICER, "cover-a");
     assertThat(s.tags()).containsExactly("1 of 2 covers on");
-    assertThat(s.now.tags().getFirst().closedBy()).containsExactly(new StepId("cover-b"));
+    assertThat(s.now.picture().tags().getFirst().closedBy()).containsExactly(new StepId("cover-b"));
     s.done(OFFICER, "cover-b");
     assertThat(s.tags()).isEmpty();
   }
@@ -115,7 +125,7 @@ public class DepartureTest {
     s.done(OFFICER, "count");
     s.says(CAPTAIN, Scene.find(find, new StepId("count"), "a seventh cover"));
     assertThat(s.status("count")).isEqualTo(Status.FIND);
-    assertThat(s.now.marks(new StepId("count"))).hasSize(2);
+    assertThat(s.now.state().marks(new StepId("count"))).hasSize(2);
     assertThat(s.tags()).contains("Two answers to one step", "Find without a decision");
     assertThat(s.tags()).as("in doubt, what the step opened hangs").contains("2 of 2 covers on");
     s.says(CAPTAIN, Scene.verdict(find, Verdict.NOTHING_TO_ENTER, ""));
@@ -170,7 +180,7 @@ public class DepartureTest {
     s.done(CAPTAIN, "trim");
     s.says(OFFICER, new Event.ChecklistStopped(LIST));
     assertThat(s.tags()).containsExactly("Checklist stopped");
-    assertThat(s.now.tags().getFirst().detail()).isEqualTo("List, at radio");
+    assertThat(s.now.picture().tags().getFirst().detail()).isEqualTo("List, at radio");
     assertThat(s.tries(OFFICER, done("radio"))).isEqualTo("stopped");
     s.says(CAPTAIN, new Event.ChecklistResumed(LIST));
     assertThat(s.tags()).isEmpty();
@@ -193,19 +203,19 @@ public class DepartureTest {
     Event bare = new Event.TiedOff(List.of());
     assertThat(s.tries(CAPTAIN, bare)).as("no control check yet").isEqualTo("may-not-stay");
     s.says(OFFICER, controls(false));
-    Event reasonForAll = new Event.TiedOff(s.now.inTheWay().stream()
+    Event reasonForAll = new Event.TiedOff(s.now.picture().inTheWay().stream()
         .map(t -> new Event.Acceptance(t.key(), "", "because")).toList());
     assertThat(s.tries(CAPTAIN, reasonForAll)).as("a failed control check never stays").isEqualTo("may-not-stay");
     s.says(OFFICER, controls(true));
     s.says(CAPTAIN, new Event.Measured(new StepId("oxygen"), 1_500));
     s.says(CAPTAIN, new Event.Measured(new StepId("wicks"), 0));
     s.says(CAPTAIN, new Event.Measured(new StepId("pin"), 9));
-    assertThat(s.now.inTheWay()).extracting(Tag::key).containsExactly("pumps", "unfinished/flow");
+    assertThat(s.now.picture().inTheWay()).extracting(Tag::key).containsExactly("pumps", "unfinished/flow");
     assertThat(s.tries(CAPTAIN, bare)).isEqualTo("not-bare");
     Event one = new Event.TiedOff(List.of(new Event.Acceptance("pumps", "", "ground test")));
     assertThat(s.tries(CAPTAIN, one)).isEqualTo("not-bare");
     s.done(OFFICER, "pumps-off");
-    assertThat(s.now.inTheWay()).isEmpty();
+    assertThat(s.now.picture().inTheWay()).isEmpty();
     s.says(CAPTAIN, bare);
     assertThat(s.tries(CAPTAIN, done("clear"))).isEqualTo("tied-off");
   }
@@ -221,31 +231,31 @@ public class DepartureTest {
       Scene s = Scene.ready(List.of(Scene.PACK, Scene.POWER, Scene.TODAY).get(seed % 3));
       for (int i = 0; i < 120; i++) {
         Departure before = s.now;
-        List<Tag> tagsBefore = before.tags();
+        List<Tag> tagsBefore = before.picture().tags();
         boolean captain = random.nextBoolean();
         s.at = s.at.plusSeconds(random.nextInt(60));
         String refused = s.tries(captain ? CAPTAIN : OFFICER, "d" + random.nextInt(2), anything(random, s));
-        assertThat(before.tags()).isEqualTo(tagsBefore);
+        assertThat(before.picture().tags()).isEqualTo(tagsBefore);
         if (!refused.isEmpty()) {
           assertThat(s.now).isSameAs(before);
         }
-        for (Tag tag : s.now.tags()) {
-          assertThat(tag.sinceNumber()).isBetween(2L, s.now.lastNumber());
+        for (Tag tag : s.now.picture().tags()) {
+          assertThat(tag.sinceNumber()).isBetween(2L, s.now.state().lastNumber());
           assertThat(s.log.get((int) tag.sinceNumber() - 1).by()).isEqualTo(tag.hungBy());
         }
       }
-      Departure again = Departure.fold(s.now.pack(), s.log);
-      assertThat(again.tags()).isEqualTo(s.now.tags());
-      assertThat(again.inTheWay()).isEqualTo(s.now.inTheWay());
-      assertThat(again.statuses(again.tags())).isEqualTo(s.now.statuses(s.now.tags()));
+      Departure again = Departure.fold(s.now.state().pack(), s.log);
+      assertThat(again.picture().tags()).isEqualTo(s.now.picture().tags());
+      assertThat(again.picture().inTheWay()).isEqualTo(s.now.picture().inTheWay());
+      assertThat(again.picture().standing().statuses()).isEqualTo(s.now.picture().standing().statuses());
     }
   }
 
   private static Event anything(Random random, Scene s) {
-    List<StepId> steps = s.now.items().stream().map(i -> i.step().id()).toList();
+    List<StepId> steps = s.now.state().items().stream().map(i -> i.step().id()).toList();
     StepId step = steps.get(random.nextInt(steps.size()));
-    List<Find> finds = List.copyOf(s.now.finds());
-    List<UUID> hung = s.now.beside().hung().stream().map(h -> h.event().tag()).toList();
+    List<Find> finds = List.copyOf(s.now.state().finds());
+    List<UUID> hung = s.now.state().hung().stream().map(h -> h.event().tag()).toList();
     return switch (random.nextInt(19)) {
       case 0 -> new Event.StepUndone(step);
       case 1 -> new Event.StepNotToday(step, "because");
@@ -277,15 +287,16 @@ public class DepartureTest {
     assertThat(s.tries(CAPTAIN, new Event.StepDone(oxygen))).isEqualTo("value-wanted");
     s.says(CAPTAIN, new Event.Measured(oxygen, 900));
     assertThat(s.status("oxygen")).isEqualTo(Status.FIND);
-    assertThat(s.now.finds()).extracting(Find::note).containsExactly("Oxygen: 900 psi is under the least, 1 000 psi.");
+    assertThat(s.now.state().finds()).extracting(Find::note)
+        .containsExactly("Oxygen: 900 psi is under the least, 1 000 psi.");
     assertThat(s.tags()).contains("Find without a decision");
     assertThat(s.tries(CAPTAIN, new Event.Measured(oxygen, 1e9))).isEqualTo("not-a-value");
     assertThat(s.tries(CAPTAIN, new Event.Measured(oxygen, Double.NaN))).isEqualTo("not-a-value");
     assertThat(s.tries(CAPTAIN, new Event.Measured(new StepId("clear"), 1))).isEqualTo("no-value");
     s.says(CAPTAIN, new Event.Measured(oxygen, 1_850));
     assertThat(s.status("oxygen")).isEqualTo(Status.DONE);
-    assertThat(s.now.marks(oxygen)).extracting(Mark::words).containsExactly("1 850 psi");
-    assertThat(s.now.finds()).as("a second reading takes the first one's find with it").isEmpty();
+    assertThat(s.now.state().marks(oxygen)).extracting(Mark::words).containsExactly("1 850 psi");
+    assertThat(s.now.state().finds()).as("a second reading takes the first one's find with it").isEmpty();
   }
 
   @Test
@@ -293,10 +304,10 @@ public class DepartureTest {
     Scene s = Scene.ready();
     StepId oxygen = new StepId("oxygen");
     s.says(CAPTAIN, new Event.Measured(oxygen, 900));
-    s.says(CAPTAIN, Scene.verdict(s.now.finds().iterator().next().id(), Verdict.MAINTENANCE_FIRST, "valve"));
+    s.says(CAPTAIN, Scene.verdict(s.now.state().finds().iterator().next().id(), Verdict.MAINTENANCE_FIRST, "valve"));
     s.says(CAPTAIN, new Event.Measured(oxygen, 1_850));
-    assertThat(s.now.finds()).hasSize(1);
-    assertThat(s.now.inTheWay()).extracting(t -> t.kind().mayStay()).contains(false);
+    assertThat(s.now.state().finds()).hasSize(1);
+    assertThat(s.now.picture().inTheWay()).extracting(t -> t.kind().mayStay()).contains(false);
   }
 
   @Test
@@ -304,9 +315,9 @@ public class DepartureTest {
     Scene s = Scene.ready();
     s.says(OFFICER, new Event.StepLater(new StepId("count"), "loaders in the way"));
     assertThat(s.status("count")).isEqualTo(Status.LATER);
-    assertThat(s.now.tags()).extracting(t -> t.detail()).containsExactly("count, loaders in the way");
-    Procedure walk = s.now.card().orElseThrow().parts().getFirst().procedure();
-    assertThat(s.now.next(walk, s.now.statuses(s.now.tags()))).get().extracting(i -> i.step().id().value())
+    assertThat(s.now.picture().tags()).extracting(t -> t.detail()).containsExactly("count, loaders in the way");
+    Part walk = s.now.state().card().orElseThrow().parts().getFirst();
+    assertThat(s.now.picture().next(walk)).get().extracting(i -> i.step().id().value())
         .isEqualTo("cover-a");
     assertThat(s.tries(OFFICER, new Event.StepLater(new StepId("radio"), "x"))).as("the last of a checklist")
         .isEqualTo("no-later");
@@ -318,9 +329,9 @@ public class DepartureTest {
   public void the_log_of_another_tail_may_not_stay() {
     Scene s = Scene.ready();
     s.says(CAPTAIN, new Event.LogTailRead(new TailId("TL-XXY")));
-    assertThat(s.now.tags()).extracting(t -> t.words())
+    assertThat(s.now.picture().tags()).extracting(t -> t.words())
         .containsExactly("Technical log of another aircraft (TL-XXY, this is TL-XXX)");
-    assertThat(s.now.tags()).extracting(t -> t.kind().mayStay()).containsExactly(false);
+    assertThat(s.now.picture().tags()).extracting(t -> t.kind().mayStay()).containsExactly(false);
     s.says(CAPTAIN, new Event.LogTailRead(new TailId("TL-XXX")));
     assertThat(s.tags()).isEmpty();
   }
@@ -336,7 +347,7 @@ public class DepartureTest {
         ZoneOffset.UTC, "", "",
         OptionalInt.empty(), List.of(extra), "");
     s.server(new Event.TechStatus(new TechState(List.of(deferral), List.of(), List.of())));
-    assertThat(s.now.card().orElseThrow().item(new StepId("dx-light"))).get().extracting(i -> i.added())
+    assertThat(s.now.state().card().orElseThrow().item(new StepId("dx-light"))).get().extracting(i -> i.added())
         .isEqualTo("deferred: 33-1 Bulb, until the end of 2027-01-04");
     assertThat(s.tags()).isEmpty();
     s.server(new Event.TechStatus(new TechState(List.of(deferral.barred("day only; dark")), List.of(), List.of())));
@@ -381,12 +392,12 @@ public class DepartureTest {
   public void a_condition_over_a_value_cuts_the_card_again_and_back() {
     Scene s = Scene.ready();
     StepId low = new StepId("oxygen-low");
-    assertThat(s.now.card().orElseThrow().whyLeftOut(low)).isEqualTo("oxygen not measured yet");
+    assertThat(s.now.state().card().orElseThrow().whyLeftOut(low)).isEqualTo("oxygen not measured yet");
     s.says(CAPTAIN, new Event.Measured(new StepId("oxygen"), 1_200));
-    assertThat(s.now.card().orElseThrow().item(low)).get().extracting(i -> i.added())
+    assertThat(s.now.state().card().orElseThrow().item(low)).get().extracting(i -> i.added())
         .isEqualTo("oxygen 1 200 psi, below 1 300 psi");
     s.says(CAPTAIN, new Event.StepUndone(new StepId("oxygen")));
-    assertThat(s.now.card().orElseThrow().item(low)).isEmpty();
+    assertThat(s.now.state().card().orElseThrow().item(low)).isEmpty();
   }
 
   @Test
@@ -401,6 +412,10 @@ public class DepartureTest {
     assertThat(s.status("flaps")).isEqualTo(Status.OPEN);
   }
 
+  private static Optional<Reading> reading(Scene s, StepId step) {
+    return Reading.of(s.now.state(), s.now.state().step(step).orElseThrow());
+  }
+
   /** What was read before and the day's temperature decide what a reading means, whenever they become known. */
   @Test
   public void a_reading_is_judged_by_what_the_departure_knows() {
@@ -409,25 +424,25 @@ public class DepartureTest {
     List<Readings.Past> past = IntStream.range(0, 8)
         .mapToObj(n -> new Readings.Past(100 + 10 * n, 70 + 7 * n, 8 - n * 0.5 + n % 2 * 0.05)).toList();
     s.says(CAPTAIN, new Event.Measured(pin, 3.9));
-    assertThat(Reading.of(s.now, pin)).get().extracting(r -> r.judged().level())
+    assertThat(reading(s, pin)).get().extracting(r -> r.judged().level())
         .isEqualTo(Judged.Level.AS_IT_SHOULD_BE);
-    s.server(new Event.ReadBefore(new Past(
-        List.of(new Past.Row(new QuantityId("pin"), past)), Optional.of(new Usage(180, 126)),
+    s.server(new Event.ReadBefore(new EarlierReadings(
+        List.of(new EarlierReadings.Row(new QuantityId("pin"), past)), Optional.of(new Usage(180, 126)),
         new Schedule(LocalDate.of(2027, 1, 14), List.of(), 5))));
-    assertThat(Reading.of(s.now, pin)).get().extracting(r -> r.judged().level()).isEqualTo(Judged.Level.SOON);
-    assertThat(Reading.of(s.now, pin)).get().extracting(r -> r.judged().words()).asString().contains("landings left")
+    assertThat(reading(s, pin)).get().extracting(r -> r.judged().level()).isEqualTo(Judged.Level.SOON);
+    assertThat(reading(s, pin)).get().extracting(r -> r.judged().words()).asString().contains("landings left")
         .contains("2027-01-");
     assertThat(s.status("pin")).as("soon is done, with a word").isEqualTo(Status.DONE);
-    assertThat(Reading.of(s.now, new StepId("flaps"))).isEmpty();
+    assertThat(reading(s, new StepId("flaps"))).isEmpty();
   }
 
   @Test
   public void the_walk_has_taken_from_its_first_to_its_last_step_once_it_is_whole() {
     Scene s = Scene.ready();
     s.done(OFFICER, "count", "cover-a");
-    assertThat(Account.walked(s.now)).isEmpty();
+    assertThat(Account.walked(s.now.state(), s.now.picture().standing())).isEmpty();
     s.done(OFFICER, "cover-b");
-    assertThat(Account.walked(s.now)).get()
+    assertThat(Account.walked(s.now.state(), s.now.picture().standing())).get()
         .satisfies(d -> assertThat(d).isBetween(Duration.ZERO, Duration.ofSeconds(10)));
   }
 
@@ -436,20 +451,21 @@ public class DepartureTest {
     Scene s = Scene.ready();
     StepId count = new StepId("count");
     List<UUID> many = IntStream.range(0, 13).mapToObj(n -> new UUID(1, n)).toList();
-    Find.What what = Find.What.DEFECT;
+    FindDetail what = FindDetail.DEFECT;
     assertThat(s.tries(OFFICER, new Event.FindRaised(new UUID(2, 1), count, "x",
-        new Find.What(Severity.MARK, 0, what.entry(), what.spot(), List.of()))))
+        new FindDetail(Severity.MARK, 0, what.entry(), what.spot(), List.of()))))
         .isEqualTo("not-a-count");
     assertThat(s.tries(OFFICER, new Event.FindRaised(new UUID(2, 1), count, "x",
-        new Find.What(Severity.MARK, 1, what.entry(), what.spot(), many))))
+        new FindDetail(Severity.MARK, 1, what.entry(), what.spot(), many))))
         .isEqualTo("too-many-photos");
     assertThat(s.tries(OFFICER, new Event.FindRaised(
-        new UUID(2, 1), count, "x", new Find.What(Severity.MARK, 1, what.entry(),
-        Optional.of(new Find.Spot(Double.NaN, 2)), List.of()))))
+        new UUID(2, 1), count, "x", new FindDetail(Severity.MARK, 1, what.entry(),
+        Optional.of(new FindDetail.Spot(Double.NaN, 2)), List.of()))))
         .isEqualTo("off-the-drawing");
-    s.says(OFFICER, new Event.FindRaised(new UUID(2, 1), count, "x", new Find.What(
-        Severity.MARK, 2, Optional.of(new EntryId("33-1")), Optional.of(new Find.Spot(-2, 3)), many.subList(0, 12))));
-    assertThat(s.now.find(new UUID(2, 1))).get().extracting(f -> f.what().photos().size()).isEqualTo(12);
+    s.says(OFFICER, new Event.FindRaised(new UUID(2, 1), count, "x", new FindDetail(
+        Severity.MARK, 2, Optional.of(new EntryId("33-1")), Optional.of(new FindDetail.Spot(-2, 3)),
+        many.subList(0, 12))));
+    assertThat(s.now.state().find(new UUID(2, 1))).get().extracting(f -> f.what().photos().size()).isEqualTo(12);
   }
 
   /** A count of things missing takes the one entry of its step; a reading of another kind takes none. */
@@ -461,8 +477,9 @@ public class DepartureTest {
         List.of(entry("23-1", "wicks"), entry("35-1", "oxygen")), List.of());
     s.says(CAPTAIN, new Event.Measured(new StepId("wicks"), 1));
     s.says(CAPTAIN, new Event.Measured(new StepId("oxygen"), 700));
-    Map<String, Verdict> verdicts = s.now.finds().stream().collect(Collectors.toMap(
-        f -> f.step().value(), f -> Cases.of(s.now, f, list, Instant.EPOCH, ZoneOffset.UTC).orElseThrow().verdict()));
+    Map<String, Verdict> verdicts = s.now.state().finds().stream().collect(Collectors.toMap(
+        f -> f.step().value(),
+        f -> FindCases.of(s.now.state(), f, list, Instant.EPOCH, ZoneOffset.UTC).orElseThrow().verdict()));
     assertThat(verdicts).containsEntry("wicks", Verdict.FLY_WITH_ENTRY)
         .containsEntry("oxygen", Verdict.MAINTENANCE_FIRST);
   }

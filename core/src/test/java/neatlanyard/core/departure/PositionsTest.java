@@ -6,9 +6,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Random;
+import neatlanyard.core.log.Event;
 import neatlanyard.core.sop.PointId;
 import neatlanyard.core.sop.State;
 import neatlanyard.core.sop.StepId;
+import neatlanyard.core.state.Status;
 import org.testng.annotations.Test;
 
 /**

@@ -24,6 +24,10 @@ import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.fleet.TypeId;
 import neatlanyard.core.gauge.Missing;
 import neatlanyard.core.gauge.WearPin;
+import neatlanyard.core.log.Entry;
+import neatlanyard.core.log.Event;
+import neatlanyard.core.log.FindDetail;
+import neatlanyard.core.log.Proposal;
 import neatlanyard.core.sop.Alternation;
 import neatlanyard.core.sop.Circumstance;
 import neatlanyard.core.sop.Condition;
@@ -50,6 +54,7 @@ import neatlanyard.core.sop.StepId;
 import neatlanyard.core.sop.TagId;
 import neatlanyard.core.sop.TagKind;
 import neatlanyard.core.sop.Wait;
+import neatlanyard.core.state.Status;
 import neatlanyard.core.units.Unit;
 import neatlanyard.core.weather.StationReport;
 
@@ -72,7 +77,7 @@ final class Scene {
 
   private Scene(Pack pack, Flight flight) {
     now = Departure.open(pack, new Event.Opened(flight, TAIL, pack.id(), "1", "", List.of()));
-    log = new ArrayList<>(List.of(entry(1, OFFICER, "d1", now.opened(), Optional.empty())));
+    log = new ArrayList<>(List.of(entry(1, OFFICER, "d1", now.state().opened(), Optional.empty())));
   }
 
   private static final Planform.Aerofoil WING = new Planform.Aerofoil(1, 0, 1, 0, 1);
@@ -233,14 +238,14 @@ final class Scene {
     if (refusal.isPresent()) {
       return refusal.get().code();
     }
-    Entry entry = entry(now.lastNumber() + 1, by, device, event, now.seatOf(by));
+    Entry entry = entry(now.state().lastNumber() + 1, by, device, event, now.state().seatOf(by));
     now = now.apply(entry);
     log.add(entry);
     return "";
   }
 
   static Event.FindRaised find(UUID id, StepId step, String note) {
-    return new Event.FindRaised(id, step, note, Find.What.DEFECT);
+    return new Event.FindRaised(id, step, note, FindDetail.DEFECT);
   }
 
   static Event.VerdictTaken verdict(UUID find, Verdict verdict, String words) {
@@ -249,7 +254,7 @@ final class Scene {
 
   /** What the server writes by itself, which no person may. */
   void server(Event event) {
-    Entry entry = entry(now.lastNumber() + 1, STRANGER, "server", event, Optional.empty());
+    Entry entry = entry(now.state().lastNumber() + 1, STRANGER, "server", event, Optional.empty());
     now = now.apply(entry);
     log.add(entry);
   }
@@ -272,10 +277,10 @@ final class Scene {
   }
 
   Status status(String step) {
-    return now.statuses(now.tags()).getOrDefault(new StepId(step), Status.OPEN);
+    return now.picture().standing().of(new StepId(step));
   }
 
   List<String> tags() {
-    return now.tags().stream().map(t -> t.title()).toList();
+    return now.picture().tags().stream().map(t -> t.title()).toList();
   }
 }

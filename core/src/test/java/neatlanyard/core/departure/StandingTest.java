@@ -17,8 +17,13 @@ import java.util.UUID;
 import java.util.stream.Stream;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Seat;
-import neatlanyard.core.lanyard.Tag;
+import neatlanyard.core.flow.DayValues;
+import neatlanyard.core.flow.Gates;
+import neatlanyard.core.lanyard.Standing;
+import neatlanyard.core.log.Event;
+import neatlanyard.core.log.Proposal;
 import neatlanyard.core.sop.Card.Item;
+import neatlanyard.core.sop.Card.Part;
 import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.sop.PointId;
@@ -26,6 +31,7 @@ import neatlanyard.core.sop.Procedure;
 import neatlanyard.core.sop.Stage;
 import neatlanyard.core.sop.State;
 import neatlanyard.core.sop.StepId;
+import neatlanyard.core.state.Status;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -47,16 +53,15 @@ public class StandingTest {
     for (int i = 0; i < 120; i++) {
       s.at = s.at.plusSeconds(random.nextInt(40));
       s.tries(CREW.get(random.nextInt(3)), "d" + random.nextInt(3), anything(random, s));
-      List<Tag> tags = s.now.tags();
-      Standing standing = new Standing(s.now, tags);
+      Standing standing = s.now.picture().standing();
       Map<StepId, Status> statuses = standing.statuses();
-      for (Item item : s.now.items()) {
+      for (Item item : s.now.state().items()) {
         Status status = status(statuses, item);
         owed(item, status, standing);
         told(s, item, status, standing);
       }
-      s.now.card().orElseThrow().parts().forEach(p -> inOrder(s.now, p.procedure(), statuses));
-      gates(s, tags, statuses);
+      s.now.state().card().orElseThrow().parts().forEach(p -> inOrder(s.now.picture(), p, statuses));
+      gates(s, statuses);
     }
   }
 
@@ -80,24 +85,24 @@ public class StandingTest {
   private static void told(Scene s, Item item, Status status, Standing standing) {
     StepId id = item.step().id();
     if (status == Status.AGAIN) {
-      boolean byTag = s.now.tags().stream().anyMatch(t -> t.closedBy().contains(id));
+      boolean byTag = s.now.picture().tags().stream().anyMatch(t -> t.closedBy().contains(id));
       assertThat(byTag || !standing.because(item).isEmpty()).as("%s says why", id).isTrue();
     }
-    if (status == Status.DONE && DayValues.back(item)) {
-      String said = s.now.beside().value(id).orElseThrow().event().value();
-      boolean words = s.now.beside().override(id).isPresent();
-      assertThat(words || DayValues.of(s.now, item).filter(k -> !k.agrees(said)).isEmpty()).as("%s: %s", id, said)
-          .isTrue();
+    if (status == Status.DONE && DayValues.askedBack(item)) {
+      String said = s.now.state().notes(id).value().orElseThrow().event().value();
+      boolean words = s.now.state().notes(id).override().isPresent();
+      assertThat(words || DayValues.of(s.now.state(), item).filter(k -> !k.agrees(said)).isEmpty())
+          .as("%s: %s", id, said).isTrue();
     }
   }
 
   /** A checklist does not pass over what is open, and keeps what is held before its line and before its end. */
-  private static void inOrder(Departure d, Procedure procedure, Map<StepId, Status> statuses) {
-    Optional<Item> next = d.next(procedure, statuses);
-    List<Item> open = d.part(procedure.id()).orElseThrow().items().stream().filter(i -> !status(statuses, i).settled())
+  private static void inOrder(Picture picture, Part part, Map<StepId, Status> statuses) {
+    Optional<Item> next = picture.next(part);
+    List<Item> open = part.items().stream().filter(i -> !status(statuses, i).settled())
         .toList();
     assertThat(next.isEmpty()).isEqualTo(open.isEmpty());
-    next.filter(n -> procedure.kind() == Procedure.Kind.CHECKLIST).ifPresent(n -> {
+    next.filter(n -> part.procedure().kind() == Procedure.Kind.CHECKLIST).ifPresent(n -> {
       List<Item> before = open.stream().takeWhile(i -> !i.equals(n)).toList();
       assertThat(before).allMatch(i -> status(statuses, i) == Status.LATER);
       if (n.step().belowLine() && status(statuses, n) != Status.LATER) {
@@ -107,16 +112,16 @@ public class StandingTest {
   }
 
   /** What is told as closed is refused, and what is not is not, for whoever owns it. */
-  private static void gates(Scene s, List<Tag> tags, Map<StepId, Status> statuses) {
-    for (Item item : s.now.items()) {
-      if (status(statuses, item).settled() || s.now.beside().override(item.step().id()).isPresent()) {
+  private static void gates(Scene s, Map<StepId, Status> statuses) {
+    for (Item item : s.now.state().items()) {
+      if (status(statuses, item).settled() || s.now.state().notes(item.step().id()).override().isPresent()) {
         continue;
       }
       CrewId owner = CREW.get(List.of(Seat.LEFT, Seat.RIGHT, Seat.ENGINEER).indexOf(item.seats().iterator().next()));
-      Instant now = s.at.plusSeconds(s.now.lastNumber());
-      boolean closed = Gates.all(s.now, item, Gates.ofStage(s.now, item.procedure().stage(), tags)).stream()
+      Instant now = s.at.plusSeconds(s.now.state().lastNumber());
+      boolean closed = s.now.picture().gates(item).stream()
           .anyMatch(g -> g.until().map(u -> u.isAfter(now.plusSeconds(2))).orElse(true));
-      boolean opens = Gates.of(s.now, item).stream()
+      boolean opens = Gates.of(s.now.state(), item).stream()
           .anyMatch(g -> g.until().filter(u -> !u.isAfter(now.plusSeconds(2))).isPresent());
       String refused = Admission.refusal(s.now,
           new Proposal(UUID.randomUUID(), now, owner, "d", new Event.StepDone(item.step().id())), now)
@@ -129,10 +134,10 @@ public class StandingTest {
   }
 
   private static Event anything(Random random, Scene s) {
-    List<StepId> steps = s.now.items().stream().map(i -> i.step().id()).toList();
+    List<StepId> steps = s.now.state().items().stream().map(i -> i.step().id()).toList();
     StepId step = steps.get(random.nextInt(steps.size()));
-    List<UUID> hung = s.now.beside().hung().stream().map(h -> h.event().tag()).toList();
-    List<PlaceId> panels = s.now.pack().procedures().stream().flatMap(p -> p.steps().stream()).map(x -> x.place())
+    List<UUID> hung = s.now.state().hung().stream().map(h -> h.event().tag()).toList();
+    List<PlaceId> panels = s.now.state().pack().steps().map(x -> x.place())
         .distinct().toList();
     return switch (random.nextInt(15)) {
       case 0 -> new Event.StepUndone(step);

@@ -15,15 +15,15 @@ import java.util.TreeSet;
 import neatlanyard.core.lanyard.Cord;
 import neatlanyard.core.lanyard.Deed;
 import neatlanyard.core.lanyard.Tag;
-import neatlanyard.core.sop.Card;
 import neatlanyard.core.sop.Card.Item;
+import neatlanyard.core.sop.Card;
 import neatlanyard.core.sop.Step;
 import neatlanyard.core.sop.StepId;
 import org.testng.annotations.Test;
 
 /** What hangs, held against a plain reading of its rule: one thing at a time, by the numbers of the log. */
 public class TagsTest {
-  private static final Card CARD = Scene.ready().now.card().orElseThrow();
+  private static final Card CARD = Scene.ready().now.state().card().orElseThrow();
 
   private static List<Step> hooked() {
     return CARD.parts().stream().flatMap(p -> p.items().stream()).map(Item::step)
@@ -67,7 +67,7 @@ public class TagsTest {
         }
       }
       Map<String, Set<String>> open = open(deeds);
-      List<Tag> tags = Cord.tags(CARD, deeds, List.of());
+      List<Tag> tags = Cord.ofSteps(CARD, deeds);
       assertThat(tags).as("seed %d", seed).extracting(Tag::key).containsExactlyInAnyOrderElementsOf(open.keySet());
       for (Tag tag : tags) {
         assertThat(tag.open()).containsExactlyInAnyOrderElementsOf(open.get(tag.key()));

@@ -13,17 +13,22 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
-import neatlanyard.core.departure.DayValues.Known;
+import neatlanyard.core.checklist.TakeoffConfiguration;
+import neatlanyard.core.flow.DayValues.TodaysValue;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.flow.DayValues;
 import neatlanyard.core.lanyard.Tag;
-import neatlanyard.core.sop.Card;
+import neatlanyard.core.log.Event;
+import neatlanyard.core.log.Facts;
 import neatlanyard.core.sop.Card.Item;
+import neatlanyard.core.sop.Card;
 import neatlanyard.core.sop.Handovers;
 import neatlanyard.core.sop.PointId;
 import neatlanyard.core.sop.Stage;
 import neatlanyard.core.sop.State;
 import neatlanyard.core.sop.StepId;
+import neatlanyard.core.state.Status;
 import org.testng.annotations.Test;
 
 /** Values that today gives, answers that are no longer true, what a checklist holds, and what closes a stage. */
@@ -38,11 +43,11 @@ public class TodayTest {
   }
 
   private static Item item(Scene s, String step) {
-    return s.now.card().flatMap(c -> c.item(new StepId(step))).orElseThrow();
+    return s.now.state().card().flatMap(c -> c.item(new StepId(step))).orElseThrow();
   }
 
-  private static Known known(Scene s, String step) {
-    return DayValues.of(s.now, item(s, step)).orElseThrow();
+  private static TodaysValue known(Scene s, String step) {
+    return DayValues.of(s.now.state(), item(s, step)).orElseThrow();
   }
 
   private static Event value(String step, String said) {
@@ -50,7 +55,7 @@ public class TodayTest {
   }
 
   private static String because(Scene s, String step) {
-    return new Standing(s.now, s.now.tags()).because(item(s, step));
+    return s.now.picture().standing().because(item(s, step));
   }
 
   /** Both answer the flaps, the left seat the altimeters. */
@@ -66,12 +71,12 @@ public class TodayTest {
   @Test
   public void a_value_of_today_says_where_it_comes_from() {
     Scene s = scene();
-    assertThat(known(s, "level")).extracting(Known::shown, Known::from)
+    assertThat(known(s, "level")).extracting(TodaysValue::shown, TodaysValue::from)
         .containsExactly("level 170", "the flight's plan");
-    assertThat(known(s, "landing")).extracting(Known::shown, Known::from)
-        .as("older cabin controllers want 200 ft less (job.md 4)")
+    assertThat(known(s, "landing")).extracting(TodaysValue::shown, TodaysValue::from)
+        .as("older cabin controllers want 200 ft less by common practice")
         .containsExactly("12 ft", "Vesk, 212 ft, less 200 ft");
-    assertThat(known(s, "igniter")).extracting(Known::plain, Known::from)
+    assertThat(known(s, "igniter")).extracting(TodaysValue::plain, TodaysValue::from)
         .containsExactly("right", "last used: left, on 1970-01-01");
     // 29.92 inHg is 1013 hPa and 1 inHg is 33.863 9 hPa: NIST SP 811.
     assertThat(known(s, "altimeters").shown()).isEqualTo("1003 hPa, 29.62 inches");
@@ -93,16 +98,17 @@ public class TodayTest {
     assertThat(s.tries(OFFICER, value("igniter", "left"))).isEqualTo("differs");
     s.says(OFFICER, new Event.Overridden(new StepId("igniter"), "the right one is deferred"));
     s.says(OFFICER, value("igniter", "left"));
-    assertThat(s.now.tags()).extracting(Tag::detail)
+    assertThat(s.now.picture().tags()).extracting(Tag::detail)
         .containsExactly(
         "igniter: left was said; it is right by last used: left, on 1970-01-01: the right one is deferred");
-    assertThat(DayValues.uses(s.now)).as("what was used, not what should have been").extracting(Facts.LastUse::choice)
+    assertThat(DayValues.uses(s.now.state())).as("what was used, not what should have been")
+        .extracting(Facts.LastUse::choice)
         .containsExactly("left");
     s.says(OFFICER, new Event.StepUndone(new StepId("igniter")));
     s.says(OFFICER, value("igniter", "right"));
-    assertThat(s.now.tags()).isEmpty();
+    assertThat(s.now.picture().tags()).isEmpty();
     s.says(OFFICER, Scene.day(OptionalDouble.empty()));
-    assertThat(DayValues.of(s.now, item(s, "altimeters"))).as("a report without a setting").isEmpty();
+    assertThat(DayValues.of(s.now.state(), item(s, "altimeters"))).as("a report without a setting").isEmpty();
   }
 
   @Test
@@ -110,10 +116,10 @@ public class TodayTest {
     Scene s = scene();
     s.says(OFFICER, new Event.Overridden(new StepId("window"), "the old selector"));
     s.says(OFFICER, value("window", "300"));
-    assertThat(s.now.tags()).extracting(Tag::key, Tag::detail).containsExactly(tuple(
+    assertThat(s.now.picture().tags()).extracting(Tag::key, Tag::detail).containsExactly(tuple(
         "override/window", "window: 300 was said; it is 212 ft by Vesk, before level: the old selector"));
     s.says(OFFICER, value("level", "170"));
-    assertThat(s.now.tags()).extracting(Tag::detail)
+    assertThat(s.now.picture().tags()).extracting(Tag::detail)
         .containsExactly("window: 300 was said; it is 212 ft by Vesk: the old selector");
   }
 
@@ -123,7 +129,7 @@ public class TodayTest {
     for (int hpa = 860; hpa <= 1_090; hpa++) {
       Scene s = Scene.ready(Scene.TODAY);
       s.says(OFFICER, Scene.day(OptionalDouble.of(hpa)));
-      Known known = known(s, "altimeters");
+      TodaysValue known = known(s, "altimeters");
       String inches = known.accepted().getLast();
       // 1 inHg is 33.863 9 hPa: NIST SP 811. Two decimals are within a fifth of a hectopascal.
       assertThat(Double.parseDouble(inches) * 33.8639).isCloseTo(hpa, offset(0.2));
@@ -148,7 +154,7 @@ public class TodayTest {
     assertThat(because(s, "flaps")).isEqualTo("0 since, by the aircraft's own data");
     s.says(OFFICER, value("flaps", "15"));
     assertThat(s.status("flaps")).as("both must say it again").isEqualTo(Status.AGAIN);
-    assertThat(new Standing(s.now, s.now.tags()).owes(item(s, "flaps"))).containsExactly(Seat.LEFT);
+    assertThat(s.now.picture().standing().owes(item(s, "flaps"))).containsExactly(Seat.LEFT);
     s.says(CAPTAIN, value("flaps", "15"));
     s.says(OFFICER, Scene.day(OptionalDouble.of(1_001)));
     assertThat(s.status("flaps")).isEqualTo(Status.DONE);
@@ -161,7 +167,7 @@ public class TodayTest {
   public void what_a_checklist_holds_comes_before_the_line_and_before_its_last_item() {
     Scene s = scene();
     s.says(CAPTAIN, new Event.StepLater(new StepId("flaps"), "people below the flaps"));
-    assertThat(s.now.tags()).singleElement().extracting(Tag::due).isEqualTo(Stage.BEFORE_TAKEOFF);
+    assertThat(s.now.picture().tags()).singleElement().extracting(Tag::due).isEqualTo(Stage.BEFORE_TAKEOFF);
     s.says(CAPTAIN, value("altimeters", "1003"));
     assertThat(s.tries(OFFICER, new Event.StepDone(new StepId("cabin")))).as("the line is not crossed")
         .isEqualTo("out-of-order");
@@ -171,7 +177,7 @@ public class TodayTest {
     s.says(OFFICER, new Event.StepLater(new StepId("cabin"), "no report yet"));
     assertThat(s.tries(OFFICER, new Event.StepDone(new StepId("complete")))).isEqualTo("out-of-order");
     s.done(OFFICER, "cabin", "complete");
-    assertThat(s.now.next(s.now.part(LIST).orElseThrow().procedure(), s.now.statuses(s.now.tags()))).isEmpty();
+    assertThat(s.now.picture().next(s.now.state().part(LIST).orElseThrow())).isEmpty();
   }
 
   @Test
@@ -199,7 +205,7 @@ public class TodayTest {
         .isEqualTo("needs");
     s.says(OFFICER, new Event.Overridden(new StepId("radar"), "rain ahead"));
     s.done(OFFICER, "radar");
-    assertThat(s.now.tags()).singleElement().extracting(Tag::due).as("not before the stage it was said in")
+    assertThat(s.now.picture().tags()).singleElement().extracting(Tag::due).as("not before the stage it was said in")
         .isEqualTo(Stage.LINE_UP);
     s.done(OFFICER, "heading");
   }
@@ -207,14 +213,14 @@ public class TodayTest {
   @Test
   public void the_runway_wants_the_takeoff_configuration() {
     Scene s = scene();
-    assertThat(Takeoff.of(s.now)).singleElement().extracting(Takeoff.Check::words)
+    assertThat(s.now.picture().takeoff()).singleElement().extracting(TakeoffConfiguration.Check::words)
         .isEqualTo("flaps: 15 wanted, nobody has said so");
     s.says(OFFICER, new Event.AircraftRead("data", List.of(new State(new PointId("flaps"), "0"))));
-    assertThat(Takeoff.of(s.now)).singleElement().extracting(Takeoff.Check::words)
+    assertThat(s.now.picture().takeoff()).singleElement().extracting(TakeoffConfiguration.Check::words)
         .isEqualTo("flaps: 15 wanted, 0 by the aircraft's own data");
     assertThat(s.tries(OFFICER, new Event.StepDone(new StepId("strobes")))).isEqualTo("needs");
     s.done(OFFICER, "set-flaps");
-    assertThat(Takeoff.of(s.now)).allMatch(Takeoff.Check::so);
+    assertThat(s.now.picture().takeoff()).allMatch(TakeoffConfiguration.Check::so);
     s.done(OFFICER, "strobes");
     s.says(OFFICER, new Event.AircraftRead("data", List.of(new State(new PointId("flaps"), "0"))));
     s.says(OFFICER, new Event.Overridden(new StepId("heading"), "the sensor is deferred"));
@@ -230,7 +236,7 @@ public class TodayTest {
     Scene s = scene();
     assertThat(item(s, "level").seats()).containsExactly(Seat.RIGHT);
     Card three = Card.cut(
-        Scene.TODAY, new Card.Crewing(Seat.LEFT, Set.of(Seat.values()), Handovers.NONE), s.now.situation()
+        Scene.TODAY, new Card.Crewing(Seat.LEFT, Set.of(Seat.values()), Handovers.NONE), s.now.state().situation()
         .orElseThrow(), List.of());
     assertThat(three.item(new StepId("level")).orElseThrow().seats()).containsExactly(Seat.ENGINEER);
     assertThat(three.item(new StepId("flaps")).orElseThrow().seats()).isEqualTo(Seat.pilots());

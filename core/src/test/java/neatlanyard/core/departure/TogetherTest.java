@@ -11,12 +11,16 @@ import java.util.Optional;
 import java.util.UUID;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.lanyard.Tag;
+import neatlanyard.core.log.Entry;
+import neatlanyard.core.log.Event;
+import neatlanyard.core.record.Account;
 import neatlanyard.core.sop.Handovers;
 import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.sop.ProcedureId;
 import neatlanyard.core.sop.Stage;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.sop.TagKind.Trigger;
+import neatlanyard.core.state.Status;
 import org.testng.annotations.Test;
 
 /** What keeps a step closed, what runs by itself, and what people hang, hand over and are called away from. */
@@ -27,7 +31,7 @@ public class TogetherTest {
   private static final StepId BLEED = new StepId("bleed");
 
   private static List<Tag> tags(Scene scene, Trigger trigger) {
-    return scene.now.tags().stream().filter(t -> t.kind().hangsOn() == trigger).toList();
+    return scene.now.picture().tags().stream().filter(t -> t.kind().hangsOn() == trigger).toList();
   }
 
   private static Scene apuRunning() {
@@ -40,7 +44,7 @@ public class TogetherTest {
   @Test
   public void a_wait_runs_from_its_step_gates_what_waits_and_goes_with_it() {
     Scene scene = apuRunning();
-    assertThat(scene.now.waits()).singleElement()
+    assertThat(scene.now.picture().waits()).singleElement()
         .satisfies(w -> assertThat(w.until()).isEqualTo(scene.at.plusSeconds(180)));
     assertThat(tags(scene, Trigger.WAIT)).singleElement().satisfies(t -> {
       assertThat(t.title()).isEqualTo("apu: 3 min before bleed air is taken");
@@ -145,7 +149,7 @@ public class TogetherTest {
     scene.says(OFFICER, new Event.WentOn());
     assertThat(tags(scene, Trigger.INTERRUPTED)).singleElement()
         .satisfies(t -> assertThat(t.hungBy()).isEqualTo(CAPTAIN));
-    assertThat(scene.now.beside().interruptions().getFirst().length()).contains(Duration.ofSeconds(95));
+    assertThat(scene.now.state().interruptions().getFirst().length()).contains(Duration.ofSeconds(95));
   }
 
   @Test
@@ -162,14 +166,14 @@ public class TogetherTest {
     scene.says(CAPTAIN, new Event.PanelHandedOver(panel, Seat.RIGHT));
     assertThat(scene.status("apu")).as("who worked it then has answered").isEqualTo(Status.DONE);
     scene.says(OFFICER, new Event.StepDone(HEATER));
-    assertThat(scene.now.marks(APU)).singleElement().satisfies(m -> assertThat(m.by()).isEqualTo(CAPTAIN));
+    assertThat(scene.now.state().marks(APU)).singleElement().satisfies(m -> assertThat(m.by()).isEqualTo(CAPTAIN));
   }
 
   @Test
   public void who_hands_a_panel_over_gives_what_they_work_of_it() {
     PlaceId panel = new PlaceId("place");
     Scene scene = Scene.ready();
-    assertThat(scene.now.part(new ProcedureId("flow")).orElseThrow().items()).extracting(i -> i.step().place())
+    assertThat(scene.now.state().part(new ProcedureId("flow")).orElseThrow().items()).extracting(i -> i.step().place())
         .containsOnly(panel);
     scene.says(CAPTAIN, new Event.PanelHandedOver(panel, Seat.RIGHT));
     scene.says(OFFICER, new Event.StepDone(new StepId("clear")));
@@ -197,9 +201,9 @@ public class TogetherTest {
     scene.at = scene.at.plusSeconds(30);
     scene.says(OFFICER, new Event.StepNotToday(HEATER, "it is summer"));
     scene.says(CAPTAIN, new Event.WentOn());
-    assertThat(Account.of(scene.now).stages()).as("the APU is open").isEmpty();
+    assertThat(Account.of(scene.now.state(), scene.now.picture().beads()).stages()).as("the APU is open").isEmpty();
     scene.says(OFFICER, new Event.StepDone(APU));
-    Account account = Account.of(scene.now);
+    Account account = Account.of(scene.now.state(), scene.now.picture().beads());
     assertThat(account.away()).isEqualTo(Duration.ofSeconds(30));
     assertThat(account.stages()).singleElement().satisfies(t -> {
       assertThat(t.stage()).isEqualTo(Stage.POWER_UP);

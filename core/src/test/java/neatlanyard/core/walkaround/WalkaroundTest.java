@@ -30,7 +30,8 @@ public class WalkaroundTest {
   }
 
   private static Item item(String id, String place, String challenge, String response) {
-    return new Item(Step.of(id, place, challenge, response, Owner.RIGHT).build(), WALK, Set.of(Seat.RIGHT), false, "");
+    return new Item(Step.of(id, place, challenge, response, Owner.RIGHT).build(), WALK, Set.of(Seat.RIGHT), false, "",
+        0);
   }
 
   @Test

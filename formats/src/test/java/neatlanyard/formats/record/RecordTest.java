@@ -15,12 +15,13 @@ import java.util.Set;
 import java.util.UUID;
 import neatlanyard.core.controls.Axis;
 import neatlanyard.core.controls.Judgement;
-import neatlanyard.core.departure.Entry;
-import neatlanyard.core.departure.Event;
-import neatlanyard.core.departure.Facts;
-import neatlanyard.core.departure.Find;
-import neatlanyard.core.departure.Past;
-import neatlanyard.core.departure.TechState;
+import neatlanyard.core.log.Entry;
+import neatlanyard.core.log.FindDetail;
+import neatlanyard.core.log.Event;
+import neatlanyard.core.log.Facts;
+import neatlanyard.core.state.Find;
+import neatlanyard.core.log.EarlierReadings;
+import neatlanyard.core.log.TechState;
 import neatlanyard.core.dispatch.Case;
 import neatlanyard.core.dispatch.Deferral;
 import neatlanyard.core.dispatch.DispatchList;
@@ -98,8 +99,8 @@ public class RecordTest {
       new Event.PanelHandedOver(new PlaceId("overhead"), Seat.RIGHT),
       new Event.StepLater(STEP, "loaders in the way"),
       new Event.LogTailRead(new TailId("TL-DVB")),
-      new Event.FindRaised(new UUID(0x7000L, 1), STEP, "tape\nleft", new Find.What(
-          Severity.MARK, 2, Optional.of(new EntryId("33-1")), Optional.of(new Find.Spot(-2.5, 3)),
+      new Event.FindRaised(new UUID(0x7000L, 1), STEP, "tape\nleft", new FindDetail(
+          Severity.MARK, 2, Optional.of(new EntryId("33-1")), Optional.of(new FindDetail.Spot(-2.5, 3)),
           List.of(new UUID(0x7000L, 9)))),
       new Event.VerdictTaken(new UUID(0x7000L, 1), Verdict.FLY_WITH_ENTRY, "entered", Optional.of(new Case(
           Verdict.FLY_WITH_ENTRY, Optional.of(new EntryId("33-1")), List.of("one of two"),
@@ -113,8 +114,8 @@ public class RecordTest {
           List.of(new TechState.Settled(new UUID(0x7000L, 1), true, "changed")),
           List.of(new TechState.FoundBefore(new UUID(0x7000L, 3), Optional.empty(), Optional.of(STEP), "cut", "Holm",
           AT, "", List.of())))),
-      new Event.ReadBefore(new Past(
-          List.of(new Past.Row(new QuantityId("oil-left"), List.of(new Readings.Past(100, 75.5, 11.2)))),
+      new Event.ReadBefore(new EarlierReadings(
+          List.of(new EarlierReadings.Row(new QuantityId("oil-left"), List.of(new Readings.Past(100, 75.5, 11.2)))),
           Optional.of(new Usage(104, 78.3)),
           new Schedule(LocalDate.of(2027, 1, 14), List.of(LocalDate.of(2027, 1, 15)), 4))),
       new Event.ChecklistStopped(new ProcedureId("before-takeoff")),
@@ -153,7 +154,7 @@ public class RecordTest {
   public void what_an_earlier_version_wrote_is_read() {
     String find = "{\"find\":\"00000000-0000-7000-0000-000000000001\",\"step\":\"wa-x\",\"note\":\"torn\"}";
     assertThat(EntryJson.event("find-raised", EntryJson.tree(find))).isEqualTo(
-        new Event.FindRaised(new UUID(0x7000L, 1), new StepId("wa-x"), "torn", Find.What.DEFECT));
+        new Event.FindRaised(new UUID(0x7000L, 1), new StepId("wa-x"), "torn", FindDetail.DEFECT));
     String verdict =
         "{\"find\":\"00000000-0000-7000-0000-000000000001\",\"verdict\":\"nothing_to_enter\",\"words\":\"\"}";
     assertThat(EntryJson.event("verdict-taken", EntryJson.tree(verdict))).isEqualTo(

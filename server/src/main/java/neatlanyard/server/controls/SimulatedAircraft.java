@@ -9,7 +9,7 @@ import neatlanyard.core.controls.Axis;
 import neatlanyard.core.controls.ControlSpec;
 import neatlanyard.core.controls.ControlSpec.Surface;
 import neatlanyard.core.controls.Trace.Sample;
-import neatlanyard.core.departure.Gates;
+import neatlanyard.core.flow.FoundSo;
 import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.Point;
 import neatlanyard.core.sop.PointId;
@@ -92,7 +92,7 @@ public final class SimulatedAircraft implements AircraftData {
     }
     if (behaviour.equals(LEFT_POWERED)) {
       return Optional.of(pack.procedures().stream()
-          .flatMap(p -> p.steps().stream().filter(s -> Gates.mayBeFound(pack, p, s)))
+          .flatMap(p -> p.steps().stream().filter(s -> FoundSo.may(pack, p, s)))
           .flatMap(s -> s.sets().stream()).distinct().toList());
     }
     return Optional.of(pack.takeoff().stream().map(s -> behaviour.equals("not/" + s.point()) ? elsewhere(pack, s)

@@ -13,9 +13,10 @@ import neatlanyard.core.controls.ControlSpec;
 import neatlanyard.core.controls.Judgement;
 import neatlanyard.core.controls.Trace;
 import neatlanyard.core.controls.Trace.Sample;
-import neatlanyard.core.departure.Event;
-import neatlanyard.core.departure.Positions;
-import neatlanyard.core.departure.Proposal;
+import neatlanyard.core.log.Event;
+import neatlanyard.core.departure.Departure;
+import neatlanyard.core.flow.Positions;
+import neatlanyard.core.log.Proposal;
 import neatlanyard.core.fleet.Refusal;
 import neatlanyard.core.record.Chain;
 import neatlanyard.core.sop.Pack;
@@ -84,7 +85,9 @@ class ControlsController {
     DepartureDesk desk = departures.require(id);
     String device = DepartureController.device(form.device() == null ? "" : form.device());
     String behaviour = form.behaviour() == null ? "" : form.behaviour();
-    List<State> states = aircraft.read(desk.state().pack(), Positions.said(desk.state()), behaviour).orElseThrow(() ->
+    Departure now = desk.departure();
+    List<State> states = aircraft.read(
+        now.state().pack(), Positions.last(now.picture().positions()), behaviour).orElseThrow(() ->
         Problem.bad("no-such-behaviour", "The %s does not know '%s'.".formatted(aircraft.name(), behaviour)));
     return new Accepted(
         desk.take(new Proposal(UUID.randomUUID(), clock.instant(), who.id(), device,
@@ -126,7 +129,7 @@ class ControlsController {
       for (int i = 0; i < samples.size(); i += together) {
         List<Sample> some = samples.subList(i, Math.min(samples.size(), i + together));
         Samples frame = new Samples(check, i == 0, some.stream().map(ControlsController::values).toList());
-        desk.tell(new Subscriber.Message("samples", "", json.writeValueAsString(frame)));
+        desk.tell(new Subscriber.Message("samples", json.writeValueAsString(frame)));
         LockSupport.parkNanos((long) (together * 1e9 / aircraft.rateHz() / pace));
       }
       String csv = TraceCsv.write(samples, spec);
@@ -139,7 +142,7 @@ class ControlsController {
     } catch (RuntimeException e) {
       LOG.warn("The control check of {} ended without a judgement: {}", desk.state().opened().flight().id(),
           e.getMessage());
-      desk.tell(new Subscriber.Message("samples-lost", "", "{}"));
+      desk.tell(new Subscriber.Message("samples-lost", "{}"));
     } finally {
       running.remove(desk);
     }

@@ -1,29 +1,36 @@
 package neatlanyard.server.departure;
 
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.time.Instant;
 import java.time.InstantSource;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.UUID;
-import neatlanyard.core.departure.Cases;
 import neatlanyard.core.departure.Departure;
-import neatlanyard.core.departure.Event;
-import neatlanyard.core.departure.Find;
-import neatlanyard.core.departure.Proposal;
+import neatlanyard.core.departure.FindCases;
 import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.lanyard.Tag;
+import neatlanyard.core.log.Event;
+import neatlanyard.core.log.FindDetail;
+import neatlanyard.core.log.Proposal;
 import neatlanyard.core.sop.Day;
+import neatlanyard.core.units.Plausible;
 import neatlanyard.core.weather.StationReport;
 import neatlanyard.core.weather.Sun;
-import neatlanyard.core.units.Plausible;
 import neatlanyard.formats.record.EntryJson;
 import neatlanyard.server.departure.DepartureViews.Accepted;
+import neatlanyard.server.departure.DepartureViews.Answered;
 import neatlanyard.server.departure.DepartureViews.DayForm;
 import neatlanyard.server.departure.DepartureViews.DepartureLine;
 import neatlanyard.server.departure.DepartureViews.DepartureView;
 import neatlanyard.server.departure.DepartureViews.EventForm;
+import neatlanyard.server.departure.DepartureViews.OutboxForm;
 import neatlanyard.server.departure.DepartureViews.ReasonForm;
+import neatlanyard.server.departure.DepartureViews.RefusedView;
 import neatlanyard.server.departure.DepartureViews.TieOffForm;
 import neatlanyard.server.dispatch.TechDesk;
 import neatlanyard.server.fleet.FleetDesk;
@@ -50,6 +57,8 @@ import tools.jackson.databind.json.JsonMapper;
 @RestController
 class DepartureController {
   private static final int LONGEST_DEVICE = 60;
+  /** More than a walk has steps; together they stay far below the most a request may carry. */
+  private static final int MOST_EVENTS = 100;
 
   private final Departures departures;
   private final DepartureViewer viewer;
@@ -86,18 +95,21 @@ class DepartureController {
 
   @PostMapping("/api/departures/{id}/open")
   DepartureView open(@AuthenticationPrincipal SignedIn who, @PathVariable String id) {
-    return view(departures.open(id, who).state());
+    return view(departures.open(id, who).departure());
   }
 
   @GetMapping("/api/departures/{id}")
   DepartureView one(@PathVariable String id) {
-    return view(departures.state(id));
+    return view(departures.departure(id));
   }
 
   private DepartureView view(Departure d) {
-    return viewer.view(d, departures.walks(d.opened().tail().type()));
+    return viewer.view(d, departures.walks(d.state().opened().tail().type()));
   }
 
+  /** Tells the whole once, as an event "progress", and from then on what is otherwise, each as an event "change". */
+  @ApiResponse(responseCode = "200", content = @Content(
+      mediaType = MediaType.TEXT_EVENT_STREAM_VALUE, schema = @Schema(implementation = ProgressChange.class)))
   @GetMapping(path = "/api/departures/{id}/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
   SseEmitter stream(@AuthenticationPrincipal SignedIn who, @PathVariable String id) {
     return departures.require(id).subscribe(streams, who).emitter();
@@ -125,21 +137,50 @@ class DepartureController {
 
   @PostMapping("/api/departures/{id}/events")
   Accepted event(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @RequestBody EventForm form) {
+    return new Accepted(takeIn(departures.require(id), who, form));
+  }
+
+  /**
+   * What a device has kept, in its order, in one request; each event is answered by itself. Trouble of the server's
+   * own ends it: then all is sent again, and what was taken already gets the answer it got.
+   */
+  @PostMapping("/api/departures/{id}/outbox")
+  List<Answered> outbox(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @RequestBody OutboxForm form) {
     DepartureDesk desk = departures.require(id);
+    List<EventForm> events = Objects.requireNonNullElse(form.events(), List.of());
+    if (events.isEmpty() || events.size() > MOST_EVENTS || events.stream().anyMatch(Objects::isNull)) {
+      throw Problem.bad("bad-outbox", "An outbox holds 1 to %d events.".formatted(MOST_EVENTS));
+    }
+    return events.stream().map(e -> answered(desk, who, e)).toList();
+  }
+
+  private Answered answered(DepartureDesk desk, SignedIn who, EventForm event) {
+    try {
+      return new Answered(Optional.of(takeIn(desk, who, event)), Optional.empty());
+    } catch (Problem problem) {
+      if (problem.ofServer()) {
+        throw problem;
+      }
+      return new Answered(Optional.empty(), Optional.of(new RefusedView(
+          problem.code(), problem.what(), problem.tryThis(), problem.faults())));
+    }
+  }
+
+  private long takeIn(DepartureDesk desk, SignedIn who, EventForm form) {
     String kind = form.kind().orElseThrow(() -> Problem.bad("bad-event", "The event has no kind."));
     JsonNode body = form.body().filter(JsonNode::isObject).orElseThrow(() ->
         Problem.bad("bad-event", "The event has no body, or it is not an object."));
     if (kind.equals("seat-taken")) {
       departures.mustHaveRead(desk.state().opened(), who);
     }
-    Event event = event(kind, body, desk.state());
-    if (event instanceof Event.FindRaised find && find.what().photos().size() <= Find.What.MOST_PHOTOS) {
+    Event event = event(kind, body, desk.departure());
+    if (event instanceof Event.FindRaised find && find.what().photos().size() <= FindDetail.MOST_PHOTOS) {
       photos.mayName(desk.state().opened().flight().id(), find.what().photos());
     }
     long number = departures.take(desk, new Proposal(
         eventId(form), deviceAt(form), who.id(), device(form.device().orElse("")), event));
     departures.after(desk, event);
-    return new Accepted(number);
+    return number;
   }
 
   private static UUID eventId(EventForm form) {
@@ -187,12 +228,12 @@ class DepartureController {
 
   /** The case as it stands goes into the record with the decision, whatever the device says it is. */
   private Event withCase(Event.VerdictTaken e, Departure now) {
-    return new Event.VerdictTaken(e.find(), e.verdict(), e.words(), now.find(e.find()).flatMap(f ->
-        Cases.of(now, f, tech.list(now.opened().tail().type()), f.at(), tech.zone())));
+    return new Event.VerdictTaken(e.find(), e.verdict(), e.words(), now.state().find(e.find()).flatMap(f ->
+        FindCases.of(now.state(), f, tech.list(now.state().opened().tail().type()), f.at(), tech.zone())));
   }
 
   private static List<Event.Acceptance> acceptances(TieOffForm form, Departure now) {
-    List<Tag> inTheWay = now.inTheWay();
+    List<Tag> inTheWay = now.picture().inTheWay();
     return Objects.requireNonNullElse(form.accepted(), List.<ReasonForm>of()).stream()
         .map(r -> new Event.Acceptance(
             Objects.requireNonNullElse(r.tag(), ""),
@@ -203,7 +244,7 @@ class DepartureController {
 
   private Day day(DayForm form, Departure now) {
     StationReport report = reports.read(form.report() == null ? "" : form.report());
-    AirfieldId from = now.opened().flight().from();
+    AirfieldId from = now.state().opened().flight().from();
     if (!report.station().equals(from.value())) {
       throw Problem.bad("other-station",
           "The report is of %s; the flight departs from %s.".formatted(report.station(), from));

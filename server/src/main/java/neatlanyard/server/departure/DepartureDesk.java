@@ -8,24 +8,23 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.CompletionException;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.Function;
 import neatlanyard.core.departure.Admission;
 import neatlanyard.core.departure.Departure;
-import neatlanyard.core.departure.DepartureLog.Kept;
-import neatlanyard.core.departure.DepartureLog;
-import neatlanyard.core.departure.Entry;
-import neatlanyard.core.departure.Event;
-import neatlanyard.core.departure.Proposal;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.FlightId;
 import neatlanyard.core.fleet.Refusal;
+import neatlanyard.core.log.DepartureLog.Kept;
+import neatlanyard.core.log.DepartureLog;
+import neatlanyard.core.log.Entry;
+import neatlanyard.core.log.Event;
+import neatlanyard.core.log.Proposal;
 import neatlanyard.core.record.Chain;
 import neatlanyard.core.sop.Pack;
+import neatlanyard.core.state.DepartureState;
 import neatlanyard.formats.record.EntryJson;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
@@ -41,7 +40,7 @@ final class DepartureDesk {
   private final FlightId id;
   private final DepartureLog log;
   private final InstantSource clock;
-  private final Function<Departure, Subscriber.Message> news;
+  private final Live live;
   private final ReentrantLock lock = new ReentrantLock(true);
   private final Map<UUID, Seen> seen = new HashMap<>();
   private final Map<UUID, Refusal> refused = new LinkedHashMap<>() {
@@ -50,31 +49,28 @@ final class DepartureDesk {
       return size() > REFUSALS_KEPT;
     }
   };
-  private final Set<Subscriber> subscribers = ConcurrentHashMap.newKeySet();
-  private volatile Departure state;
+  private volatile Departure now;
   private String head;
   private Instant latest = Instant.MIN;
 
-  private DepartureDesk(
-      FlightId id, DepartureLog log, InstantSource clock, Function<Departure, Subscriber.Message> news,
-      Departure state) {
+  private DepartureDesk(FlightId id, DepartureLog log, InstantSource clock, LiveViews live, Departure now) {
     this.id = id;
     this.log = log;
     this.clock = clock;
-    this.news = news;
-    this.state = state;
+    this.now = now;
+    this.live = new Live(live, this::departure);
     this.head = Chain.GENESIS;
   }
 
   /** A desk for a departure whose log is kept already. @param kept at least its opening */
   static DepartureDesk resume(
-      FlightId id, DepartureLog log, InstantSource clock, Function<Departure, Subscriber.Message> news,
+      FlightId id, DepartureLog log, InstantSource clock, LiveViews live,
       Function<Event.Opened, Pack> packs, List<Kept> kept) {
     List<Entry> entries = kept.stream().map(k -> EntryJson.read(k.json())).toList();
     if (!(entries.getFirst().event() instanceof Event.Opened opened)) {
       throw new IllegalStateException("The log of %s does not begin with its opening".formatted(id));
     }
-    DepartureDesk desk = new DepartureDesk(id, log, clock, news, Departure.fold(packs.apply(opened), entries));
+    DepartureDesk desk = new DepartureDesk(id, log, clock, live, Departure.fold(packs.apply(opened), entries));
     entries.forEach(e -> desk.seen.put(e.id(), new Seen(e.number(), proposal(e))));
     desk.head = kept.getLast().hash();
     desk.latest = entries.getLast().at();
@@ -83,12 +79,12 @@ final class DepartureDesk {
 
   /** A desk for a departure that is opened now. */
   static DepartureDesk open(
-      FlightId id, DepartureLog log, InstantSource clock, Function<Departure, Subscriber.Message> news, Pack pack,
+      FlightId id, DepartureLog log, InstantSource clock, LiveViews live, Pack pack,
       Proposal opening) {
     if (!(opening.event() instanceof Event.Opened opened)) {
       throw new IllegalArgumentException("A departure is opened by its opening");
     }
-    DepartureDesk desk = new DepartureDesk(id, log, clock, news, Departure.open(pack, opened));
+    DepartureDesk desk = new DepartureDesk(id, log, clock, live, Departure.open(pack, opened));
     Entry entry = new Entry(1, opening.id(), clock.instant(), opening.deviceAt(), opening.by(), Optional.empty(),
         opening.device(), opened);
     desk.write(entry);
@@ -100,8 +96,14 @@ final class DepartureDesk {
     return new Proposal(e.id(), e.deviceAt(), e.by(), e.device(), e.event());
   }
 
-  Departure state() {
-    return state;
+  /** The departure as it stands. */
+  Departure departure() {
+    return now;
+  }
+
+  /** What has been said in it. */
+  DepartureState state() {
+    return now.state();
   }
 
   String head() {
@@ -128,22 +130,16 @@ final class DepartureDesk {
       }
       // What was refused stays so: its device has given it up, and a copy that comes late must not be taken after all.
       Optional<Refusal> no = Optional.ofNullable(refused.get(proposal.id()))
-          .or(() -> Admission.refusal(state, proposal, now()));
+          .or(() -> Admission.refusal(now, proposal, time()));
       if (no.isPresent()) {
         refused.put(proposal.id(), no.get());
         throw Problem.refused(no.get());
       }
-      Instant now = now();
       Entry entry = new Entry(
-          state.lastNumber() + 1, proposal.id(), now, proposal.deviceAt(), proposal.by(), state.seatOf(proposal.by()),
-          proposal.device(), proposal.event());
-      Departure next = state.apply(entry);
-      write(entry);
+          state().lastNumber() + 1, proposal.id(), time(), proposal.deviceAt(), proposal.by(),
+          state().seatOf(proposal.by()), proposal.device(), proposal.event());
+      enter(entry);
       seen.put(entry.id(), new Seen(entry.number(), proposal));
-      state = next;
-      if (!subscribers.isEmpty()) {
-        tell(news.apply(next));
-      }
       return entry.number();
     } finally {
       lock.unlock();
@@ -153,21 +149,14 @@ final class DepartureDesk {
   /**
    * Writes what the server itself has to say as things stand, which no person may; nothing when it has nothing to say.
    */
-  void note(Function<Departure, Optional<Event>> says, CrewId by) {
+  void note(Function<DepartureState, Optional<Event>> says, CrewId by) {
     lock.lock();
     try {
-      Event event = says.apply(state).orElse(null);
-      if (event == null) {
-        return;
-      }
-      Instant now = now();
-      Entry entry = new Entry(state.lastNumber() + 1, UUID.randomUUID(), now, now, by, Optional.empty(),
-          Departures.SERVER, event);
-      Departure next = state.apply(entry);
-      write(entry);
-      state = next;
-      if (!subscribers.isEmpty()) {
-        tell(news.apply(next));
+      Event event = says.apply(state()).orElse(null);
+      if (event != null) {
+        Instant at = time();
+        enter(new Entry(state().lastNumber() + 1, UUID.randomUUID(), at, at, by, Optional.empty(), Departures.SERVER,
+            event));
       }
     } finally {
       lock.unlock();
@@ -178,9 +167,17 @@ final class DepartureDesk {
    * A clock that is set right by a moment does not make an entry older than the one before it. One that is set back by
    * more is believed: times that run must not stand still until it has caught up; entries go by their numbers.
    */
-  private Instant now() {
-    Instant now = clock.instant();
-    return now.isBefore(latest) && now.plus(SET_RIGHT).isAfter(latest) ? latest : now;
+  private Instant time() {
+    Instant time = clock.instant();
+    return time.isBefore(latest) && time.plus(SET_RIGHT).isAfter(latest) ? latest : time;
+  }
+
+  /** On the disk before it is so; those who listen are woken, and see to the rest by themselves. */
+  private void enter(Entry entry) {
+    Departure next = now.apply(entry);
+    write(entry);
+    now = next;
+    live.changed();
   }
 
   private static long again(Seen before, Proposal proposal) {
@@ -215,19 +212,11 @@ final class DepartureDesk {
 
   /** Adds a listener, who is told at once how things stand. */
   Subscriber subscribe(Streams streams, SignedIn who) {
-    Subscriber subscriber = streams.open(who, subscribers::remove);
-    lock.lock();
-    try {
-      subscriber.tell(news.apply(state));
-      subscribers.add(subscriber);
-    } finally {
-      lock.unlock();
-    }
-    subscriber.start();
-    return subscriber;
+    return live.subscribe(streams, who);
   }
 
+  /** Tells everybody who listens of something that is not in the log. */
   void tell(Subscriber.Message message) {
-    subscribers.forEach(s -> s.tell(message));
+    live.tell(message);
   }
 }

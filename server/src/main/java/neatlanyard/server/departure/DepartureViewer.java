@@ -13,13 +13,13 @@ import java.util.stream.Stream;
 import neatlanyard.core.controls.Axis;
 import neatlanyard.core.controls.ControlSpec;
 import neatlanyard.core.departure.Departure;
-import neatlanyard.core.departure.Event;
 import neatlanyard.core.dispatch.Severity;
 import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.fleet.Rostered;
 import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.log.Event;
 import neatlanyard.core.sop.Card;
 import neatlanyard.core.sop.Circumstance;
 import neatlanyard.core.sop.Day;
@@ -29,6 +29,7 @@ import neatlanyard.core.sop.Place;
 import neatlanyard.core.sop.Policy;
 import neatlanyard.core.sop.Procedure;
 import neatlanyard.core.sop.StepId;
+import neatlanyard.core.state.DepartureState;
 import neatlanyard.core.walkaround.WalkTime;
 import neatlanyard.core.weather.Phenomenon;
 import neatlanyard.core.weather.Sun;
@@ -77,7 +78,9 @@ class DepartureViewer {
 
   /** @param walks how long crews took to walk round this type */
   DepartureView view(Departure d, List<Duration> walks) {
-    return new DepartureView(header(d), d.card().map(c -> card(d, c, walks)), progress.progress(d));
+    DepartureState state = d.state();
+    return new DepartureView(
+        header(state), state.card().map(c -> card(state, c, walks)), progress.progress(d));
   }
 
   DepartureLine line(Flight flight, Look look, SignedIn who) {
@@ -89,17 +92,16 @@ class DepartureViewer {
         fleet.fleet().tail(flight.tail()).map(t -> t.type().value()).orElse(""), place(flight.from()),
         place(flight.to()),
         flight.departs(), zone(flight.from()).getId(), crew(flight), flight.place(who.id()).isPresent(),
-        !(look instanceof Look.NotOpened), opened.flatMap(Departure::tiedOff).isPresent(),
-        opened.map(d -> d.tags().size()).orElse(0), note);
+        !(look instanceof Look.NotOpened), opened.flatMap(d -> d.state().tiedOff()).isPresent(),
+        opened.map(d -> d.picture().tags().size()).orElse(0), note);
   }
 
   private String note(Departure d, Flight flight) {
-    return d.tiedOff().map(t -> "tied off " + time(t.at(), flight.from()))
-        .orElseGet(() -> progress.progress(d).beads().stream()
-            .filter(b -> b.state().equals("current")).map(DepartureViews.BeadView::title).findFirst().orElse(""));
+    return d.state().tiedOff().map(t -> "tied off " + time(t.at(), flight.from()))
+        .orElseGet(() -> d.picture().currentStage().title());
   }
 
-  private Header header(Departure d) {
+  private Header header(DepartureState d) {
     Event.Opened o = d.opened();
     Flight f = o.flight();
     Policy policy = d.pack().policy();
@@ -119,7 +121,7 @@ class DepartureViewer {
   }
 
   /** What the pack asks of the day, and what the crew says of it. */
-  private static List<CircumstanceView> circumstances(Departure d, Set<Circumstance> so) {
+  private static List<CircumstanceView> circumstances(DepartureState d, Set<Circumstance> so) {
     return d.pack().circumstances().stream()
         .map(c -> new CircumstanceView(Doc.written(c), c.words(true), so.contains(c))).toList();
   }
@@ -142,7 +144,7 @@ class DepartureViewer {
     return axes;
   }
 
-  private CardView card(Departure d, Card card, List<Duration> walks) {
+  private CardView card(DepartureState d, Card card, List<Duration> walks) {
     return new CardView(
         d.cardNumber(),
         day(d, card.day()),
@@ -167,7 +169,7 @@ class DepartureViewer {
     return new WalkView(Math.round(time.metres()), time.takes().toSeconds() / 60.0, time.from());
   }
 
-  private DayView day(Departure d, Day day) {
+  private DayView day(DepartureState d, Day day) {
     String weather = Stream.concat(
             day.report().weather().stream().map(Phenomenon::words),
             day.report().temperatureC().stream().mapToObj(Reports::degrees))
@@ -178,7 +180,7 @@ class DepartureViewer {
   }
 
   /** "dark until 08:52" or "light until 15:31", in the airfield's own time. */
-  private String light(Departure d, Day day) {
+  private String light(DepartureState d, Day day) {
     String now = day.dark() ? "dark" : "light";
     AirfieldId from = d.opened().flight().from();
     return fleet.fleet().airfield(from)

@@ -11,6 +11,7 @@ import neatlanyard.server.sop.CardViews.PartView;
 import neatlanyard.server.sop.CardViews.PlaceView;
 import neatlanyard.server.sop.CardViews.PlanformView;
 import neatlanyard.server.sop.CardViews.TagKindView;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 
 /** What the interface is told of departures. All rules have been applied: it shows these and works nothing out. */
@@ -87,6 +88,7 @@ public final class DepartureViews {
    *
    * @param number of its last log entry
    * @param cardKey see {@link CardView#key}
+   * @param unfinished what a tie-off would find besides the tags
    * @param gates what keeps open steps closed, by step
    * @param passed the steps that somebody has given words to go past that
    * @param waits the times that run now
@@ -97,7 +99,7 @@ public final class DepartureViews {
    */
   public record Progress(
       long number, long cardKey, List<BeadView> beads, Map<String, StepView> steps, Map<String, PartProgress> parts,
-      List<TagView> tags, List<TagView> inTheWay, List<SeatView> seats, List<FindView> finds, TechView tech,
+      List<TagView> tags, List<TagView> unfinished, List<SeatView> seats, List<FindView> finds, TechView tech,
       Map<String, List<GateView>> gates, List<String> passed, List<WaitView> waits, Map<String, ValueView> values,
       Map<String, AllowedView> allowed, List<TakeoffView> takeoff, Optional<AircraftView> aircraft,
       Optional<ControlsView> controls, Optional<TiedOffView> tiedOff) {}
@@ -243,6 +245,15 @@ public final class DepartureViews {
 
   /** @param number of the entry it became; the same when it is sent again */
   public record Accepted(long number) {}
+
+  /** What a device has kept, in its order. */
+  public record OutboxForm(@Nullable List<EventForm> events) {}
+
+  /** What became of one event of an outbox: the number of its entry, or why it is refused. */
+  public record Answered(Optional<Long> number, Optional<RefusedView> refused) {}
+
+  /** As the problem that the event would have been answered with alone. */
+  public record RefusedView(String code, String what, String tryThis, List<String> faults) {}
 
   /** The state of the day as a device sends it; the rest is worked out. */
   public record DayForm(

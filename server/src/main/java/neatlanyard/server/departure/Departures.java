@@ -3,6 +3,7 @@ package neatlanyard.server.departure;
 import io.micrometer.core.instrument.MeterRegistry;
 import io.micrometer.core.instrument.Timer;
 import java.time.Duration;
+import java.time.Instant;
 import java.time.InstantSource;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
@@ -14,13 +15,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.locks.ReentrantLock;
-import neatlanyard.core.departure.Account;
 import neatlanyard.core.departure.Departure;
-import neatlanyard.core.departure.DepartureLog.Kept;
-import neatlanyard.core.departure.DepartureLog;
-import neatlanyard.core.departure.Event;
-import neatlanyard.core.departure.Proposal;
-import neatlanyard.core.departure.TechState;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.fleet.Flight;
@@ -31,10 +26,18 @@ import neatlanyard.core.fleet.Registered;
 import neatlanyard.core.fleet.Tail;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.fleet.TypeId;
+import neatlanyard.core.log.DepartureLog.Kept;
+import neatlanyard.core.log.DepartureLog;
+import neatlanyard.core.log.Event;
+import neatlanyard.core.log.Proposal;
+import neatlanyard.core.log.TechState;
+import neatlanyard.core.record.Account;
+import neatlanyard.core.state.DepartureState;
 import neatlanyard.server.dispatch.TechDesk;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.settings.Settings;
 import neatlanyard.server.sop.PackDesk;
 import neatlanyard.server.sop.Reading;
 import neatlanyard.server.walkaround.PhotoDesk;
@@ -57,6 +60,9 @@ public class Departures {
   /** Departures of a tail whose finds a later one is told of. */
   private static final int MOST_BEFORE = 12;
 
+  /** Nobody walks round an aircraft so long after it was to leave. */
+  private static final Duration OVER = Duration.ofHours(12);
+
   /** Flights of a type whose walks count. */
   private static final int MOST_WALKS = 60;
 
@@ -68,21 +74,21 @@ public class Departures {
   private final Reading reading;
   private final FleetDesk fleet;
   private final InstantSource clock;
-  private final ProgressViewer progress;
-  private final JsonMapper json;
+  private final LiveViews live;
   private final TailStatus tails;
   private final TechDesk tech;
-  /** Of departures that are not at a desk; those do not change any more. */
+  /** Of departures that are tied off or long over; those do not change any more. */
   private final Map<FlightId, Optional<Duration>> walked = new ConcurrentHashMap<>();
   private final Timer presses;
   private final Timer folds;
   private final ReentrantLock settling = new ReentrantLock();
-  private final Map<FlightId, DepartureDesk> desks = new ConcurrentHashMap<>();
+  private final Desks desks;
 
   Departures(
       Flights flights, DepartureLog log, PackDesk packs, Reading reading, FleetDesk fleet, InstantSource clock,
-      ProgressViewer progress,
-      JsonMapper json, TailStatus tails, TechDesk tech, PhotoDesk photos, MeterRegistry meters) {
+      ProgressViewer progress, JsonMapper json, TailStatus tails, TechDesk tech, PhotoDesk photos,
+      MeterRegistry meters, Settings settings) {
+    this.desks = new Desks(settings.departuresKept());
     this.presses = Timer.builder("lanyard.presses").description("From taking an event in until it is on the disk")
         .publishPercentileHistogram().register(meters);
     this.folds = Timer.builder("lanyard.folds").description("Reading a departure back from its log").register(meters);
@@ -92,8 +98,7 @@ public class Departures {
     this.reading = reading;
     this.fleet = fleet;
     this.clock = clock;
-    this.progress = progress;
-    this.json = json;
+    this.live = new LiveViews(progress::progress, json);
     this.tails = tails;
     this.tech = tech;
     tech.onLine(this::tailChanged);
@@ -102,9 +107,9 @@ public class Departures {
 
   /** The departure whose find names a photo, of those at a desk. */
   private Optional<FlightId> naming(UUID photo) {
-    return desks.entrySet().stream()
-        .filter(d -> d.getValue().state().finds().stream().anyMatch(f -> f.what().photos().contains(photo)))
-        .map(Map.Entry::getKey).findFirst();
+    return desks.here().stream().map(DepartureDesk::state)
+        .filter(d -> d.finds().stream().anyMatch(f -> f.what().photos().contains(photo)))
+        .map(d -> d.opened().flight().id()).findFirst();
   }
 
   List<Flight> flights() {
@@ -113,22 +118,22 @@ public class Departures {
 
   /** A departure that was opened; empty when it was not. */
   Optional<DepartureDesk> find(FlightId id) {
-    DepartureDesk known = desks.get(id);
-    if (known != null) {
-      return Optional.of(known);
+    Optional<DepartureDesk> here = desks.find(id);
+    if (here.isPresent()) {
+      return here;
     }
-    if (kept(id).isEmpty()) {
-      return Optional.empty();
-    }
-    DepartureDesk desk = desks.computeIfAbsent(id, i -> resume(i, kept(i)));
-    settle(desk);
-    return Optional.of(desk);
+    Optional<DepartureDesk> desk = desks.get(id, i -> {
+      List<Kept> kept = kept(i);
+      return kept.isEmpty() ? null : resume(i, kept);
+    });
+    desk.ifPresent(this::settle);
+    return desk;
   }
 
   /** Whether a departure is open, and how it stands; one whose log cannot be read keeps nobody from the others. */
   Look look(FlightId id) {
     try {
-      return find(id).<Look>map(d -> new Look.Open(d.state())).orElseGet(Look.NotOpened::new);
+      return find(id).<Look>map(d -> new Look.Open(d.departure())).orElseGet(Look.NotOpened::new);
     } catch (Problem unreadable) {
       return new Look.Unreadable();
     }
@@ -154,7 +159,7 @@ public class Departures {
   private DepartureDesk resume(FlightId id, List<Kept> kept) {
     try {
       return Objects.requireNonNull(folds.record(() ->
-          DepartureDesk.resume(id, log, clock, this::news, o -> packs.exactly(o.pack(), o.revision()), kept)));
+          DepartureDesk.resume(id, log, clock, live, o -> packs.exactly(o.pack(), o.revision()), kept)));
     } catch (NotKept | Problem e) {
       throw e;
     } catch (RuntimeException e) {
@@ -204,10 +209,10 @@ public class Departures {
       throw Problem.refused(new Refusal("not-rostered", "You are not on the crew of this flight.",
           "One of its crew opens it; then you can look on."));
     }
-    DepartureDesk desk = desks.computeIfAbsent(flight.id(), i -> {
-      List<Kept> kept = log.read(i);
+    DepartureDesk desk = desks.get(flight.id(), i -> {
+      List<Kept> kept = kept(i);
       return kept.isEmpty() ? opened(flight, who) : resume(i, kept);
-    });
+    }).orElseThrow();
     desk.note(
         d -> d.lastNumber() == 1 ? Optional.of(new Event.ReadBefore(tails.before(flight.tail()))) : Optional.empty(),
         BY_SERVER);
@@ -231,7 +236,7 @@ public class Departures {
     Event.Opened opening =
         new Event.Opened(flight, tail, pack.pack().id(), pack.pack().revision(), pack.revision().sha256(), crew);
     return DepartureDesk.open(
-        flight.id(), log, clock, this::news, pack.pack(),
+        flight.id(), log, clock, live, pack.pack(),
         new Proposal(UUID.randomUUID(), clock.instant(), who.id(), SERVER, opening));
   }
 
@@ -272,12 +277,12 @@ public class Departures {
   }
 
   private void tailChanged(TailId tail) {
-    desks.values().stream().filter(d -> d.state().opened().tail().id().equals(tail)).forEach(this::tellOfTail);
+    desks.here().stream().filter(d -> d.state().opened().tail().id().equals(tail)).forEach(this::tellOfTail);
   }
 
   /** Writes how the tail's log stands, where that is not what the departure knows. */
   private void tellOfTail(DepartureDesk desk) {
-    List<Departure> before = before(desk.state().opened().flight());
+    List<DepartureState> before = before(desk.state().opened().flight());
     desk.note(now -> {
       TechState state = tails.state(now, before);
       return now.tiedOff().isPresent() || state.equals(now.tech()) ? Optional.empty()
@@ -286,7 +291,7 @@ public class Departures {
   }
 
   /** Departures of the same tail that left before, the newest first. */
-  private List<Departure> before(Flight flight) {
+  private List<DepartureState> before(Flight flight) {
     return flights.all().reversed().stream()
         .filter(f -> f.tail().equals(flight.tail()) && f.departs().isBefore(flight.departs()))
         .filter(f -> !f.id().equals(flight.id()))
@@ -295,14 +300,15 @@ public class Departures {
         .toList();
   }
 
-  private Optional<Departure> known(FlightId id) {
-    DepartureDesk desk = desks.get(id);
-    if (desk != null) {
-      return Optional.of(desk.state());
-    }
+  private Optional<DepartureState> known(FlightId id) {
+    return desks.peek(id).map(DepartureDesk::departure).or(() -> revived(id)).map(Departure::state);
+  }
+
+  /** A departure read from its log, which nobody needs to go on with. */
+  private Optional<Departure> revived(FlightId id) {
     try {
       List<Kept> kept = kept(id);
-      return kept.isEmpty() ? Optional.empty() : Optional.of(resume(id, kept).state());
+      return kept.isEmpty() ? Optional.empty() : Optional.of(resume(id, kept).departure());
     } catch (Problem unreadable) {
       return Optional.empty();
     }
@@ -316,19 +322,31 @@ public class Departures {
     return flights.all().reversed().stream()
         .filter(f -> fleet.fleet().tail(f.tail()).filter(t -> t.type().equals(type)).isPresent())
         .limit(MOST_WALKS)
-        .flatMap(f -> walked(f.id()).stream())
+        .flatMap(f -> walked(f).stream())
         .toList();
   }
 
-  private Optional<Duration> walked(FlightId id) {
-    DepartureDesk desk = desks.get(id);
-    return desk != null ? Account.walked(desk.state())
-        : walked.computeIfAbsent(id, i -> known(i).flatMap(Account::walked));
+  private Optional<Duration> walked(Flight flight) {
+    Optional<Duration> known = walked.get(flight.id());
+    if (known != null) {
+      return known;
+    }
+    Optional<Departure> here = desks.peek(flight.id()).map(DepartureDesk::departure);
+    Instant now = clock.instant();
+    if (here.isEmpty() && flight.departs().isAfter(now)) {
+      return Optional.empty();
+    }
+    Optional<Departure> d = here.or(() -> revived(flight.id()));
+    Optional<Duration> time = d.flatMap(Departures::walked);
+    boolean over = here.isEmpty() && flight.departs().isBefore(now.minus(OVER));
+    if (over || d.filter(x -> x.state().tiedOff().isPresent()).isPresent()) {
+      walked.put(flight.id(), time);
+    }
+    return time;
   }
 
-  private Subscriber.Message news(Departure state) {
-    return new Subscriber.Message(
-        "progress", Long.toString(state.lastNumber()), json.writeValueAsString(progress.progress(state)));
+  private static Optional<Duration> walked(Departure d) {
+    return Account.walked(d.state(), d.picture().standing());
   }
 
   /** The kept entries of a departure. */
@@ -336,9 +354,14 @@ public class Departures {
     return log.read(key(id));
   }
 
-  /** How a departure stands. @throws Problem if it was not opened */
-  public Departure state(String id) {
-    return require(id).state();
+  /** A departure as it stands. @throws Problem if it was not opened */
+  public Departure departure(String id) {
+    return require(id).departure();
+  }
+
+  /** What has been said in a departure. @throws Problem if it was not opened */
+  public DepartureState state(String id) {
+    return departure(id).state();
   }
 
   /** Keeps a trace and gives it back by its hash. */

@@ -8,17 +8,17 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
 import neatlanyard.core.departure.Admission;
-import neatlanyard.core.departure.Departure;
-import neatlanyard.core.departure.DepartureLog;
-import neatlanyard.core.departure.Entry;
-import neatlanyard.core.departure.Event;
 import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.fleet.Role;
-import neatlanyard.core.sop.FeedbackAnswers;
+import neatlanyard.core.log.DepartureLog;
+import neatlanyard.core.log.Entry;
+import neatlanyard.core.log.Event;
 import neatlanyard.core.sop.FeedbackAnswers.Answer;
+import neatlanyard.core.sop.FeedbackAnswers;
 import neatlanyard.core.sop.Procedure;
 import neatlanyard.core.sop.Revision.Signed;
 import neatlanyard.core.sop.StepId;
+import neatlanyard.core.state.DepartureState;
 import neatlanyard.formats.record.EntryJson;
 import neatlanyard.server.departure.DepartureViews.AnswerForm;
 import neatlanyard.server.departure.DepartureViews.FeedbackView;
@@ -82,17 +82,17 @@ class FeedbackController {
         .equals(who.id())) {
       return Stream.empty();
     }
-    Departure d = departures.state(found.departure().value());
+    DepartureState d = departures.state(found.departure().value());
     Optional<Answer> answer = Optional.ofNullable(answered.get(entry.id()));
     return Stream.of(new FeedbackView(
         entry.id().toString(), found.departure().value(), d.opened().flight().number(), d.opened().tail().id().value(),
         d.opened().pack().value(), d.opened().revision(), said.step().value(), where(d, said.step()), said.words(),
-        ProgressViewer.name(d, entry.by()), entry.at(), answer.map(Answer::words).orElse(""),
+        Names.whole(d, entry.by()), entry.at(), answer.map(Answer::words).orElse(""),
         answer.flatMap(a -> fleet.fleet().member(a.by().by())).map(CrewMember::name).orElse(""),
         answer.map(a -> a.by().at())));
   }
 
-  private static String where(Departure d, StepId id) {
+  private static String where(DepartureState d, StepId id) {
     for (Procedure p : d.pack().procedures()) {
       Optional<String> there = p.steps().stream().filter(s -> s.id().equals(id))
           .map(s -> "%s, %s".formatted(p.title(), s.challenge())).findFirst();

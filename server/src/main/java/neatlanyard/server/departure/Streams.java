@@ -21,8 +21,8 @@ public final class Streams {
   }
 
   /** A new listener; where somebody has too many, their oldest ends. @param whenGone told once it has ended */
-  Subscriber open(SignedIn who, Consumer<Subscriber> whenGone) {
-    Subscriber subscriber = new Subscriber(who, s -> {
+  Subscriber open(SignedIn who, Live live, Consumer<Subscriber> whenGone) {
+    Subscriber subscriber = new Subscriber(who, live, s -> {
       forget(s);
       whenGone.accept(s);
     });

@@ -11,20 +11,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
-import neatlanyard.core.departure.DayValues;
-import neatlanyard.core.departure.Departure;
-import neatlanyard.core.departure.Facts;
-import neatlanyard.core.departure.Find;
-import neatlanyard.core.departure.Past;
-import neatlanyard.core.departure.TechState;
-import neatlanyard.core.departure.TechState.FoundBefore;
-import neatlanyard.core.departure.TechState.Settled;
 import neatlanyard.core.dispatch.Case;
 import neatlanyard.core.dispatch.Defect;
 import neatlanyard.core.dispatch.Deferral;
 import neatlanyard.core.dispatch.DispatchList;
-import neatlanyard.core.dispatch.ReadingHistory;
 import neatlanyard.core.dispatch.ReadingHistory.Reading;
+import neatlanyard.core.dispatch.ReadingHistory;
 import neatlanyard.core.dispatch.TechAct;
 import neatlanyard.core.dispatch.TechEntry;
 import neatlanyard.core.dispatch.TechLog;
@@ -33,10 +25,18 @@ import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.fleet.Flights;
 import neatlanyard.core.fleet.TailId;
+import neatlanyard.core.flow.DayValues;
 import neatlanyard.core.gauge.Readings;
 import neatlanyard.core.gauge.Usage;
+import neatlanyard.core.log.EarlierReadings;
+import neatlanyard.core.log.Facts;
+import neatlanyard.core.log.TechState.FoundBefore;
+import neatlanyard.core.log.TechState.Settled;
+import neatlanyard.core.log.TechState;
 import neatlanyard.core.sop.QuantityId;
 import neatlanyard.core.sop.Step;
+import neatlanyard.core.state.DepartureState;
+import neatlanyard.core.state.Find;
 import neatlanyard.core.trend.Schedule;
 import neatlanyard.server.dispatch.TechDesk;
 import neatlanyard.server.fleet.FleetDesk;
@@ -65,7 +65,7 @@ class TailStatus {
   }
 
   /** How the log stands for a departure. @param others departures of the same tail before it, the newest first */
-  TechState state(Departure d, List<Departure> others) {
+  TechState state(DepartureState d, List<DepartureState> others) {
     TailId tail = d.opened().tail().id();
     DispatchList list = tech.list(d.opened().tail().type());
     TechLog log = tech.log(tail);
@@ -82,17 +82,17 @@ class TailStatus {
   }
 
   /** What somebody other than the crew has done about a find since. */
-  private static Optional<Settled> settled(Departure d, Defect defect) {
+  private static Optional<Settled> settled(DepartureState d, Defect defect) {
     TechEntry last = defect.lines().getLast();
     boolean crew = d.opened().flight().place(last.by()).isPresent();
     return crew || last.act() instanceof TechAct.Raised ? Optional.empty()
         : Optional.of(new Settled(defect.id(), defect.cleared(), last.act().told()));
   }
 
-  private static FoundBefore found(Departure d, Find f) {
+  private static FoundBefore found(DepartureState d, Find f) {
     return new FoundBefore(
-        f.id(), d.pack().step(f.step()).map(Step::place), Optional.of(f.step()), f.note(),
-        ProgressViewer.name(d, f.by()), f.at(),
+        f.id(), d.step(f.step()).map(Step::place), Optional.of(f.step()), f.note(),
+        Names.whole(d, f.by()), f.at(),
         f.decision().map(v -> v.verdict().words()).orElse(""), f.what().photos());
   }
 
@@ -104,7 +104,7 @@ class TailStatus {
   }
 
   /** What the fleet's files give for a flight. @param before departures of the same tail, the newest first */
-  Facts facts(Flight flight, List<Departure> before) {
+  Facts facts(Flight flight, List<DepartureState> before) {
     List<Facts.Elevation> elevations = Stream.of(flight.from(), flight.to()).distinct()
         .flatMap(a -> fleet.fleet().airfield(a).stream())
         .map(a -> new Facts.Elevation(a.id(), a.name(), a.elevationFt())).toList();
@@ -114,7 +114,7 @@ class TailStatus {
   }
 
   /** What was read on a tail before now, with its plan. */
-  Past before(TailId tail) {
+  EarlierReadings before(TailId tail) {
     Instant now = clock.instant();
     ZoneId zone = tech.zone();
     List<Reading> all = readings.of(tail, MOST_READINGS);
@@ -124,8 +124,9 @@ class TailStatus {
         .map(f -> LocalDate.ofInstant(f.departs(), zone)).toList();
     double perDay = all.isEmpty() ? 0
         : Usage.perDay(past(all.getFirst()), all.getFirst().at(), past(all.getLast()), all.getLast().at());
-    return new Past(
-        rows.entrySet().stream().map(e -> new Past.Row(e.getKey(), e.getValue())).toList(), usage(tail, all, now),
+    return new EarlierReadings(
+        rows.entrySet().stream().map(e -> new EarlierReadings.Row(e.getKey(), e.getValue())).toList(),
+        usage(tail, all, now),
         new Schedule(LocalDate.ofInstant(now, zone), planned, perDay));
   }
 
@@ -145,7 +146,7 @@ class TailStatus {
   }
 
   /** Keeps what was read in a departure that is tied off, once. */
-  void keepReadings(Departure d) {
+  void keepReadings(DepartureState d) {
     TailId tail = d.opened().tail().id();
     d.tiedOff().ifPresent(t -> {
       List<Reading> all = readings.of(tail, MOST_READINGS);
@@ -162,7 +163,7 @@ class TailStatus {
   }
 
   /** Lines of the technical log that the commander's decisions ask for and that are not in it. */
-  List<TechEntry> missing(Departure d) {
+  List<TechEntry> missing(DepartureState d) {
     TailId tail = d.opened().tail().id();
     TechLog log = tech.log(tail);
     List<TechEntry> lines = new ArrayList<>();
@@ -171,7 +172,7 @@ class TailStatus {
         Optional<Defect> there = log.defect(f.id());
         if (there.isEmpty()) {
           TechAct raised = new TechAct.Raised(
-              f.id(), Optional.of(d.opened().flight().id()), d.pack().step(f.step()).map(Step::place),
+              f.id(), Optional.of(d.opened().flight().id()), d.step(f.step()).map(Step::place),
               Optional.of(f.step()), f.note());
           lines.add(line(d, f.by(), f.at(), raised));
         }
@@ -186,7 +187,7 @@ class TailStatus {
     return lines;
   }
 
-  private static TechEntry line(Departure d, CrewId by, Instant at, TechAct act) {
-    return new TechEntry(d.opened().tail().id(), at, by, ProgressViewer.name(d, by), act);
+  private static TechEntry line(DepartureState d, CrewId by, Instant at, TechAct act) {
+    return new TechEntry(d.opened().tail().id(), at, by, Names.whole(d, by), act);
   }
 }

@@ -2,6 +2,7 @@ package neatlanyard.server.problem;
 
 import java.time.Duration;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import neatlanyard.core.fleet.Refusal;
 import neatlanyard.formats.text.Fault;
@@ -11,10 +12,12 @@ import org.springframework.http.ProblemDetail;
 /** An answer that is not what was asked for, as problem details (RFC 9457) with a stable code and what to do. */
 public final class Problem extends RuntimeException {
   private final ProblemDetail detail;
+  private final List<String> faults;
   private Optional<Duration> after = Optional.empty();
 
   private Problem(HttpStatus status, String code, String what, String tryThis, List<String> faults) {
     super(what);
+    this.faults = List.copyOf(faults);
     detail = ProblemDetail.forStatusAndDetail(status, what);
     detail.setTitle(status.getReasonPhrase());
     detail.setProperty("code", code);
@@ -36,6 +39,36 @@ public final class Problem extends RuntimeException {
 
   public ProblemDetail detail() {
     return detail;
+  }
+
+  /** Whether the same may be taken later: nothing is wrong with what was asked, but with how things are here. */
+  public boolean ofServer() {
+    int status = detail.getStatus();
+    return status >= HttpStatus.INTERNAL_SERVER_ERROR.value() || status == HttpStatus.TOO_MANY_REQUESTS.value();
+  }
+
+  /** What is wrong. */
+  public String what() {
+    return Objects.requireNonNullElse(getMessage(), "");
+  }
+
+  /** Its stable code. */
+  public String code() {
+    return text("code");
+  }
+
+  /** What to do. */
+  public String tryThis() {
+    return text("tryThis");
+  }
+
+  /** Each fault of an input; empty where it has none. */
+  public List<String> faults() {
+    return faults;
+  }
+
+  private String text(String property) {
+    return String.valueOf(Objects.requireNonNull(detail.getProperties()).get(property));
   }
 
   public static Problem of(HttpStatus status, String code, String what, String tryThis) {

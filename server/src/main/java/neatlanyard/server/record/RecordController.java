@@ -5,12 +5,13 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import neatlanyard.core.departure.Departure;
-import neatlanyard.core.departure.DepartureLog.Kept;
-import neatlanyard.core.departure.Entry;
 import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.Refusal;
+import neatlanyard.core.log.DepartureLog.Kept;
+import neatlanyard.core.log.Entry;
 import neatlanyard.core.record.Chain;
 import neatlanyard.core.record.Seal;
+import neatlanyard.core.state.DepartureState;
 import neatlanyard.formats.record.EntryJson;
 import neatlanyard.formats.record.RecordFile;
 import neatlanyard.formats.text.Doc;
@@ -48,7 +49,7 @@ class RecordController {
 
   @GetMapping("/api/departures/{id}/log")
   RecordView log(@PathVariable String id) {
-    Departure d = departures.state(id);
+    DepartureState d = departures.state(id);
     List<Kept> kept = departures.entries(id);
     EntryWords words = new EntryWords(d.pack());
     List<LineView> lines = kept.stream().map(k -> line(EntryJson.read(k.json()), k.hash(), words)).toList();
@@ -91,15 +92,16 @@ class RecordController {
     Departure d = tiedOff(id);
     List<Kept> kept = departures.entries(id);
     List<Entry> log = kept.stream().map(k -> EntryJson.read(k.json())).toList();
-    ZoneId zone = fleet.fleet().airfield(d.opened().flight().from()).map(Airfield::zone).orElse(ZoneOffset.UTC);
+    ZoneId zone = fleet.fleet().airfield(d.state().opened().flight().from())
+        .map(Airfield::zone).orElse(ZoneOffset.UTC);
     return attached(d, "pdf").body(
         heavy.run(who.id().value(), HeavyWork.Kind.PAGE, stop -> new RecordPage(d, zone)
         .pdf(log, kept.getLast().hash())));
   }
 
   private Departure tiedOff(String id) {
-    Departure d = departures.state(id);
-    if (d.tiedOff().isEmpty()) {
+    Departure d = departures.departure(id);
+    if (d.state().tiedOff().isEmpty()) {
       throw Problem.refused(
           new Refusal("not-tied-off", "There is no record before the tie-off.", "The commander ties off first."));
     }
@@ -108,7 +110,7 @@ class RecordController {
 
   private static ResponseEntity.BodyBuilder attached(Departure d, String as) {
     ContentDisposition name = ContentDisposition.attachment()
-        .filename("%s-%s.%s".formatted(d.opened().tail().id(), d.opened().flight().id(), as)).build();
+        .filename("%s-%s.%s".formatted(d.state().opened().tail().id(), d.state().opened().flight().id(), as)).build();
     return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, name.toString());
   }
 }

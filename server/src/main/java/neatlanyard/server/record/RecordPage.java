@@ -22,13 +22,14 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
-import neatlanyard.core.departure.Account;
 import neatlanyard.core.departure.Departure;
-import neatlanyard.core.departure.Entry;
-import neatlanyard.core.departure.Interruption;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.fleet.Flight;
+import neatlanyard.core.log.Entry;
+import neatlanyard.core.record.Account;
+import neatlanyard.core.state.DepartureState;
+import neatlanyard.core.state.Interruption;
 import neatlanyard.formats.text.Doc;
 import neatlanyard.server.print.PrintedPage;
 
@@ -42,12 +43,14 @@ final class RecordPage {
   /** Pixels a module of the code, so that a printer keeps its edges. */
   private static final int SCALE = 6;
 
-  private final Departure d;
+  private final DepartureState d;
+  private final Account account;
   private final ZoneId zone;
   private final Map<CrewId, String> names;
 
-  RecordPage(Departure d, ZoneId zone) {
-    this.d = d;
+  RecordPage(Departure departure, ZoneId zone) {
+    this.d = departure.state();
+    this.account = Account.of(d, departure.picture().beads());
     this.zone = zone;
     this.names = d.opened().crew().stream().collect(Collectors.toMap(CrewMember::id, CrewMember::name));
   }
@@ -55,7 +58,6 @@ final class RecordPage {
   /** @param log the whole log @param head the hash of its last entry */
   byte[] pdf(List<Entry> log, String head) {
     Flight flight = d.opened().flight();
-    Account account = Account.of(d);
     String title = "%s, %s".formatted(flight.number(), d.opened().tail().id());
     String crew = flight.crew().stream().map(r -> "%s, %s%s".formatted(
         names.getOrDefault(r.who(), r.who().value()), Doc.written(r.seat()), r.commander() ? ", commander" : ""))
@@ -66,10 +68,10 @@ final class RecordPage {
         text(d.opened().pack().value()), text(d.opened().revision()),
         d.tiedOff().map(t -> "Tied off by %s at %s, %d entries.".formatted(text(name(t.by())), clock(t.at()),
         log.size())).orElse(""));
-    return PrintedPage.pdf(title, facts + stages(account) + away(account) + deviations(log) + chain(head));
+    return PrintedPage.pdf(title, facts + stages() + away() + deviations(log) + chain(head));
   }
 
-  private String stages(Account account) {
+  private String stages() {
     String rows = account.stages().stream()
         .map(s -> "<tr><td>%s</td><td>%s</td><td>%s</td><td%s>%s</td></tr>".formatted(
         s.stage().title(), s.planned().map(this::clock).orElse(""), s.real().map(this::clock).orElse("not finished"),
@@ -83,7 +85,7 @@ final class RecordPage {
     return "%d min %s".formatted(late.abs().toMinutes(), late.isNegative() ? "early" : "late");
   }
 
-  private String away(Account account) {
+  private String away() {
     List<Interruption> all = account.interruptions();
     String rows = all.stream().map(i -> "<tr><td>%s</td><td>%s</td><td>%s</td></tr>".formatted(
         clock(i.from()), text(name(i.by())), i.length().map(RecordPage::length).orElse("did not go on")))

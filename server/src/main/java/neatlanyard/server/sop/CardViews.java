@@ -7,8 +7,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import neatlanyard.core.departure.Gates;
 import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.flow.FoundSo;
 import neatlanyard.core.gauge.Missing;
 import neatlanyard.core.sop.Card;
 import neatlanyard.core.sop.Measure;
@@ -150,7 +150,7 @@ public final class CardViews {
   }
 
   private static String foundAs(Pack pack, Card.Item i) {
-    return Gates.mayBeFound(pack, i.procedure(), i.step())
+    return FoundSo.may(pack, i.procedure(), i.step())
         ? i.step().sets().stream().map(s -> "%s: %s".formatted(pack.name(s.point()), s.value()))
         .collect(Collectors.joining(", "))
         : "";

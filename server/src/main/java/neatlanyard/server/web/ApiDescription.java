@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import neatlanyard.server.controls.ControlViews;
 import neatlanyard.server.departure.DepartureViews;
+import neatlanyard.server.departure.ProgressChange;
 import neatlanyard.server.dispatch.TechViews;
 import neatlanyard.server.fleet.FleetViews;
 import neatlanyard.server.record.RecordViews;
@@ -37,8 +38,15 @@ class ApiDescription {
     return api -> {
       api.setServers(List.of());
       api.getComponents().getSchemas().forEach((name, schema) ->
-          Optional.ofNullable(records.get(name)).ifPresent(type -> require(schema, type)));
+          Optional.<Class<?>>ofNullable(records.get(name)).or(() -> ofChange(name))
+              .ifPresent(type -> require(schema, type)));
     };
+  }
+
+  /** A change is described once for each kind of thing that changes, by its name and the thing's. */
+  private static Optional<Class<?>> ofChange(String name) {
+    return Stream.<Class<?>>of(ProgressChange.class, ProgressChange.ListChange.class, ProgressChange.MapChange.class)
+        .filter(c -> name.startsWith(c.getSimpleName())).findFirst();
   }
 
   private static void require(Schema<?> schema, Class<?> type) {

@@ -20,11 +20,12 @@ import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionStage;
 import neatlanyard.core.departure.Departure;
-import neatlanyard.core.departure.DepartureLog;
-import neatlanyard.core.departure.Entry;
-import neatlanyard.core.departure.Event;
-import neatlanyard.core.departure.Find;
-import neatlanyard.core.departure.Proposal;
+import neatlanyard.core.log.DepartureLog;
+import neatlanyard.core.log.Entry;
+import neatlanyard.core.log.Event;
+import neatlanyard.core.log.FindDetail;
+import neatlanyard.core.state.Find;
+import neatlanyard.core.log.Proposal;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Flight;
@@ -43,6 +44,7 @@ import neatlanyard.formats.sop.PackReader;
 import neatlanyard.formats.weather.StationReportReader;
 import neatlanyard.server.problem.Problem;
 import org.testng.annotations.Test;
+import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Two and three devices at one desk over a network that delays, doubles, reorders and loses, with devices that sleep
@@ -58,6 +60,10 @@ public class InterleavingsTest {
   private static final CrewId ENGINEER = new CrewId("engineer");
   private static final Instant NOW = Instant.parse("2027-01-14T07:25:00Z");
   private static final Pack PACK = pack();
+
+  private static final LiveViews NOBODY_LISTENS = new LiveViews(d -> {
+    throw new AssertionError("Nobody listens");
+  }, new JsonMapper());
 
   private static Pack pack() {
     try {
@@ -102,7 +108,7 @@ public class InterleavingsTest {
 
     record Answer(UUID event, boolean taken) implements Parcel {}
 
-    record News(Departure state) implements Parcel {}
+    record News(Departure now) implements Parcel {}
   }
 
   private static final class Device {
@@ -129,8 +135,8 @@ public class InterleavingsTest {
           (a.taken() ? taken : refused).add(a.event());
         }
         case Parcel.News n -> {
-          if (shown.filter(s -> s.lastNumber() > n.state().lastNumber()).isEmpty()) {
-            shown = Optional.of(n.state());
+          if (shown.filter(s -> s.state().lastNumber() > n.now().state().lastNumber()).isEmpty()) {
+            shown = Optional.of(n.now());
           }
         }
         case Parcel.Request r -> throw new AssertionError("A request comes to the desk: " + r);
@@ -157,7 +163,7 @@ public class InterleavingsTest {
           new Rostered(ENGINEER, Seat.ENGINEER, false, false)));
       Event opened = new Event.Opened(flight, PACK.tail(flight.tail()).orElseThrow(), PACK.id(), PACK.revision(), "",
           List.of());
-      desk = DepartureDesk.open(ID, log, clock, InterleavingsTest::news, PACK, proposal(OFFICER, "d0", opened));
+      desk = DepartureDesk.open(ID, log, clock, NOBODY_LISTENS, PACK, proposal(OFFICER, "d0", opened));
       Day day = new Day(
           StationReportReader.read("METAR QTRN 140720Z 24012KT 9000 -SN FEW012 BKN025 M02/M04 Q1003", NOW)
           .orThrow("report"),
@@ -187,7 +193,7 @@ public class InterleavingsTest {
       return switch (random.nextInt(13)) {
         case 0 -> new Event.StepUndone(step);
         case 1 -> new Event.StepNotToday(step, "because");
-        case 2 -> new Event.FindRaised(UUID.randomUUID(), step, "something", Find.What.DEFECT);
+        case 2 -> new Event.FindRaised(UUID.randomUUID(), step, "something", FindDetail.DEFECT);
         case 3 -> new Event.Overridden(step, "because");
         case 4 -> random.nextBoolean() ? new Event.Interrupted() : new Event.WentOn();
         case 5 -> new Event.ValueSaid(step, List.of("1003", "15", "one", "212").get(random.nextInt(4)));
@@ -229,7 +235,7 @@ public class InterleavingsTest {
         case 10 -> {
           d.connected = !d.connected;
           if (d.connected) {
-            d.underWay.add(told(desk.state()));
+            d.underWay.add(told(desk.departure()));
           }
         }
         default -> {
@@ -264,15 +270,15 @@ public class InterleavingsTest {
       }
       d.underWay.add(new Parcel.Answer(r.proposal().id(), taken));
       if (desk.state().lastNumber() > before) {
-        devices.stream().filter(x -> x.connected).forEach(x -> x.underWay.add(told(desk.state())));
+        devices.stream().filter(x -> x.connected).forEach(x -> x.underWay.add(told(desk.departure())));
       }
     }
 
     /** What was under way is lost; what was written is read again. */
     void killed() {
       devices.forEach(d -> d.underWay.clear());
-      desk = DepartureDesk.resume(ID, log, clock, InterleavingsTest::news, opened -> PACK, log.read(ID));
-      devices.stream().filter(d -> d.connected).forEach(d -> d.underWay.add(told(desk.state())));
+      desk = DepartureDesk.resume(ID, log, clock, NOBODY_LISTENS, opened -> PACK, log.read(ID));
+      devices.stream().filter(d -> d.connected).forEach(d -> d.underWay.add(told(desk.departure())));
     }
 
     /** The network is whole again, and everybody awake. */
@@ -286,12 +292,8 @@ public class InterleavingsTest {
           d.underWay.stream().filter(p -> p instanceof Parcel.Answer).toList().forEach(d::hears);
         }
       }
-      devices.forEach(d -> d.hears(told(desk.state())));
+      devices.forEach(d -> d.hears(told(desk.departure())));
     }
-  }
-
-  private static Subscriber.Message news(Departure d) {
-    return new Subscriber.Message("progress", Long.toString(d.lastNumber()), "");
   }
 
   private static Parcel told(Departure d) {
@@ -299,7 +301,8 @@ public class InterleavingsTest {
   }
 
   private static String picture(Departure d) {
-    return d.statuses(d.tags()) + " " + d.tags() + " " + d.finds() + " " + d.beside().interruptions();
+    return d.picture().standing().statuses() + " " + d.picture().tags() + " " + d.state().finds() + " "
+        + d.state().interruptions();
   }
 
   @Test
@@ -312,7 +315,7 @@ public class InterleavingsTest {
         run.move();
       }
       run.settle();
-      Departure end = run.desk.state();
+      Departure end = run.desk.departure();
       List<Entry> log = run.log.entries.stream().map(k -> EntryJson.read(k.json())).toList();
       List<UUID> ids = log.stream().map(Entry::id).toList();
       assertThat(ids).as("seed %d: nothing twice", seed).doesNotHaveDuplicates();

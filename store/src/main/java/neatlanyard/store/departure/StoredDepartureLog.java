@@ -12,7 +12,7 @@ import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionStage;
 import java.util.concurrent.LinkedBlockingQueue;
-import neatlanyard.core.departure.DepartureLog;
+import neatlanyard.core.log.DepartureLog;
 import neatlanyard.core.fleet.FlightId;
 import neatlanyard.store.db.Database;
 import neatlanyard.store.generated.tables.records.EntryRecord;

@@ -1,0 +1,28 @@
+package neatlanyard.core.departure;
+
+import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
+
+/** Works a value out when it is first asked for, and keeps it. Two threads that ask at once may both work it out. */
+final class Once<T> implements Supplier<T> {
+  private final Supplier<T> work;
+  private volatile @Nullable T value;
+
+  private Once(Supplier<T> work) {
+    this.work = work;
+  }
+
+  static <T> Supplier<T> of(Supplier<T> work) {
+    return new Once<>(work);
+  }
+
+  @Override
+  public T get() {
+    T known = value;
+    if (known == null) {
+      known = work.get();
+      value = known;
+    }
+    return known;
+  }
+}

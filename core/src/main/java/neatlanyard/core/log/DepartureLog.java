@@ -1,0 +1,39 @@
+package neatlanyard.core.log;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.CompletionStage;
+import neatlanyard.core.fleet.FlightId;
+
+/**
+ * Where the logs of departures are kept: written once, in order, never changed. A departure is named by its flight.
+ */
+public interface DepartureLog {
+  /**
+   * An entry as it is kept.
+   *
+   * @param json canonical JSON, hash included
+   */
+  record Kept(long number, UUID event, String json, String hash) {}
+
+  /**
+   * Appends one entry. When the stage completes the entry is on the disk and survives a killed process and a lost
+   * power supply; when it fails nothing was written.
+   */
+  CompletionStage<Void> append(FlightId departure, Kept entry);
+
+  /** The whole log by number; empty when the departure was never opened. */
+  List<Kept> read(FlightId departure);
+
+  /** An entry with the departure it is of. */
+  record Found(FlightId departure, Kept entry) {}
+
+  /** What crews said does not fit, in every departure, the newest first. */
+  List<Found> doesNotFit();
+
+  /** Keeps a control trace under its SHA-256; keeping it again changes nothing. */
+  void keepTrace(FlightId departure, String sha256, String csv);
+
+  Optional<String> trace(FlightId departure, String sha256);
+}

@@ -1,0 +1,153 @@
+package neatlanyard.core.log;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import neatlanyard.core.controls.Judgement;
+import neatlanyard.core.dispatch.Case;
+import neatlanyard.core.dispatch.Verdict;
+import neatlanyard.core.fleet.CrewMember;
+import neatlanyard.core.fleet.Flight;
+import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.fleet.Tail;
+import neatlanyard.core.fleet.TailId;
+import neatlanyard.core.sop.Day;
+import neatlanyard.core.sop.PackId;
+import neatlanyard.core.sop.PlaceId;
+import neatlanyard.core.sop.ProcedureId;
+import neatlanyard.core.sop.Stage;
+import neatlanyard.core.sop.State;
+import neatlanyard.core.sop.StepId;
+
+/** What can happen in a departure. The log of these is the departure; everything else is worked out from it. */
+public sealed interface Event {
+
+  /**
+   * The departure is opened. Holds all that the record needs to be read without the product's database.
+   *
+   * @param packSha256 SHA-256 of the pack's text as it was brought in
+   */
+  record Opened(Flight flight, Tail tail, PackId pack, String revision, String packSha256, List<CrewMember> crew)
+      implements Event {
+    public Opened {
+      crew = List.copyOf(crew);
+    }
+  }
+
+  /** Somebody takes their seat. */
+  record SeatTaken(Seat seat) implements Event {}
+
+  /** The report and the state of the day are set; the card is cut, or cut again. */
+  record DaySet(Day day) implements Event {}
+
+  /** A step is done, or a checklist item answered. */
+  record StepDone(StepId step) implements Event {}
+
+  /** A step is not done today, for a reason. */
+  record StepNotToday(StepId step, String reason) implements Event {}
+
+  /** What a step makes so was found so when the crew came. */
+  record FoundSo(StepId step) implements Event {}
+
+  /** Somebody goes on past what keeps a step closed, in their own words. */
+  record Overridden(StepId step, String words) implements Event {}
+
+  /** The wait that a step began is over, and somebody has seen it. */
+  record WaitSeen(StepId step) implements Event {}
+
+  /** A value is read and entered; within its limits the step is done. @param value in the quantity's unit */
+  record Measured(StepId step, double value) implements Event {}
+
+  /**
+   * What is set or seen, where today's flight gives a step its value.
+   *
+   * @param value as it was said: a number, or one of the choices
+   */
+  record ValueSaid(StepId step, String value) implements Event {}
+
+  /**
+   * What the aircraft's own data say of its controls and indications. Only that data makes this.
+   *
+   * @param source in words
+   */
+  record AircraftRead(String source, List<State> states) implements Event {
+    public AircraftRead {
+      states = List.copyOf(states);
+    }
+  }
+
+  /** A step does not fit this tail, this day or the work as it is; goes to fleet standards. */
+  record DoesNotFit(StepId step, String words) implements Event {}
+
+  /** Somebody takes back what they said of a step. */
+  record StepUndone(StepId step) implements Event {}
+
+  /** A step is put aside, to be looked at again. */
+  record StepLater(StepId step, String reason) implements Event {}
+
+  /** The registration that stands on the technical log in the flight deck. */
+  record LogTailRead(TailId tail) implements Event {}
+
+  /** Something is not as it should be. */
+  record FindRaised(UUID find, StepId step, String note, FindDetail what) implements Event {}
+
+  /** The commander decides on a find. @param proposed the case as it stood, filled in by the server */
+  record VerdictTaken(UUID find, Verdict verdict, String words, Optional<Case> proposed) implements Event {}
+
+  /**
+   * How the tail's technical log stands. Only the server makes this: at the opening, with a new day, after
+   * maintenance.
+   */
+  record TechStatus(TechState state) implements Event {}
+
+  /** What was read on this tail before. Only the server makes this, at the opening. */
+  record ReadBefore(EarlierReadings past) implements Event {}
+
+  /** What the fleet's files give for this flight. Only the server makes this, at the opening. */
+  record FlightFacts(Facts facts) implements Event {}
+
+  /**
+   * A tag is hung by hand.
+   *
+   * @param due the stage by whose end it must be gone
+   * @param calls when it calls; empty: never
+   */
+  record TagHung(UUID tag, String words, Stage due, Optional<Instant> calls) implements Event {}
+
+  /** A tag that was hung by hand is taken off. */
+  record TagTaken(UUID tag) implements Event {}
+
+  /** Whoever says it is called away from what they are doing. */
+  record Interrupted() implements Event {}
+
+  /** Whoever says it goes on with what they were doing. */
+  record WentOn() implements Event {}
+
+  /** What whoever says it works of a panel in a flow goes to another seat. */
+  record PanelHandedOver(PlaceId panel, Seat to) implements Event {}
+
+  /** A checklist is stopped where it is. */
+  record ChecklistStopped(ProcedureId checklist) implements Event {}
+
+  /** A stopped checklist goes on. */
+  record ChecklistResumed(ProcedureId checklist) implements Event {}
+
+  /**
+   * The flight control check was made and judged. Only the aircraft's data makes this, never a press.
+   *
+   * @param source where the data came from, in words
+   * @param traceSha256 SHA-256 of the trace as CSV, as it can be downloaded
+   */
+  record ControlsChecked(String source, String traceSha256, Judgement judgement) implements Event {}
+
+  /** The commander ties off; nothing comes after. */
+  record TiedOff(List<Acceptance> accepted) implements Event {
+    public TiedOff {
+      accepted = List.copyOf(accepted);
+    }
+  }
+
+  /** Why a tag may stay. @param tag its key @param what it, in words, as it was when it was accepted */
+  record Acceptance(String tag, String what, String reason) {}
+}

@@ -1,0 +1,69 @@
+package neatlanyard.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import io.micrometer.core.instrument.MeterRegistry;
+import java.io.IOException;
+import java.util.UUID;
+import neatlanyard.server.Http.Answer;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+import org.springframework.test.context.testng.AbstractTestNGSpringContextTests;
+import org.testng.annotations.Test;
+
+/** A departure that nobody looks at leaves the memory, and is the same when somebody does again. */
+@SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
+public class LetGoTest extends AbstractTestNGSpringContextTests {
+  @LocalServerPort private int port;
+  @Autowired private MeterRegistry meters;
+
+  @DynamicPropertySource
+  static void settings(DynamicPropertyRegistry registry) throws IOException {
+    Given.demo(registry, true);
+    registry.add("lanyard.departures-kept", () -> "1ms");
+  }
+
+  private long readBack() {
+    return meters.get("lanyard.folds").timer().count();
+  }
+
+  @Test(timeOut = 60_000)
+  public void what_nobody_looks_at_is_let_go_and_comes_back_as_it_was() throws Exception {
+    Http wren = Http.in(port, "adeyo", "north-slip-24");
+    wren.post("/api/departures/today-14/open", "{}");
+    wren.event("seat-taken", "{\"seat\":\"right\"}");
+    UUID id = Http.uuid7();
+    String tag = "{\"tag\":\"%s\",\"words\":\"air\",\"due\":\"TAXI\"}".formatted(UUID.randomUUID());
+    Answer answer = wren.event(id, "tag-hung", tag);
+    String before = wren.get("/api/departures/today-14").text();
+    while (readBack() == 0) {
+      System.gc();
+      Thread.sleep(20);
+      assertThat(wren.get("/api/departures/today-14").text()).isEqualTo(before);
+    }
+    assertThat(wren.event(id, "tag-hung", tag)).as("sent twice").isEqualTo(answer);
+    assertThat(wren.event("step-done", "{\"step\":\"wa-door\"}").code()).as("no card yet").isEqualTo("no-card");
+    long number = answer.json().path("number").asLong();
+    assertThat(wren.event("interrupted", "{}").json().path("number").asLong()).isEqualTo(number + 1);
+  }
+
+  /** As long as a device listens, what it listens to is there. */
+  @Test(timeOut = 60_000)
+  public void what_somebody_listens_to_stays() throws Exception {
+    Http wren = Http.in(port, "adeyo", "north-slip-24");
+    wren.post("/api/departures/today-14/open", "{}");
+    try (var stream = wren.stream("/api/departures/today-14/stream")) {
+      assertThat(stream.read()).isGreaterThan(0);
+      long before = readBack();
+      for (int i = 0; i < 10; i++) {
+        System.gc();
+        Thread.sleep(5);
+        wren.get("/api/departures/today-14");
+      }
+      assertThat(readBack()).isEqualTo(before);
+    }
+  }
+}

@@ -1,0 +1,104 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useEffect, useMemo, useState, useSyncExternalStore } from 'react'
+import type { DepartureView, Me, Progress } from '../api.gen'
+import { ask, type Problem } from '../app/api'
+import { addSamples, samplesLost } from './samples'
+import { outboxOf, type Outbox, type OutboxState } from './outbox'
+import { withUnsent } from './overlay'
+import { changed } from './progress'
+import { sendPhotos } from './photos'
+
+export interface Live {
+  view: DepartureView
+  me: Me
+  /** The seat this person has taken; empty before. */
+  seat: string
+  outbox: Outbox
+  out: OutboxState
+  /** Whether the live stream stands. */
+  connected: boolean
+}
+
+/** As marks name people. */
+const familyName = (name: string): string => name.slice(name.lastIndexOf(' ') + 1)
+
+/** One departure, live: its view, kept fresh by its stream, and this person's outbox. */
+export const useDeparture = (id: string, me: Me): { live?: Live; problem?: Problem } => {
+  const client = useQueryClient()
+  const query = useQuery<DepartureView, Problem>({
+    queryKey: ['departure', id],
+    queryFn: async () => {
+      const asked = await ask<DepartureView>('GET', `/api/departures/${id}`)
+      // The stream may have told of more while this was on its way.
+      const known = client.getQueryData<DepartureView>(['departure', id])
+      return known?.card?.key === asked.card?.key && known && known.progress.number > asked.progress.number ? { ...asked, progress: known.progress } : asked
+    },
+    // What was kept is shown at once; whether it is still so is asked each time.
+    refetchOnMount: 'always',
+    retry: (n, p) => p.status === 0 || (p.status >= 500 && n < 20),
+    retryDelay: 1500,
+    staleTime: Infinity,
+  })
+  const outbox = outboxOf(id, me.id)
+  const out = useSyncExternalStore(outbox.subscribe, outbox.snapshot)
+  const [connected, setConnected] = useState(false)
+  const there = query.data !== undefined
+
+  useEffect(() => {
+    if (!there) return
+    let closed = false
+    let source: EventSource | undefined
+    let timer: ReturnType<typeof setTimeout> | undefined
+    const connect = () => {
+      source = new EventSource(`/api/departures/${id}/stream`)
+      source.onopen = () => {
+        setConnected(true)
+        void outbox.send()
+        void sendPhotos()
+      }
+      // What this stream has told so far; what was asked for beside it may be newer.
+      let told: Progress | undefined
+      const tell = (progress: Progress) => {
+        told = progress
+        const before = client.getQueryData<DepartureView>(['departure', id])
+        if (before && (before.card?.key ?? 0) === progress.cardKey) {
+          if (progress.number >= before.progress.number) client.setQueryData(['departure', id], { ...before, progress })
+        } else {
+          void client.invalidateQueries({ queryKey: ['departure', id] })
+        }
+      }
+      source.addEventListener('progress', (e) => tell(JSON.parse((e as MessageEvent<string>).data)))
+      source.addEventListener('change', (e) => {
+        const progress = told && changed(told, JSON.parse((e as MessageEvent<string>).data))
+        if (progress) return tell(progress)
+        // Something was missed: the whole comes with a new stream.
+        source?.close()
+        connect()
+      })
+      source.addEventListener('samples', (e) => addSamples(id, JSON.parse((e as MessageEvent<string>).data)))
+      source.addEventListener('samples-lost', () => samplesLost(id))
+      source.onerror = () => {
+        setConnected(false)
+        if (source?.readyState === EventSource.CLOSED && !closed) {
+          clearTimeout(timer)
+          timer = setTimeout(connect, 2000)
+        }
+      }
+    }
+    connect()
+    return () => {
+      closed = true
+      clearTimeout(timer)
+      source?.close()
+    }
+  }, [id, there, client, outbox])
+
+  const seat = query.data?.progress.seats.find((s) => s.id === me.id && s.taken)?.seat ?? ''
+  const view = useMemo(
+    () => query.data && { ...query.data, progress: withUnsent(query.data, out.waiting, out.taken, { name: familyName(me.name), seat }) },
+    [query.data, out, me.name, seat],
+  )
+
+  if (!query.data || (query.error && query.error.status > 0)) return { problem: query.error ?? undefined }
+  return { live: { view: view!, me, seat, outbox, out, connected } }
+}
