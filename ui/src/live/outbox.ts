@@ -216,7 +216,7 @@ export class Outbox {
 
   private async sendWaiting(): Promise<void> {
     for (let some = await this.next(); some.length > 0; some = await this.next()) {
-      const events = some.map(({ label: _, ...event }) => event)
+      const events = some.map(({ id, deviceAt, device, kind, body }) => ({ id, deviceAt, device, kind, body }))
       try {
         const answers = await ask<Answered[] | undefined>('POST', `/api/departures/${this.departure}/outbox`, { events })
         if (!answers?.length) throw new Problem(0, 'no-answer', 'The server said nothing of it.', 'It is sent again.')

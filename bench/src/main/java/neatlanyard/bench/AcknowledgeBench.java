@@ -20,7 +20,8 @@ import java.util.concurrent.CountDownLatch;
 final class AcknowledgeBench {
   private static final int CREWS = 50;
   private static final int WARM_UP = 40;
-  private static final int SATURATED = 120;
+  private static final int WARM_UP_PRESSES = Integer.getInteger("lanyard.warm-up", 1_500);
+  private static final int SATURATED = Integer.getInteger("lanyard.presses", 400);
 
   private AcknowledgeBench() {}
 
@@ -30,6 +31,8 @@ final class AcknowledgeBench {
     try (Crews crews = Crews.start(folder, CREWS, Crews.WITHOUT_PACE)) {
       System.out.printf("%nbare SQLite insert with disk sync, one at a time: median %.2f ms (%.0f a second)%n",
           bareMs, 1_000 / bareMs);
+      // Until the compilers are done with it: they take more than half of a core for the first minute.
+      drive(crews, WARM_UP_PRESSES, Duration.ZERO);
       long from = System.nanoTime();
       long[] saturated = drive(crews, SATURATED, Duration.ZERO);
       double rate = (double) CREWS * (SATURATED + WARM_UP) / ((System.nanoTime() - from) / 1e9);

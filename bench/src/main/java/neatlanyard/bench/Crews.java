@@ -27,7 +27,7 @@ final class Crews implements AutoCloseable {
       .map(s -> s.id().value()).toList();
 
   /** So that nobody listens in more places than one person may. */
-  private static final int DEPARTURES_EACH = 5;
+  private static final int DEPARTURES_EACH = 4;
 
   private final Process server;
   private final String url;

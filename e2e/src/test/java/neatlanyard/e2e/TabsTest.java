@@ -140,12 +140,11 @@ public class TabsTest extends AtTheDemo {
     Crew wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.LIGHT).takeSeat("right").cutCard();
     wren.stage("Safe, then power");
     AtomicInteger refused = new AtomicInteger();
-    wren.page.route("**/events", route -> {
+    wren.page.route("**/outbox", route -> {
       if (refused.getAndIncrement() == 0) {
-        route.fulfill(new com.microsoft.playwright.Route.FulfillOptions().setStatus(409)
-            .setContentType("application/problem+json")
-            .setBody("{\"code\":\"needs\",\"detail\":\"Before it comes another.\",\"tryThis\":\"Do that "
-            + "first.\",\"faults\":[]}"));
+        route.fulfill(new com.microsoft.playwright.Route.FulfillOptions().setContentType("application/json")
+            .setBody("[{\"refused\":{\"code\":\"needs\",\"what\":\"Before it comes another.\","
+            + "\"tryThis\":\"Do that first.\",\"faults\":[]}}]"));
       } else {
         route.resume();
       }
