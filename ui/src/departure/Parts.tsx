@@ -26,14 +26,17 @@ const Schools = ({ live, stage }: { live: Live; stage: string }) => {
   const here = live.view.header.schools.filter((s) => s.stage === stage)
   if (here.length === 0) return null
   return (
-    <dl className={classes.schools}>
-      {here.map((s) => (
-        <div key={s.matter}>
-          <dt>{s.matter}</dt>
-          <dd>{s.school}</dd>
-        </div>
-      ))}
-    </dl>
+    <details className={classes.schools}>
+      <summary>How this fleet does it</summary>
+      <dl>
+        {here.map((s) => (
+          <div key={s.matter}>
+            <dt>{s.matter}</dt>
+            <dd>{s.school}</dd>
+          </div>
+        ))}
+      </dl>
+    </details>
   )
 }
 

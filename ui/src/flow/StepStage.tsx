@@ -13,6 +13,8 @@ import { Finished } from './Finished'
 import { FlightDeck } from './FlightDeck'
 import { FoundSo } from './FoundSo'
 import { Marks } from './Marks'
+import { NothingHere } from './NothingHere'
+import { nextForMe } from './nextForMe'
 import { OtherSeat } from './OtherSeat'
 import { ReadingNote } from '../gauge/ReadingNote'
 import { StepRows } from './StepRows'
@@ -58,6 +60,8 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
     setSaying(what)
   }
   const closed = s.gates.length > 0
+  // Where nothing here is this seat's, that is said first, with the way on.
+  const here = !seat || nextForMe(view, part, seat)?.part === part
   const value = item && view.progress.values[item.id]
   const found = part.items.filter((i) => i.foundAs !== '' && s.open(i) && i.seats.includes(seat))
   const others = view.progress.seats.filter((x) => x.taken && x.seat !== seat)
@@ -65,6 +69,7 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
   return (
     <div className={classes.stage}>
       <section className={classes.work}>
+        {item && <NothingHere view={view} part={part} seat={seat} next={next} onGo={onGo} />}
         <FoundSo live={live} items={found} unfolded={s.done === 0} disabled={tiedOff} onFound={(i) => s.act('found-so', {}, i)} />
         {s.lastRead && <ReadingNote name={s.lastRead.name} reading={s.lastRead.reading} />}
         {item ? (
@@ -95,7 +100,7 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
             )}
             {saying === '' ? (
               <div className={classes.actions}>
-                <Answer live={live} item={item} label="Done" main={!closed} disabled={!mine || answered || tiedOff || closed} onSay={s.say} />
+                <Answer live={live} item={item} label="Done" main={!closed && mine} disabled={!mine || answered || tiedOff || closed} onSay={s.say} />
                 <Action hotkey="f" disabled={!seat || tiedOff} onAct={() => say('find')}>
                   Find
                 </Action>
@@ -126,7 +131,7 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
             )}
             {!mine && seat !== '' && <p className={classes.notYours}>This is the other seat's. You can still raise a find.</p>}
             {answered && <p className={classes.notYours}>You have answered; the other seat has not yet.</p>}
-            {(!mine || answered) && next && (
+            {(!mine || answered) && next && here && (
               <div className={classes.actions}>
                 <GoOn progress={view.progress} from={part.stage} next={next} onGo={onGo} />
               </div>

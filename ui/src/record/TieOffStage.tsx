@@ -3,6 +3,7 @@ import { Action } from '../app/Action'
 import { useDraft } from '../app/useDraft'
 import type { Live } from '../live/useDeparture'
 import { RecordView } from './RecordView'
+import { tieOffRows } from './rows'
 import classes from './TieOffStage.module.css'
 
 /** The last bead: what is still in the way, the commander's reasons, and the record. */
@@ -10,14 +11,14 @@ export const TieOffStage = ({ live, onGo }: { live: Live; onGo: (stage: string) 
   const { view, me, outbox } = live
   const [text, setText, drop] = useDraft(`reasons/${view.header.id}`, '{}')
   const reasons = JSON.parse(text) as Record<string, string>
-  const inTheWay = [...view.progress.tags, ...view.progress.unfinished]
+  const inTheWay = tieOffRows(view)
   const commander = view.header.crew.find((c) => c.commander)
   const yours = commander?.id === me.id
   if (view.progress.tiedOff) return <RecordView live={live} />
   const never = inTheWay.filter((t) => !t.mayStay)
   const unsaid = inTheWay.filter((t) => t.mayStay && !reasons[t.key]?.trim())
   const tieOff = () => {
-    const accepted = inTheWay.filter((t) => t.mayStay).map((t) => ({ tag: t.key, reason: reasons[t.key]?.trim() ?? '' }))
+    const accepted = inTheWay.filter((r) => r.mayStay).flatMap((r) => r.tags.map((t) => ({ tag: t.key, reason: reasons[r.key]?.trim() ?? '' })))
     outbox.put('tied-off', { accepted }, 'tying off')
     drop()
   }
@@ -39,8 +40,8 @@ export const TieOffStage = ({ live, onGo }: { live: Live; onGo: (stage: string) 
           <li key={t.key} className={classes.item}>
             <div>
               <p className={classes.title}>{t.title}</p>
-              <p className={classes.detail}>{[t.detail, t.by].filter(Boolean).join(' · ')}</p>
-              {!t.key.startsWith('unfinished/') && <p className={classes.closes}>Closed by: {t.closes}</p>}
+              <p className={classes.detail}>{t.detail}</p>
+              {t.closes && <p className={classes.closes}>Closed by: {t.closes}</p>}
               <button type="button" className={classes.go} onClick={() => onGo(t.go)}>
                 Go there
               </button>

@@ -8,12 +8,10 @@ interface TodayProps {
   tech: TechView
   places: PlaceView[]
   part: PartView
-  /** Whether all of it is in sight. */
-  unfolded: boolean
 }
 
-/** What is different today, before the first step: what is deferred, what earlier crews found, what the day has added. */
-export const Today = memo(({ tech, places, part, unfolded }: TodayProps) => {
+/** What is different today, in a line that opens; the steps themselves say it too: what is deferred, what earlier crews found, what the day has added. */
+export const Today = memo(({ tech, places, part }: TodayProps) => {
   const { deferrals, before } = tech
   const added = part.items.filter((i) => i.added)
   const deferred = new Set(deferrals.map((d) => d.defect))
@@ -21,7 +19,7 @@ export const Today = memo(({ tech, places, part, unfolded }: TodayProps) => {
   if (deferrals.length + latest.length + added.length === 0) return null
   const name = (place: string) => places.find((p) => p.id === place)?.name
   return (
-    <details className={classes.today} open={unfolded}>
+    <details className={classes.today}>
       <summary>
         Different today: {deferrals.length} deferred, {latest.length} found before, {added.length} steps added
       </summary>

@@ -13,6 +13,8 @@ import { Marks } from '../flow/Marks'
 import { Answer } from '../flow/Answer'
 import { OtherSeat } from '../flow/OtherSeat'
 import { ReadingNote } from '../gauge/ReadingNote'
+import { nextForMe } from '../flow/nextForMe'
+import { NothingHere } from '../flow/NothingHere'
 import { StepRows } from '../flow/StepRows'
 import { useInSight } from '../flow/useInSight'
 import { useSteps } from '../flow/useSteps'
@@ -58,6 +60,8 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
   const tiedOff = view.progress.tiedOff !== undefined
   const cannot = !seat || tiedOff
   const closed = s.gates.length > 0
+  // Where nothing here is this seat's, that is said first, with the way on.
+  const here = !seat || nextForMe(view, part, seat)?.part === part
   const tags = new Set(view.progress.tags.map((t) => t.key))
   const after = s.visits.slice(s.visit + 1).flat()
   const listed = item ? [...s.here, ...after.slice(0, Math.max(0, ROWS - s.here.length))] : []
@@ -91,7 +95,8 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
   return (
     <div className={classes.stage}>
       <section className={classes.work}>
-        <Today tech={view.progress.tech} places={card.places} part={part} unfolded={s.done === 0} />
+        {item && <NothingHere view={view} part={part} seat={seat} next={next} onGo={onGo} />}
+        <Today tech={view.progress.tech} places={card.places} part={part} />
         {s.lastRead && <ReadingNote name={s.lastRead.name} reading={s.lastRead.reading} />}
         {item ? (
           <>
@@ -137,7 +142,7 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
             )}
             {saying === '' ? (
               <div className={classes.actions}>
-                <Answer live={live} item={item} label="As it should be" main={!closed} disabled={!mine || answered || tiedOff || closed} onSay={s.say} />
+                <Answer live={live} item={item} label="As it should be" main={!closed && mine} disabled={!mine || answered || tiedOff || closed} onSay={s.say} />
                 {s.plainHere.length > 1 && (
                   <Action hotkey="shift+Space" shown="shift space" disabled={cannot} onAct={s.markPlace}>
                     Whole station as it should be
@@ -171,7 +176,7 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
               />
             )}
             {!mine && seat !== '' && <p className={classes.notYours}>This is the other seat's. You can still raise a find.</p>}
-            {(!mine || answered) && next && (
+            {(!mine || answered) && next && here && (
               <div className={classes.actions}>
                 <GoOn progress={view.progress} from={part.stage} next={next} onGo={onGo} />
               </div>

@@ -26,7 +26,8 @@ import neatlanyard.formats.text.Read;
 
 /**
  * Reads a METAR or SPECI (WMO No. 306 volume I.1 FM 15/FM 16; ICAO Annex 3 appendix 3), group by group in the order of
- * the code form, and names each group that does not belong. Trend and remarks are kept in the text but not decoded.
+ * the code form, and names each group that does not belong. {@link StationReportDetails} puts into words what is not
+ * among the values.
  *
  * <p>Our own because the libraries pass over what they do not know; here every such group is a fault with its place.
  */
@@ -36,7 +37,7 @@ public final class StationReportReader {
           + "(?<what>(?:DZ|RA|SN|SG|IC|PL|GR|GS|UP|BR|FG|FU|VA|DU|SA|HZ|PO|SQ|FC|SS|DS){0,3})";
 
   /** The groups in the order of the code form. */
-  private enum Group {
+  enum Group {
     KIND("METAR|SPECI", false),
     CORRECTED("COR", false),
     STATION("(?<station>[A-Z][A-Z0-9]{3})", false),
@@ -47,7 +48,7 @@ public final class StationReportReader {
     VISIBILITY("CAVOK|(?<metres>\\d{4}|////)(?:NDV)?|(?:[MP])?(?<miles>\\d{1,2})?(?<part>\\d/\\d{1,2})?SM", false),
     VISIBILITY_SECTOR("\\d{4}(?:N|NE|E|SE|S|SW|W|NW)", true),
     RUNWAY_RANGE("R\\d{2}[LCR]?/(?:[PM]?\\d{4}|////)(?:V[PM]?\\d{4})?(?:FT)?/?[UDN]?", true),
-    PRESENT(WEATHER, true),
+    PRESENT(WEATHER + "|(?<unseen>//)", true),
     CLOUD("(?<amount>FEW|SCT|BKN|OVC|VV|///)(?<base>\\d{3}|///)(?<kind>CB|TCU|///)?|NSC|NCD|SKC|CLR", true),
     TEMPERATURE("(?<air>M?\\d{2}|//)/(?<dew>M?\\d{2}|//)?", false),
     PRESSURE("Q(?<hpa>\\d{4}|////)|A(?<inhg>\\d{4}|////)", true),
@@ -70,7 +71,8 @@ public final class StationReportReader {
     }
   }
 
-  private record Found(Group group, Matcher match, int column, String token) {}
+  /** A group as it stands in the report. @param column from 1 */
+  record Found(Group group, Matcher match, int column, String token) {}
 
   private final String text;
   private final Instant now;
@@ -95,14 +97,24 @@ public final class StationReportReader {
     return new StationReportReader(text, now).read();
   }
 
+  /** The groups of a report that can be read, in its order. */
+  static List<Found> groups(String text, Instant now) {
+    StationReportReader reader = new StationReportReader(text, now);
+    reader.tokens();
+    return reader.found;
+  }
+
   private Read<StationReport> read() {
     tokens();
     require(Group.STATION, "the station, four letters");
     require(Group.TIME, "the time, such as 240650Z");
-    require(Group.WIND, "the wind, such as 24008KT");
-    require(Group.VISIBILITY, "the visibility, such as 9999 or CAVOK");
-    require(Group.TEMPERATURE, "temperature and dew point, such as M02/M04");
-    require(Group.PRESSURE, "the pressure setting, such as Q1003");
+    // An automatic station leaves out what it has no sensor for.
+    if (all(Group.AUTOMATIC).noneMatch(f -> f.token.equals("AUTO"))) {
+      require(Group.WIND, "the wind, such as 24008KT");
+      require(Group.VISIBILITY, "the visibility, such as 9999 or CAVOK");
+      require(Group.TEMPERATURE, "temperature and dew point, such as M02/M04");
+      require(Group.PRESSURE, "the pressure setting, such as Q1003");
+    }
     Optional<Instant> observed = first(Group.TIME).flatMap(this::observed);
     Optional<Wind> wind = first(Group.WIND).flatMap(this::wind);
     first(Group.WIND_SECTOR).ifPresent(f ->
@@ -113,7 +125,7 @@ public final class StationReportReader {
         observed.orElse(now),
         wind,
         first(Group.VISIBILITY).map(this::visibility).orElse(OptionalInt.empty()),
-        all(Group.PRESENT).map(StationReportReader::phenomenon).toList(),
+        all(Group.PRESENT).filter(f -> f.match.group("unseen") == null).map(StationReportReader::phenomenon).toList(),
         all(Group.CLOUD).filter(f -> f.match.group("amount") != null).map(StationReportReader::cloud).toList(),
         first(Group.TEMPERATURE).map(f -> celsius(f.match.group("air"))).orElse(OptionalInt.empty()),
         first(Group.TEMPERATURE).map(f -> celsius(f.match.group("dew"))).orElse(OptionalInt.empty()),
@@ -163,6 +175,9 @@ public final class StationReportReader {
 
   /** A strength or a descriptor alone is no weather, but for showers and thunderstorm. */
   private static boolean bare(Matcher m) {
+    if (m.group("unseen") != null) {
+      return false;
+    }
     String how = m.group("how");
     boolean alone = how != null && (how.equals("TS") || how.equals("SH"));
     return m.group("what").isEmpty() && !alone;

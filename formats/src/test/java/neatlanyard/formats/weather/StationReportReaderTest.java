@@ -67,6 +67,9 @@ public class StationReportReaderTest {
       {"METAR QTRN 140720Z 24012KT 210V270 9000 -SN FEW012 BKN025 M02/M04 Q1003 RESN RMK NOTHING DECODED HERE"},
       {"METAR QTRN 140720Z 18015G30KT 1 1/2SM R07/P2000N BR VV003 00/M00 A2992"},
       {"METAR QTRN 140720Z /////KT //// ////// 05/01 Q////"},
+      {"METAR QTRN 140720Z AUTO /////KT //// // ////// ///// Q////"},
+      {"METAR QTRN 140720Z AUTO 24012KT 9999 // //////CB 05/01 Q1003"},
+      {"METAR QTRN 140720Z AUTO 24012KT Q1003"},
       {"METAR QTRN 140720Z 36008MPS 0350 R25L/0400V0700D FZFG VCSH SCT005TCU OVC008 M01/M01 Q0998 WS R25"},
     };
   }
@@ -74,6 +77,24 @@ public class StationReportReaderTest {
   @Test(dataProvider = "forms")
   public void forms_that_belong(String text) {
     assertThat(faults(text)).as(text).isEmpty();
+  }
+
+  /** What no rule asks for is read by the crew all the same, and so is what a station has not observed. */
+  @Test
+  public void what_is_not_among_the_values_is_put_into_words() {
+    StationReport r = good("METAR QTRN 140720Z 24012KT 210V270 9000 1200NE R25L/0400V0700D R07/P2000N R07/////  -SN "
+        + "FEW012 M02/M04 Q1003 RESHSN WS R25L TEMPO 0600 FG RMK NOTHING");
+    StationReportDetails d = StationReportDetails.of(r, NOW);
+    assertThat(d.wind()).containsExactly("wind from between 210° and 270°");
+    assertThat(d.sight()).containsExactly("1200 m to the north-east", "runway 25L: 400 to 700 m, falling",
+        "runway 07: more than 2000 m, steady", "runway 07: visual range not reported");
+    assertThat(d.unseen()).isEmpty();
+    assertThat(d.later()).containsExactly("recent showers of snow", "wind shear: runway 25L", "trend TEMPO 0600 FG");
+    StationReport blind = good("METAR QTRN 140720Z AUTO /////KT //// // ////// ///// Q//// NOSIG=");
+    assertThat(StationReportDetails.of(blind, NOW).unseen()).containsExactly("visibility not reported",
+        "weather not observed", "cloud not observed", "temperature not reported", "pressure setting not reported");
+    assertThat(StationReportDetails.of(blind, NOW).later()).containsExactly("no significant change in two hours");
+    assertThat(blind.weather()).isEmpty();
   }
 
   @Test

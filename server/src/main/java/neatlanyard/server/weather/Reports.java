@@ -9,6 +9,7 @@ import neatlanyard.core.weather.Phenomenon;
 import neatlanyard.core.weather.StationReport;
 import neatlanyard.core.weather.Wind;
 import neatlanyard.formats.text.Read;
+import neatlanyard.formats.weather.StationReportDetails;
 import neatlanyard.formats.weather.StationReportReader;
 import neatlanyard.server.problem.Problem;
 import org.springframework.stereotype.Service;
@@ -33,18 +34,26 @@ public class Reports {
     };
   }
 
-  /** The report in words: wind, visibility, weather, cloud, temperature, pressure in both units, age. */
+  /**
+   * The report in words: wind, visibility, weather, cloud, temperature, pressure in both units, what it does not say,
+   * what was and will be, age.
+   */
   public List<String> facts(StationReport r) {
+    StationReportDetails besides = StationReportDetails.of(r, clock.instant());
     List<String> facts = new ArrayList<>();
     facts.add("wind " + r.wind().map(Wind::words).orElse("not reported"));
+    facts.addAll(besides.wind());
     r.visibilityM().ifPresent(v ->
         facts.add(v >= 10_000 ? "visibility 10 km or more" : "visibility %d m".formatted(v)));
+    facts.addAll(besides.sight());
     r.weather().stream().map(Phenomenon::words).forEach(facts::add);
     r.clouds().forEach(c -> c.baseFt().ifPresent(b -> facts.add("%s %d ft%s".formatted(
         cover(c.amount()), b, c.kind().isEmpty() || c.kind().equals("///") ? "" : " " + c.kind()))));
     r.temperatureC().ifPresent(t -> facts.add(degrees(t)));
     r.dewPointC().ifPresent(t -> facts.add("dew point " + degrees(t)));
     r.qnhHpa().ifPresent(q -> facts.add("%.0f hPa, %.2f inHg".formatted(q, Units.inHgFromHpa(q))));
+    facts.addAll(besides.unseen());
+    facts.addAll(besides.later());
     Duration age = r.age(clock.instant());
     facts.add(age.isNegative() ? "dated in the future" : age.toMinutes() + " min old"
         + (age.compareTo(OLD) > 0 ? ": ask for a newer one" : ""));
