@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import neatlanyard.core.flow.DayValues;
 import neatlanyard.core.flow.Positions.Statement;
+import neatlanyard.core.sop.Card;
 import neatlanyard.core.sop.Card.Item;
 import neatlanyard.core.sop.PointId;
 import neatlanyard.core.sop.Procedure;
@@ -59,9 +60,7 @@ public final class Stale {
 
   /** What made it so was taken back since and has not been done again. */
   private static Optional<Change> takenBack(DepartureState d, State verified, long answered) {
-    return d.items().stream()
-        .filter(i -> i.procedure().kind() != Procedure.Kind.CHECKLIST
-        && (i.step().sets().contains(verified) || i.step().expects().contains(verified)))
+    return d.card().map((Card c) -> c.makers(verified)).orElse(List.of()).stream()
         .filter(i -> d.notes(i.step().id()).takenBack() > answered && !d.marked(i).settled())
         .map(i -> new Change(d.notes(i.step().id()).takenBack(),
         "%s was taken back since".formatted(i.step().challenge())))

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import neatlanyard.core.fleet.Seat;
 
 /** What the pack says for this tail, these seats and this day, with the reason for each step put in or left out. */
@@ -54,6 +55,7 @@ public final class Card {
   private final Map<Stage, List<Item>> byStage = new EnumMap<>(Stage.class);
   private final Map<StepId, List<Item>> waiting = new HashMap<>();
   private final Map<TagId, Map<String, List<StepId>>> closers = new HashMap<>();
+  private final Map<State, List<Item>> makers = new HashMap<>();
 
   private Card(Pack pack, Day day, List<Part> parts, List<LeftOut> leftOut) {
     this.pack = pack;
@@ -68,6 +70,10 @@ public final class Card {
       item.step().closes().forEach(hook -> hook.items().forEach(what ->
           closers.computeIfAbsent(hook.tag(), t -> new HashMap<>())
           .computeIfAbsent(what, w -> new ArrayList<>()).add(item.step().id())));
+      if (item.procedure().kind() != Procedure.Kind.CHECKLIST) {
+        Stream.concat(item.step().sets().stream(), item.step().expects().stream()).distinct()
+            .forEach(s -> makers.computeIfAbsent(s, x -> new ArrayList<>()).add(item));
+      }
       item.step().afterWait().forEach(w -> waiting.computeIfAbsent(w, x -> new ArrayList<>()).add(item));
     }
   }
@@ -213,6 +219,11 @@ public final class Card {
   /** The steps that come after the wait which a step begins. */
   public List<Item> waitingFor(StepId id) {
     return waiting.getOrDefault(id, List.of());
+  }
+
+  /** The steps, other than answers of checklists, that make a state so or look whether it is. */
+  public List<Item> makers(State state) {
+    return makers.getOrDefault(state, List.of());
   }
 
   /** The steps that take a tag's single thing off. */
