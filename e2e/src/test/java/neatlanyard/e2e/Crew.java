@@ -187,9 +187,20 @@ final class Crew {
     Locator now = page.locator("main h1");
     String before = now.textContent();
     if (!key.endsWith("Space") || !answer()) {
+      if (key.equals("Space")) {
+        open();
+      }
       key(key);
     }
     assertThat(now).not().hasText(before);
+  }
+
+  /** Waits until the press that answers may be made: one that comes earlier is lost. */
+  private void open() {
+    Locator all = page.locator("main button:has(kbd:text-is('space'))");
+    Locator open = page.locator("main button:enabled:has(kbd:text-is('space'))");
+    page.waitForCondition(() -> all.count() == 0 || open.count() > 0,
+        new Page.WaitForConditionOptions().setTimeout(PATIENCE_MS));
   }
 
   /** Answers with what is read, with what today gives, or part by part; false where a press is enough. */
