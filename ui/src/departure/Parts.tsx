@@ -5,6 +5,7 @@ import { ChecklistStage } from '../checklist/ChecklistStage'
 import { ControlsStage } from '../controls/ControlsStage'
 import { StepStage } from '../flow/StepStage'
 import { Takeoff } from '../flow/Takeoff'
+import { Schools } from '../sop/Schools'
 import { WalkStage } from '../walkaround/WalkStage'
 import classes from './Parts.module.css'
 import type { Live } from '../live/useDeparture'
@@ -20,25 +21,6 @@ interface PartsProps {
 }
 
 const CHECK = 'the-check'
-
-/** What this fleet does where crews differ, in the stage in which it matters. */
-const Schools = ({ live, stage }: { live: Live; stage: string }) => {
-  const here = live.view.header.schools.filter((s) => s.stage === stage)
-  if (here.length === 0) return null
-  return (
-    <details className={classes.schools}>
-      <summary>How this fleet does it</summary>
-      <dl>
-        {here.map((s) => (
-          <div key={s.matter}>
-            <dt>{s.matter}</dt>
-            <dd>{s.school}</dd>
-          </div>
-        ))}
-      </dl>
-    </details>
-  )
-}
 
 /** A stage of one or more procedures, one at a time; the others a key away. */
 export const Parts = ({ live, stage, parts, wanted, onGo }: PartsProps) => {
@@ -57,6 +39,7 @@ export const Parts = ({ live, stage, parts, wanted, onGo }: PartsProps) => {
     ['[', () => to(at - 1)],
     [']', () => to(at + 1)],
   ])
+  const schools = view.header.schools.filter((s) => s.stage === stage)
   const after = parts.slice(at + 1)
   const next = after.find((p) => (seat ? mine(p) : left(p) > 0))
   const goOn = next ? { title: next.title, go: () => setChosen(next.id) } : undefined
@@ -90,7 +73,7 @@ export const Parts = ({ live, stage, parts, wanted, onGo }: PartsProps) => {
       ) : (
         <StepStage key={part.id} live={live} part={part} wanted={wanted} next={goOn} onGo={onGo} />
       )}
-      <Schools live={live} stage={stage} />
+      {schools.length > 0 && <Schools line="How this fleet does it" schools={schools} />}
     </>
   )
 }

@@ -11,6 +11,7 @@ import { GoOn } from '../live/GoOn'
 import type { Live } from '../live/useDeparture'
 import { TechStatus } from '../dispatch/TechStatus'
 import classes from './DayStage.module.css'
+import { Schools } from './Schools'
 
 /** Seat, station report and state of the day; they cut the card. */
 export const DayStage = ({ live, onGo }: { live: Live; onGo: (stage: string) => void }) => {
@@ -102,19 +103,10 @@ export const DayStage = ({ live, onGo }: { live: Live; onGo: (stage: string) => 
         <p className={classes.pack}>
           {view.header.pack}, revision {view.header.revision}.
         </p>
-        <details className={classes.schools}>
-          <summary>
-            How this fleet does it: {view.header.schools.filter((s) => !s.byDefault).length} of {view.header.schools.length} by its own choice
-          </summary>
-          <dl>
-            {view.header.schools.map((s) => (
-              <div key={s.matter}>
-                <dt>{s.matter}</dt>
-                <dd>{s.school}</dd>
-              </div>
-            ))}
-          </dl>
-        </details>
+        <Schools
+          line={`How this fleet does it: ${view.header.schools.filter((s) => !s.byDefault).length} of ${view.header.schools.length} by its own choice`}
+          schools={view.header.schools}
+        />
         {view.card ? <CardSummary card={view.card} progress={view.progress} onGo={onGo} /> : <p>The card of {view.header.tail} for today is cut from it once the day is known.</p>}
       </aside>
     </div>

@@ -38,6 +38,7 @@ import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
 import neatlanyard.server.sop.Circumstances;
 import neatlanyard.server.walkaround.PhotoDesk;
+import neatlanyard.server.work.Pace;
 import neatlanyard.server.weather.Reports;
 import neatlanyard.server.weather.StationService;
 import neatlanyard.server.weather.WeatherViews.ReportView;
@@ -70,10 +71,12 @@ class DepartureController {
   private final TechDesk tech;
   private final Streams streams;
   private final PhotoDesk photos;
+  private final Pace pace;
 
   DepartureController(
       Departures departures, DepartureViewer viewer, FleetDesk fleet, StationService stations, Reports reports,
-      InstantSource clock, JsonMapper json, TechDesk tech, Streams streams, PhotoDesk photos) {
+      InstantSource clock, JsonMapper json, TechDesk tech, Streams streams, PhotoDesk photos, Pace pace) {
+    this.pace = pace;
     this.streams = streams;
     this.photos = photos;
     this.departures = departures;
@@ -150,6 +153,10 @@ class DepartureController {
     List<EventForm> events = Objects.requireNonNullElse(form.events(), List.of());
     if (events.isEmpty() || events.size() > MOST_EVENTS || events.stream().anyMatch(Objects::isNull)) {
       throw Problem.bad("bad-outbox", "An outbox holds 1 to %d events.".formatted(MOST_EVENTS));
+    }
+    if (events.size() > 1) {
+      // The request itself was counted when it came in.
+      pace.await(who.id().value(), Pace.Kind.REQUEST, events.size() - 1);
     }
     return events.stream().map(e -> answered(desk, who, e)).toList();
   }

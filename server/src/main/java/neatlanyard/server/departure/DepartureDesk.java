@@ -106,15 +106,6 @@ final class DepartureDesk {
     return now.state();
   }
 
-  String head() {
-    lock.lock();
-    try {
-      return head;
-    } finally {
-      lock.unlock();
-    }
-  }
-
   /**
    * Takes an event in.
    *

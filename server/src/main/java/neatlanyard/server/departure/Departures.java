@@ -79,6 +79,8 @@ public class Departures {
   private final TechDesk tech;
   /** Of departures that are tied off or long over; those do not change any more. */
   private final Map<FlightId, Optional<Duration>> walked = new ConcurrentHashMap<>();
+  /** The departure whose find names a photo, also once that has left the memory. */
+  private final Map<UUID, FlightId> named = new ConcurrentHashMap<>();
   private final Timer presses;
   private final Timer folds;
   private final ReentrantLock settling = new ReentrantLock();
@@ -102,14 +104,11 @@ public class Departures {
     this.tails = tails;
     this.tech = tech;
     tech.onLine(this::tailChanged);
-    photos.onNamed(this::naming);
+    photos.onNamed(photo -> Optional.ofNullable(named.get(photo)));
   }
 
-  /** The departure whose find names a photo, of those at a desk. */
-  private Optional<FlightId> naming(UUID photo) {
-    return desks.here().stream().map(DepartureDesk::state)
-        .filter(d -> d.finds().stream().anyMatch(f -> f.what().photos().contains(photo)))
-        .map(d -> d.opened().flight().id()).findFirst();
+  private void name(DepartureState d) {
+    d.finds().forEach(f -> f.what().photos().forEach(p -> named.put(p, d.opened().flight().id())));
   }
 
   List<Flight> flights() {
@@ -258,6 +257,7 @@ public class Departures {
    */
   void after(DepartureDesk desk, Event event) {
     switch (event) {
+      case Event.FindRaised e -> name(desk.state());
       case Event.VerdictTaken e -> settle(desk);
       case Event.DaySet e -> tellOfTail(desk);
       case Event.TiedOff e -> settle(desk);
@@ -266,6 +266,7 @@ public class Departures {
   }
 
   private void settle(DepartureDesk desk) {
+    name(desk.state());
     settling.lock();
     try {
       tech.add(tails.missing(desk.state()));

@@ -37,11 +37,6 @@ final class Live {
     return subscriber;
   }
 
-  /** Whether anybody listens. */
-  boolean heard() {
-    return !subscribers.isEmpty();
-  }
-
   /** The departure has another entry. */
   void changed() {
     subscribers.forEach(Subscriber::changed);

@@ -8,6 +8,8 @@ import java.util.function.Consumer;
 import neatlanyard.server.departure.DepartureViews.Progress;
 import neatlanyard.server.fleet.SignedIn;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.http.MediaType;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
@@ -21,6 +23,7 @@ final class Subscriber {
 
   private static final int MOST_WAITING = 500;
   private static final long HEARTBEAT_S = 15;
+  private static final Logger LOG = LoggerFactory.getLogger(Subscriber.class);
   /** Stands in the queue for however many presses there were. */
   private static final Message CHANGED = new Message("", "");
 
@@ -91,6 +94,10 @@ final class Subscriber {
         }
       }
     } catch (IOException | IllegalStateException e) {
+      emitter.completeWithError(e);
+    } catch (RuntimeException e) {
+      // Its device takes a new stream, and is not left with an old view that looks alive.
+      LOG.warn("{} cannot be told how a departure stands", who.id(), e);
       emitter.completeWithError(e);
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();

@@ -56,9 +56,15 @@ public final class Pace {
    * @throws Problem when so many of the asker's wait already that this one would wait too long
    */
   public void await(String asker, Kind kind) {
+    await(asker, kind, 1);
+  }
+
+  /** The same for what counts as several at once. @param several as much as may come at once counts for more */
+  public void await(String asker, Kind kind, int several) {
     Bucket bucket = buckets.get(new Key(asker, kind), k -> bucket(kind));
     try {
-      if (!bucket.asBlocking().tryConsume(1, LONGEST_WAIT, BlockingStrategy.PARKING)) {
+      long tokens = Math.min(several, times(kind.atOnce));
+      if (!bucket.asBlocking().tryConsume(tokens, LONGEST_WAIT, BlockingStrategy.PARKING)) {
         throw Problem.later(HttpStatus.TOO_MANY_REQUESTS, "too-many", "You asked for too much at once.", LONGEST_WAIT);
       }
     } catch (InterruptedException e) {
