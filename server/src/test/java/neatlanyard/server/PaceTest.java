@@ -1,6 +1,7 @@
 package neatlanyard.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.file.Path;
 import java.time.Duration;
@@ -47,5 +48,15 @@ public class PaceTest {
     }
     askers.shutdownNow();
     askers.close();
+  }
+
+  /** An outbox is no way round it; one that holds more than may come at once is let in too, for all there is. */
+  @Test
+  public void what_counts_as_several_takes_as_many() {
+    Pace pace = usual();
+    pace.await("adeyo", Kind.REQUEST, 10_000);
+    assertThatThrownBy(() -> pace.await("adeyo", Kind.REQUEST, 10_000)).isInstanceOf(Problem.class);
+    pace.await("marsk", Kind.REQUEST, 99);
+    pace.await("marsk", Kind.REQUEST, 99);
   }
 }
