@@ -50,6 +50,25 @@ public class LetGoTest extends AbstractTestNGSpringContextTests {
     assertThat(wren.event("interrupted", "{}").json().path("number").asLong()).isEqualTo(number + 1);
   }
 
+  /** The list of the day reads nothing back that it has shown and that has not gone on since. */
+  @Test(timeOut = 60_000, dependsOnMethods = "what_nobody_looks_at_is_let_go_and_comes_back_as_it_was")
+  public void the_list_reads_back_only_what_has_gone_on() throws Exception {
+    Http wren = Http.in(port, "adeyo", "north-slip-24");
+    String list = wren.get("/api/departures").text();
+    for (long before = readBack(); readBack() == before; wren.get("/api/departures/today-14")) {
+      for (int i = 0; i < 20; i++) {
+        System.gc();
+        Thread.sleep(20);
+        assertThat(wren.get("/api/departures").text()).isEqualTo(list);
+        assertThat(readBack()).as("the list reads nothing back, in memory or not").isEqualTo(before);
+      }
+    }
+    wren.event("went-on", "{}");
+    wren.event("tag-hung",
+        "{\"tag\":\"%s\",\"words\":\"stairs\",\"due\":\"TAXI\"}".formatted(UUID.randomUUID()));
+    assertThat(wren.get("/api/departures").json().get(0).path("note").asString()).isEqualTo("Status and day");
+  }
+
   /** As long as a device listens, what it listens to is there. */
   @Test(timeOut = 60_000)
   public void what_somebody_listens_to_stays() throws Exception {

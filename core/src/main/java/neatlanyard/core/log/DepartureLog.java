@@ -1,6 +1,7 @@
 package neatlanyard.core.log;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.CompletionStage;
@@ -25,6 +26,9 @@ public interface DepartureLog {
 
   /** The whole log by number; empty when the departure was never opened. */
   List<Kept> read(FlightId departure);
+
+  /** The number of the last entry of each departure that was opened. */
+  Map<FlightId, Long> lastNumbers();
 
   /** An entry with the departure it is of. */
   record Found(FlightId departure, Kept entry) {}

@@ -91,9 +91,7 @@ class DepartureController {
 
   @GetMapping("/api/departures")
   List<DepartureLine> all(@AuthenticationPrincipal SignedIn who) {
-    return departures.flights().stream()
-        .map(f -> viewer.line(f, departures.look(f.id()), who))
-        .toList();
+    return departures.shown().stream().map(s -> viewer.line(s.flight(), s.look(), who)).toList();
   }
 
   @PostMapping("/api/departures/{id}/open")

@@ -84,21 +84,20 @@ class DepartureViewer {
   }
 
   DepartureLine line(Flight flight, Look look, SignedIn who) {
-    Optional<Departure> opened = look instanceof Look.Open o ? Optional.of(o.state()) : Optional.empty();
-    String note = look instanceof Look.Unreadable ? "its log cannot be read" : opened.map(d -> note(d, flight))
-        .orElse("");
+    Optional<Look.Open> open = look instanceof Look.Open o ? Optional.of(o) : Optional.empty();
+    String note = look instanceof Look.Unreadable ? "its log cannot be read"
+        : open.map(o -> note(o, flight)).orElse("");
     return new DepartureLine(
         flight.id().value(), flight.number(), flight.tail().value(),
         fleet.fleet().tail(flight.tail()).map(t -> t.type().value()).orElse(""), place(flight.from()),
         place(flight.to()),
         flight.departs(), zone(flight.from()).getId(), crew(flight), flight.place(who.id()).isPresent(),
-        !(look instanceof Look.NotOpened), opened.flatMap(d -> d.state().tiedOff()).isPresent(),
-        opened.map(d -> d.picture().tags().size()).orElse(0), note);
+        !(look instanceof Look.NotOpened), open.flatMap(Look.Open::tiedOff).isPresent(),
+        open.map(Look.Open::tags).orElse(0), note);
   }
 
-  private String note(Departure d, Flight flight) {
-    return d.state().tiedOff().map(t -> "tied off " + time(t.at(), flight.from()))
-        .orElseGet(() -> d.picture().currentStage().title());
+  private String note(Look.Open open, Flight flight) {
+    return open.tiedOff().map(at -> "tied off " + time(at, flight.from())).orElseGet(() -> open.stage().title());
   }
 
   private Header header(DepartureState d) {

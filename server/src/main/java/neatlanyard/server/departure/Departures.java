@@ -32,7 +32,9 @@ import neatlanyard.core.log.Event;
 import neatlanyard.core.log.Proposal;
 import neatlanyard.core.log.TechState;
 import neatlanyard.core.record.Account;
+import neatlanyard.core.sop.Stage;
 import neatlanyard.core.state.DepartureState;
+import neatlanyard.core.state.Recorded;
 import neatlanyard.server.dispatch.TechDesk;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.SignedIn;
@@ -79,6 +81,8 @@ public class Departures {
   private final TechDesk tech;
   /** Of departures that are tied off or long over; those do not change any more. */
   private final Map<FlightId, Optional<Duration>> walked = new ConcurrentHashMap<>();
+  /** What the list showed last of each departure. */
+  private final Map<FlightId, Look.Open> looked = new ConcurrentHashMap<>();
   /** The departure whose find names a photo, also once that has left the memory. */
   private final Map<UUID, FlightId> named = new ConcurrentHashMap<>();
   private final Timer presses;
@@ -111,10 +115,6 @@ public class Departures {
     d.finds().forEach(f -> f.what().photos().forEach(p -> named.put(p, d.opened().flight().id())));
   }
 
-  List<Flight> flights() {
-    return flights.all();
-  }
-
   /** A departure that was opened; empty when it was not. */
   Optional<DepartureDesk> find(FlightId id) {
     Optional<DepartureDesk> here = desks.find(id);
@@ -129,20 +129,47 @@ public class Departures {
     return desk;
   }
 
-  /** Whether a departure is open, and how it stands; one whose log cannot be read keeps nobody from the others. */
-  Look look(FlightId id) {
+  /**
+   * What the list shows of every flight. A departure that is not in memory and has no entry since it was shown last is
+   * not read again; one whose log cannot be read keeps nobody from the others.
+   */
+  List<Shown> shown() {
+    Map<FlightId, Long> last = log.lastNumbers();
+    return flights.all().stream().map(f -> new Shown(f, look(f.id(), last.getOrDefault(f.id(), 0L)))).toList();
+  }
+
+  private Look look(FlightId id, long last) {
+    if (last == 0) {
+      return new Look.NotOpened();
+    }
+    Optional<DepartureDesk> here = desks.peek(id);
+    Look.Open known = looked.get(id);
+    if (here.isEmpty() && known != null && known.number() == last) {
+      return known;
+    }
     try {
-      return find(id).<Look>map(d -> new Look.Open(d.departure())).orElseGet(Look.NotOpened::new);
+      Look.Open now = Look.Open.of(here.or(() -> find(id)).orElseThrow().departure());
+      looked.put(id, now);
+      return now;
     } catch (Problem unreadable) {
       return new Look.Unreadable();
     }
   }
 
+  /** A flight of the list. */
+  record Shown(Flight flight, Look look) {}
+
   /** What the list shows of a departure. */
   sealed interface Look {
     record NotOpened() implements Look {}
 
-    record Open(Departure state) implements Look {}
+    /** @param number of the entry after which it stands so @param stage the one worked @param tags how many hang */
+    record Open(long number, Stage stage, int tags, Optional<Instant> tiedOff) implements Look {
+      static Open of(Departure d) {
+        return new Open(d.state().lastNumber(), d.picture().currentStage(), d.picture().tags().size(),
+            d.state().tiedOff().map(Recorded::at));
+      }
+    }
 
     record Unreadable() implements Look {}
   }

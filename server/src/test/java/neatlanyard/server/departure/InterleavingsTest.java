@@ -13,6 +13,7 @@ import java.util.Deque;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
@@ -86,6 +87,11 @@ public class InterleavingsTest {
     @Override
     public List<DepartureLog.Kept> read(FlightId departure) {
       return List.copyOf(entries);
+    }
+
+    @Override
+    public Map<FlightId, Long> lastNumbers() {
+      return Map.of();
     }
 
     @Override

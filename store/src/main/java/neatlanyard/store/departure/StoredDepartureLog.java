@@ -1,22 +1,27 @@
 package neatlanyard.store.departure;
 
 import static neatlanyard.store.generated.Tables.ENTRY;
+import static neatlanyard.store.generated.Tables.FLIGHT;
 import static neatlanyard.store.generated.Tables.TRACE;
 
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionStage;
 import java.util.concurrent.LinkedBlockingQueue;
+import java.util.stream.Collectors;
 import neatlanyard.core.log.DepartureLog;
 import neatlanyard.core.fleet.FlightId;
 import neatlanyard.store.db.Database;
 import neatlanyard.store.generated.tables.records.EntryRecord;
 import neatlanyard.store.generated.tables.records.TraceRecord;
+import org.jooq.Field;
+import org.jooq.Record2;
 import org.jooq.impl.DSL;
 
 /**
@@ -84,6 +89,14 @@ public final class StoredDepartureLog implements DepartureLog, AutoCloseable {
         .where(ENTRY.FLIGHT_ID.eq(departure.value()))
         .orderBy(ENTRY.NUMBER)
         .fetch(StoredDepartureLog::kept));
+  }
+
+  /** One look into the index a flight, however long the logs. */
+  @Override
+  public Map<FlightId, Long> lastNumbers() {
+    Field<Long> last = DSL.field(DSL.select(DSL.max(ENTRY.NUMBER)).from(ENTRY).where(ENTRY.FLIGHT_ID.eq(FLIGHT.ID)));
+    return db.read(sql -> sql.select(FLIGHT.ID, last).from(FLIGHT).fetch().stream()
+        .filter(r -> r.value2() != null).collect(Collectors.toMap(r -> new FlightId(r.value1()), Record2::value2)));
   }
 
   /** The condition is written as in the index that answers it. */
