@@ -3,6 +3,7 @@ import { useState } from 'react'
 import type { PartView } from '../api.gen'
 import { ChecklistStage } from '../checklist/ChecklistStage'
 import { ControlsStage } from '../controls/ControlsStage'
+import { owed } from '../flow/nextForMe'
 import { StepStage } from '../flow/StepStage'
 import { Takeoff } from '../flow/Takeoff'
 import { Schools } from '../sop/Schools'
@@ -26,7 +27,7 @@ const CHECK = 'the-check'
 export const Parts = ({ live, stage, parts, wanted, onGo }: PartsProps) => {
   const { view, seat } = live
   const left = (p: PartView): number => p.items.filter((i) => !view.progress.steps[i.id]?.settled).length
-  const mine = (p: PartView): boolean => p.items.some((i) => i.seats.includes(seat) && !view.progress.steps[i.id]?.settled && !view.progress.steps[i.id]?.marks.some((m) => m.seat === seat))
+  const mine = (p: PartView): boolean => owed(view, p, seat) > 0
   // Chosen once, on arrival: what the other seat does must not turn the page.
   const [chosen, setChosen] = useState(
     () => (parts.find((p) => p.items.some((i) => i.id === wanted)) ?? parts.find((p) => mine(p)) ?? parts.find((p) => left(p) > 0) ?? parts[0])?.id ?? '',

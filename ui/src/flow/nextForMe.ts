@@ -7,7 +7,8 @@ export interface NextForMe {
   items: number
 }
 
-const owed = (view: DepartureView, part: PartView, seat: string): number =>
+/** How many items of a procedure a seat must still answer. */
+export const owed = (view: DepartureView, part: PartView, seat: string): number =>
   part.items.filter((i) => (view.progress.steps[i.id]?.owes ?? i.seats).includes(seat) && !view.progress.steps[i.id]?.settled).length
 
 /** The first procedure of the card with something for a seat, this one before all others; nothing where there is none. */

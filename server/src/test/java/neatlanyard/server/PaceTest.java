@@ -13,8 +13,8 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import neatlanyard.server.problem.Problem;
 import neatlanyard.server.settings.Settings;
-import neatlanyard.server.work.Pace;
 import neatlanyard.server.work.Pace.Kind;
+import neatlanyard.server.work.Pace;
 import org.testng.annotations.Test;
 
 /** Whoever asks without a pause is let in at a pace, and nobody else waits for it. */

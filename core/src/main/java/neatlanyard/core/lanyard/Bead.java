@@ -2,8 +2,8 @@ package neatlanyard.core.lanyard;
 
 import java.util.List;
 import java.util.stream.Stream;
-import neatlanyard.core.sop.Card;
 import neatlanyard.core.sop.Card.Item;
+import neatlanyard.core.sop.Card;
 import neatlanyard.core.sop.Stage;
 import neatlanyard.core.state.DepartureState;
 

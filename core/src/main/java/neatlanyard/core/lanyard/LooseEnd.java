@@ -26,4 +26,7 @@ public record LooseEnd(
     Instant since,
     long sinceNumber,
     List<StepId> closedBy,
-    Optional<Stage> due) {}
+    Optional<Stage> due) {
+  /** By whom it is where nobody made it so. */
+  public static final CrewId NOBODY = new CrewId("nobody");
+}

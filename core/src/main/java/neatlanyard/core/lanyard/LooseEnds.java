@@ -18,8 +18,8 @@ import neatlanyard.core.sop.Card;
 import neatlanyard.core.sop.Procedure;
 import neatlanyard.core.sop.Stage;
 import neatlanyard.core.sop.StepId;
-import neatlanyard.core.sop.TagKind;
 import neatlanyard.core.sop.TagKind.Trigger;
+import neatlanyard.core.sop.TagKind;
 import neatlanyard.core.state.DepartureState;
 import neatlanyard.core.state.Find;
 import neatlanyard.core.state.Mark;
@@ -28,8 +28,6 @@ import neatlanyard.core.state.Status;
 
 /** What a departure has left open besides the openings of its steps. */
 final class LooseEnds {
-  private static final CrewId NOBODY = new CrewId("nobody");
-
   private LooseEnds() {}
 
   /** @param running the waits that run */
@@ -50,7 +48,7 @@ final class LooseEnds {
       if (!deferral.bars().isEmpty()) {
         ends.add(end(Trigger.DEFERRAL, deferral.defect().toString(),
             "%s: %s".formatted(deferral.words(), deferral.bars()),
-            NOBODY, Instant.EPOCH, 0, List.of()));
+            LooseEnd.NOBODY, Instant.EPOCH, 0, List.of()));
       }
     }
     d.log().filter(l -> !l.event().tail().equals(d.opened().tail().id())).ifPresent(l -> ends.add(end(

@@ -4,7 +4,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.lanyard.LooseEnd;
 import neatlanyard.core.lanyard.Standing;
 import neatlanyard.core.sop.Card;
@@ -14,8 +13,6 @@ import neatlanyard.core.state.DepartureState;
 
 /** What is asked of a departure only when it is to be tied off. */
 public final class TieOff {
-  private static final CrewId NOBODY = new CrewId("nobody");
-
   private TieOff() {}
 
   /** Every procedure with steps still open, and the control check if it was not made. */
@@ -27,13 +24,13 @@ public final class TieOff {
       if (!open.isEmpty()) {
         ends.add(new LooseEnd(
             Trigger.UNFINISHED, part.procedure().id().value(), part.procedure().title(), open.size(),
-            part.items().size(), NOBODY, Instant.EPOCH, 0, open, Optional.empty()));
+            part.items().size(), LooseEnd.NOBODY, Instant.EPOCH, 0, open, Optional.empty()));
       }
     }
     if (d.controls().isEmpty()) {
       ends.add(new LooseEnd(
-          Trigger.CONTROLS, "controls", "The flight control check has not been made", 1, 1, NOBODY, Instant.EPOCH, 0,
-          List.of(), Optional.empty()));
+          Trigger.CONTROLS, "controls", "The flight control check has not been made", 1, 1, LooseEnd.NOBODY,
+          Instant.EPOCH, 0, List.of(), Optional.empty()));
     }
     return ends;
   }

@@ -20,9 +20,9 @@ import org.jooq.SQLDialect;
 import org.jooq.TableRecord;
 import org.jooq.exception.DataAccessException;
 import org.jooq.impl.DSL;
-import org.sqlite.SQLiteConfig;
 import org.sqlite.SQLiteConfig.JournalMode;
 import org.sqlite.SQLiteConfig.SynchronousMode;
+import org.sqlite.SQLiteConfig;
 import org.sqlite.SQLiteDataSource;
 
 /**
