@@ -1,18 +1,25 @@
-import '@mantine/core/styles/baseline.css'
-import '@mantine/core/styles/default-css-variables.css'
-import '@mantine/core/styles/global.css'
-import '@mantine/core/styles/UnstyledButton.css'
-import '@mantine/core/styles/CloseButton.css'
-import '@mantine/core/styles/ActionIcon.css'
-import '@mantine/core/styles/Input.css'
-import '@mantine/core/styles/InlineInput.css'
-import '@mantine/core/styles/PasswordInput.css'
-import '@mantine/core/styles/Checkbox.css'
-import './app/theme.css'
-import { createTheme, MantineProvider } from '@mantine/core'
+import '@mantine/core/styles/baseline.layer.css'
+import '@mantine/core/styles/default-css-variables.layer.css'
+import '@mantine/core/styles/global.layer.css'
+import '@mantine/core/styles/UnstyledButton.layer.css'
+import '@mantine/core/styles/CloseButton.layer.css'
+import '@mantine/core/styles/ActionIcon.layer.css'
+import '@mantine/core/styles/Input.layer.css'
+import '@mantine/core/styles/InlineInput.layer.css'
+import '@mantine/core/styles/PasswordInput.layer.css'
+import '@mantine/core/styles/Checkbox.layer.css'
+import '@mantine/core/styles/Button.layer.css'
+import '@mantine/core/styles/Accordion.layer.css'
+import '@mantine/core/styles/Table.layer.css'
+import '@mantine/core/styles/Tabs.layer.css'
+import './theme/global.css'
+// Before the screens, so that a screen's own stylesheet has the last word.
+import { theme } from './theme/theme'
+import { tokens } from './theme/tokens'
+import { MantineProvider } from '@mantine/core'
 import { QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query'
 import { createRootRoute, createRoute, createRouter, Navigate, Outlet, RouterProvider, useLocation } from '@tanstack/react-router'
-import { createContext, use, useEffect } from 'react'
+import { createContext, lazy, Suspense, use, useEffect, type ComponentType } from 'react'
 import { createRoot } from 'react-dom/client'
 import type { About, Me } from './api.gen'
 import { Action } from './app/Action'
@@ -20,17 +27,11 @@ import { ask, Problem } from './app/api'
 import { setServerNow } from './app/clock'
 import { keepQueries } from './app/kept'
 import { ProblemNotice } from './app/Notice'
+import { TopBar } from './app/TopBar'
 import { DepartureList } from './departure/DepartureList'
 import { DepartureScreen } from './departure/DepartureScreen'
-import { AccessPage } from './fleet/AccessPage'
-import { Desk } from './fleet/Desk'
 import { Password } from './fleet/Password'
-import { PackPage } from './sop/PackPage'
-import { PacksPage } from './sop/PacksPage'
-import { ReadingPage } from './sop/ReadingPage'
 import { SignIn } from './fleet/SignIn'
-import { TailsPage } from './dispatch/TailsPage'
-import { TechLogPage } from './dispatch/TechLogPage'
 import { resumeWords } from './live/outbox'
 import { resumePhotos } from './live/photos'
 
@@ -110,13 +111,26 @@ const Broken = ({ error }: { error: unknown }) => (
 const root = createRootRoute({ component: Gate, notFoundComponent: () => <Navigate to="/" /> })
 const List = () => <DepartureList me={useMe()} />
 const One = () => <DepartureScreen me={useMe()} />
-const Accesses = () => <AccessPage me={useMe()} />
-const AtDesk = () => <Desk me={useMe()} />
-const Packs = () => <PacksPage me={useMe()} />
-const OnePack = () => <PackPage me={useMe()} />
-const Reads = () => <ReadingPage me={useMe()} />
-const Tails = () => <TailsPage me={useMe()} />
-const OneLog = () => <TechLogPage me={useMe()} />
+
+/** What is done at a desk comes when it is asked for; a crew on the ramp need not wait for it. It is kept on the device all the same. */
+const atDesk = (page: () => Promise<{ default: ComponentType<{ me: Me }> }>) => {
+  const Page = lazy(page)
+  return () => {
+    const me = useMe()
+    return (
+      <Suspense fallback={<TopBar me={me} />}>
+        <Page me={me} />
+      </Suspense>
+    )
+  }
+}
+const Accesses = atDesk(async () => ({ default: (await import('./fleet/AccessPage')).AccessPage }))
+const AtDesk = atDesk(async () => ({ default: (await import('./fleet/Desk')).Desk }))
+const Packs = atDesk(async () => ({ default: (await import('./sop/PacksPage')).PacksPage }))
+const OnePack = atDesk(async () => ({ default: (await import('./sop/PackPage')).PackPage }))
+const Reads = atDesk(async () => ({ default: (await import('./sop/ReadingPage')).ReadingPage }))
+const Tails = atDesk(async () => ({ default: (await import('./dispatch/TailsPage')).TailsPage }))
+const OneLog = atDesk(async () => ({ default: (await import('./dispatch/TechLogPage')).TechLogPage }))
 const router = createRouter({
   defaultErrorComponent: Broken,
   routeTree: root.addChildren([
@@ -152,19 +166,12 @@ declare module '@tanstack/react-router' {
   }
 }
 
-const theme = createTheme({
-  fontFamily: "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif",
-  fontFamilyMonospace: 'ui-monospace, monospace',
-  primaryColor: 'dark',
-  defaultRadius: 6,
-})
-
 const client = new QueryClient({ defaultOptions: { queries: { refetchOnWindowFocus: false, gcTime: Infinity, networkMode: 'always' } } })
 await keepQueries(client)
 void resumePhotos()
 
 createRoot(document.getElementById('root')!).render(
-  <MantineProvider theme={theme} defaultColorScheme="auto">
+  <MantineProvider theme={theme} cssVariablesResolver={tokens} defaultColorScheme="auto">
     <QueryClientProvider client={client}>
       <RouterProvider router={router} />
     </QueryClientProvider>

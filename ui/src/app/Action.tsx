@@ -1,8 +1,9 @@
+import { Button, type ButtonProps } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import type { ReactNode } from 'react'
-import classes from './Action.module.css'
+import { Key } from './Key'
 
-interface ActionProps {
+interface ActionProps extends Pick<ButtonProps, 'size'> {
   /** What it does, in words. */
   children: ReactNode
   /** The key that does it, as `useHotkeys` writes it. */
@@ -16,12 +17,11 @@ interface ActionProps {
 }
 
 /** Something that can be done, by pointer or by its key, which stands beside it. */
-export const Action = ({ children, hotkey, shown, main = false, disabled = false, onAct }: ActionProps) => {
+export const Action = ({ children, hotkey, shown, main = false, disabled = false, size, onAct }: ActionProps) => {
   useHotkeys([[hotkey, () => !disabled && onAct(), { preventDefault: true }]])
   return (
-    <button type="button" className={classes.action} data-main={main || undefined} disabled={disabled} onClick={onAct}>
-      <span className={classes.words}>{children}</span>
-      <kbd className={classes.key}>{shown ?? hotkey}</kbd>
-    </button>
+    <Button variant={main ? 'main' : 'outline'} {...(size && { size })} disabled={disabled} onClick={onAct} rightSection={<Key>{shown ?? hotkey}</Key>}>
+      {children}
+    </Button>
   )
 }

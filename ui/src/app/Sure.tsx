@@ -1,5 +1,5 @@
+import { Button } from '@mantine/core'
 import { useState } from 'react'
-import classes from './Sure.module.css'
 
 interface SureProps {
   words: string
@@ -12,14 +12,14 @@ interface SureProps {
 export const Sure = ({ words, again, onSure }: SureProps) => {
   const [asked, setAsked] = useState(false)
   return (
-    <button
-      type="button" className={classes.sure} onBlur={() => setAsked(false)}
+    <Button
+      size="desk" onBlur={() => setAsked(false)}
       onClick={() => {
         if (asked) onSure()
         setAsked(!asked)
       }}
     >
       {asked ? again : words}
-    </button>
+    </Button>
   )
 }

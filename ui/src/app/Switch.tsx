@@ -1,17 +1,16 @@
-import { useComputedColorScheme, useMantineColorScheme } from '@mantine/core'
+import { Button, useComputedColorScheme, useMantineColorScheme } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
-import classes from './Switch.module.css'
+import { Key } from './Key'
 
 /** Day or night, one key. */
-export const DayNight = () => {
+export const DayNight = ({ className }: { className?: string }) => {
   const { setColorScheme } = useMantineColorScheme()
   const shown = useComputedColorScheme('light')
   const toggle = () => setColorScheme(shown === 'dark' ? 'light' : 'dark')
   useHotkeys([['l', toggle]])
-  const next = shown === 'dark' ? 'Day' : 'Night'
   return (
-    <button type="button" className={classes.plain} onClick={toggle}>
-      {next} <kbd>l</kbd>
-    </button>
+    <Button variant="plain" size="desk" {...(className && { className })} onClick={toggle} rightSection={<Key>l</Key>}>
+      {shown === 'dark' ? 'Day' : 'Night'}
+    </Button>
   )
 }

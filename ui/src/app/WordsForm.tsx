@@ -1,6 +1,7 @@
-import { Textarea } from '@mantine/core'
+import { Button, Textarea } from '@mantine/core'
 import { getHotkeyHandler } from '@mantine/hooks'
 import type { ReactNode } from 'react'
+import { Key } from './Key'
 import classes from './WordsForm.module.css'
 import { useDraft } from './useDraft'
 
@@ -40,12 +41,12 @@ export const WordsForm = ({ draft, label, action, children, onSay, onCancel }: W
       />
       {children}
       <div className={classes.buttons}>
-        <button type="submit" className={classes.main} disabled={words.trim() === ''}>
-          {action} <kbd>ctrl enter</kbd>
-        </button>
-        <button type="button" onClick={onCancel}>
-          Back <kbd>esc</kbd>
-        </button>
+        <Button type="submit" variant="main" disabled={words.trim() === ''} rightSection={<Key>ctrl enter</Key>}>
+          {action}
+        </Button>
+        <Button onClick={onCancel} rightSection={<Key>esc</Key>}>
+          Back
+        </Button>
       </div>
     </form>
   )

@@ -1,3 +1,4 @@
+import { Button } from '@mantine/core'
 import { useState } from 'react'
 import type { ItemView, PartView } from '../api.gen'
 import { Action } from '../app/Action'
@@ -78,9 +79,9 @@ export const ChecklistStage = ({ live, part, next, onGo }: ChecklistStageProps) 
           <p className={classes.held} role="status">
             <b>Held:</b>
             {held.map((h) => (
-              <button key={h.id} type="button" aria-pressed={h.id === item?.id} onClick={() => setChosen(h.id)}>
+              <Button key={h.id} size="seat" variant="rest" aria-pressed={h.id === item?.id} onClick={() => setChosen(h.id)}>
                 {h.challenge}, {steps[h.id]?.marks.find((m) => m.outcome === 'later')?.words}
-              </button>
+              </Button>
             ))}
           </p>
         )}

@@ -4,6 +4,7 @@ import { useRef, useState, useSyncExternalStore } from 'react'
 import type { Behaviour, JudgementView } from '../api.gen'
 import { ask, asProblem, type Problem } from '../app/api'
 import { Action } from '../app/Action'
+import { Fold } from '../app/Fold'
 import { clockTime } from '../app/clock'
 import { Caution, ProblemNotice } from '../app/Notice'
 import { deviceName } from '../live/outbox'
@@ -109,14 +110,13 @@ const Findings = ({ judgement }: { judgement: JudgementView }) => {
           <li key={f.words}>{f.words}</li>
         ))}
       </ul>
-      <details className={classes.fine}>
-        <summary>{fine.length} found as they should be, with their numbers</summary>
+      <Fold line={`${fine.length} found as they should be, with their numbers`} className={classes.fine!}>
         <ul>
           {fine.map((f) => (
             <li key={f.words}>{f.words}</li>
           ))}
         </ul>
-      </details>
+      </Fold>
     </>
   )
 }

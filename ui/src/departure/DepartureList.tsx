@@ -1,14 +1,17 @@
+import { UnstyledButton } from '@mantine/core'
+import { useHotkeys } from '@mantine/hooks'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useNavigate } from '@tanstack/react-router'
-import { useHotkeys } from '@mantine/hooks'
 import type { DepartureLine, DepartureView, Me } from '../api.gen'
 import { ask, type Problem } from '../app/api'
 import { clockTime, span, useNow } from '../app/clock'
+import { Key } from '../app/Key'
 import { ProblemNotice } from '../app/Notice'
+import { Pennant } from '../app/Pennant'
 import { TopBar } from '../app/TopBar'
 import classes from './DepartureList.module.css'
 
-/** Today's departures, one's own first. */
+/** Today's departures, one's own first, those tied off last: who is where, what hangs, and what is late. */
 export const DepartureList = ({ me }: { me: Me }) => {
   const navigate = useNavigate()
   const client = useQueryClient()
@@ -26,7 +29,9 @@ export const DepartureList = ({ me }: { me: Me }) => {
       void navigate({ to: '/departures/$id', params: { id: view.header.id }, search: {} })
     },
   })
-  const sorted = [...(lines.data ?? [])].sort((a, b) => Number(b.yours) - Number(a.yours) || a.departs.localeCompare(b.departs))
+  const sorted = [...(lines.data ?? [])].sort(
+    (a, b) => Number(a.tiedOff) - Number(b.tiedOff) || Number(b.yours) - Number(a.yours) || a.departs.localeCompare(b.departs),
+  )
   useHotkeys(sorted.slice(0, 9).map((l, i) => [String(i + 1), () => open.mutate(l)]))
   return (
     <>
@@ -49,25 +54,65 @@ const Line = ({ line, hotkey, onOpen }: { line: DepartureLine; hotkey: string; o
   const left = Date.parse(line.departs) - useNow()
   return (
     <li>
-      <button type="button" className={classes.line} data-yours={line.yours || undefined} onClick={onOpen}>
-        <span className={classes.time}>{clockTime(line.departs, line.zone)}</span>
-        <span className={classes.tail}>{line.tail}</span>
-        <span>
-          <b>
+      <UnstyledButton className={classes.line} data-yours={line.yours || undefined} data-over={line.tiedOff || undefined} onClick={onOpen}>
+        <span className={classes.when}>
+          <b>{clockTime(line.departs, line.zone)}</b>
+          {!line.tiedOff && <span>{left > 0 ? `in ${span(left)}` : `${span(left)} past`}</span>}
+        </span>
+        <span className={classes.what}>
+          <b className={classes.route}>
             {line.from.name} – {line.to.name}
           </b>
-          <span className={classes.crew}>
-            {line.number} · {line.crew.map((c) => c.name).join(', ')}
+          <span className={classes.tail}>
+            {line.tail}, {line.number.toLowerCase()}
           </span>
         </span>
-        <span className={classes.state}>
-          <span>{line.tiedOff || line.opened ? line.note : line.yours ? 'Open' : 'Not opened'}</span>
-          <span className={classes.crew}>
-            {line.tiedOff ? '' : [line.tags > 0 && `${line.tags} ${line.tags === 1 ? 'tag' : 'tags'}`, left > 0 ? `in ${span(left)}` : left <= 0 && `${span(left)} past`].filter(Boolean).join(' · ')}
-          </span>
-        </span>
-        <kbd>{hotkey}</kbd>
-      </button>
+        <Crew line={line} />
+        <Standing line={line} />
+        {hotkey && <Key>{hotkey}</Key>}
+      </UnstyledButton>
     </li>
+  )
+}
+
+/** In the order in which a crew is named. */
+const SEATS = ['left', 'right', 'engineer']
+
+/** Who is on it, and once it is open where they are. */
+const Crew = ({ line }: { line: DepartureLine }) => (
+  <span className={classes.crew}>
+    {line.seats.length === 0 || line.tiedOff
+      ? [...line.crew].sort((a, b) => SEATS.indexOf(a.seat) - SEATS.indexOf(b.seat)).map((c) => (
+          <span key={c.id}>
+            <Pennant seats={[c.seat]} /> {c.name}
+          </span>
+        ))
+      : line.seats.map((s) => (
+          <span key={s.seat}>
+            <Pennant seats={[s.seat]} /> {s.name}
+            <span className={classes.doing}>
+              {!s.taken ? 'not in the seat yet' : s.away ? `called away since ${clockTime(s.away, line.zone)}` : s.all > 0 ? `${s.doing}, ${s.done} of ${s.all}` : s.doing}
+            </span>
+          </span>
+        ))}
+  </span>
+)
+
+/** The stage it is in, how late that is, and what hangs. */
+const Standing = ({ line }: { line: DepartureLine }) => {
+  const left = line.due ? Date.parse(line.due) - useNow() : undefined
+  const more = line.tags - line.first.length
+  return (
+    <span className={classes.standing}>
+      <b>{line.opened ? line.note : line.yours ? 'Open it' : 'Not opened'}</b>
+      {line.opened && !line.tiedOff && left !== undefined && <span data-late={left < 0 || undefined}>{left < 0 ? `${span(left)} late` : `${span(left)} left for it`}</span>}
+      {!line.tiedOff && line.first.map((t, i) => (
+        <span key={`${i}/${t.title}`} className={classes.tag} data-late={t.late || undefined}>
+          {t.title}
+        </span>
+      ))}
+      {!line.tiedOff && more > 0 && <span>and {more} more {more === 1 ? 'tag' : 'tags'}</span>}
+      {line.opened && !line.tiedOff && line.tags === 0 && <span>no tag hangs</span>}
+    </span>
   )
 }

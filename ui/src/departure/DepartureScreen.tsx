@@ -1,3 +1,4 @@
+import { Button } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import { getRouteApi, useNavigate } from '@tanstack/react-router'
 import { useCallback, useEffect, useState } from 'react'
@@ -109,9 +110,9 @@ const LookAgain = ({ live, onTag }: { live: Live; onTag: (tag: TagView) => void 
     <div className={classes.again} role="status">
       <b>Before the doors close, look again:</b>
       {outside.map((t) => (
-        <button key={t.key} type="button" onClick={() => onTag(t)}>
+        <Button key={t.key} size="seat" onClick={() => onTag(t)}>
           {t.detail || t.title}
-        </button>
+        </Button>
       ))}
     </div>
   )

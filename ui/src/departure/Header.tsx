@@ -1,7 +1,9 @@
-import { useSyncExternalStore } from 'react'
+import { Button } from '@mantine/core'
 import { Link } from '@tanstack/react-router'
+import { useSyncExternalStore } from 'react'
 import type { DepartureView } from '../api.gen'
 import { clockIsOff, span, useNow } from '../app/clock'
+import { Key } from '../app/Key'
 import { DayNight } from '../app/Switch'
 import { onPhotos, photoState } from '../live/photos'
 import classes from './Header.module.css'
@@ -59,16 +61,16 @@ export const Header = ({ view, connected, waiting, onHang, onAway }: HeaderProps
         </span>
       )}
       {onHang && (
-        <button type="button" className={classes.plain} data-hang onClick={onHang}>
-          Hang a tag <kbd>h</kbd>
-        </button>
+        <Button variant="plain" size="desk" className={classes.plain!} data-hang onClick={onHang} rightSection={<Key>h</Key>}>
+          Hang a tag
+        </Button>
       )}
       {onAway && (
-        <button type="button" className={classes.plain} onClick={onAway}>
-          Called away <kbd>i</kbd>
-        </button>
+        <Button variant="plain" size="desk" className={classes.plain!} onClick={onAway} rightSection={<Key>i</Key>}>
+          Called away
+        </Button>
       )}
-      <DayNight />
+      <DayNight className={classes.plain!} />
       <span className={classes.clock}>
         {progress.tiedOff ? 'tied off' : left < 0 ? `${span(left)} past` : `${span(left)} to go`}
       </span>

@@ -1,3 +1,4 @@
+import { UnstyledButton } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import { useState } from 'react'
 import type { PartView } from '../api.gen'
@@ -49,15 +50,15 @@ export const Parts = ({ live, stage, parts, wanted, onGo }: PartsProps) => {
       {ids.length > 1 && (
         <nav className={classes.parts} aria-label="Procedures of this stage">
           {parts.map((p) => (
-            <button key={p.id} type="button" aria-current={p.id === chosen ? 'page' : undefined} data-done={left(p) === 0 || undefined} onClick={() => setChosen(p.id)}>
+            <UnstyledButton key={p.id} aria-current={p.id === chosen ? 'page' : undefined} data-done={left(p) === 0 || undefined} onClick={() => setChosen(p.id)}>
               {p.title}
               <span>{left(p) === 0 ? 'done' : `${p.items.length - left(p)} of ${p.items.length}`}</span>
-            </button>
+            </UnstyledButton>
           ))}
           {stage === 'controls' && (
-            <button type="button" aria-current={chosen === CHECK ? 'page' : undefined} onClick={() => setChosen(CHECK)}>
+            <UnstyledButton aria-current={chosen === CHECK ? 'page' : undefined} onClick={() => setChosen(CHECK)}>
               The check
-            </button>
+            </UnstyledButton>
           )}
           <span className={classes.keys}>
             <kbd>[</kbd> <kbd>]</kbd>

@@ -1,6 +1,8 @@
+import { Button } from '@mantine/core'
 import { useState } from 'react'
 import type { DepartureView, FindView } from '../api.gen'
 import { Action } from '../app/Action'
+import { Fold } from '../app/Fold'
 import { clockTime, day } from '../app/clock'
 import { WordsForm } from '../app/WordsForm'
 import type { Live } from '../live/useDeparture'
@@ -22,8 +24,7 @@ const Before = ({ view, find }: { view: DepartureView; find: FindView }) => {
   const before = view.progress.tech.before.filter((b) => b.step === find.step || (find.place !== '' && b.place === find.place))
   if (before.length === 0) return null
   return (
-    <details className={classes.before}>
-      <summary>Found at this place before: {before.length}</summary>
+    <Fold line={`Found at this place before: ${before.length}`} className={classes.before!}>
       {before.map((b) => (
         <div key={b.id}>
           {b.what} · {b.by}, {day(b.at)}
@@ -31,7 +32,7 @@ const Before = ({ view, find }: { view: DepartureView; find: FindView }) => {
           <PhotoRow ids={b.photos} of={b.what} />
         </div>
       ))}
-    </details>
+    </Fold>
   )
 }
 
@@ -104,9 +105,9 @@ export const FindsStage = ({ live }: { live: Live }) => {
               <span>
                 {f.verdict ? `${f.verdict}${f.words ? `, ${f.words}` : ''} (${f.decidedBy})` : 'no decision yet'}{' '}
                 {commander && f.verdict && !view.progress.tiedOff && (
-                  <button type="button" className={classes.again} onClick={() => setAgain(f.id)}>
+                  <Button size="desk" className={classes.again!} onClick={() => setAgain(f.id)}>
                     Decide again
-                  </button>
+                  </Button>
                 )}
               </span>
             </li>

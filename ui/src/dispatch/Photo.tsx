@@ -1,3 +1,4 @@
+import { UnstyledButton } from '@mantine/core'
 import { useState } from 'react'
 import { photoUrl } from '../live/photos'
 import classes from './Photo.module.css'
@@ -8,9 +9,9 @@ export const Photo = ({ id, of }: { id: string; of: string }) => {
   const [missing, setMissing] = useState(false)
   if (missing) return <span className={classes.missing}>Photo on its way</span>
   return (
-    <button type="button" className={classes.photo} data-large={large || undefined} onClick={() => setLarge(!large)} aria-label={`Photo of ${of}`}>
+    <UnstyledButton className={classes.photo} data-large={large || undefined} onClick={() => setLarge(!large)} aria-label={`Photo of ${of}`}>
       <img src={photoUrl(id)} alt="" onError={() => setMissing(true)} />
-    </button>
+    </UnstyledButton>
   )
 }
 

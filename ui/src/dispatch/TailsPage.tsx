@@ -1,3 +1,4 @@
+import { Table } from '@mantine/core'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Link } from '@tanstack/react-router'
 import type { BroughtInView, ImportView, Me, TailLine } from '../api.gen'
@@ -82,29 +83,29 @@ const Files = () => {
     <>
       <h2>Brought in</h2>
       {withdraw.error && <ProblemNotice problem={withdraw.error} />}
-      <table className={classes.files}>
-        <tbody>
+      <Table className={classes.files}>
+        <Table.Tbody>
           {files.data.map((f) => (
-            <tr key={f.number} data-withdrawn={f.standing === 'WITHDRAWN' || undefined}>
-              <td>
+            <Table.Tr key={f.number} data-withdrawn={f.standing === 'WITHDRAWN' || undefined}>
+              <Table.Td>
                 <b>{f.rows}</b> {f.what}
                 <span>{f.tails.join(', ')}</span>
-              </td>
-              <td>
+              </Table.Td>
+              <Table.Td>
                 {f.at.slice(0, 16).replace('T', ' ')} UTC
                 <span>{f.by}</span>
-              </td>
-              <td>
+              </Table.Td>
+              <Table.Td>
                 {f.standing === 'MAY_BE_WITHDRAWN' ? (
                   <Sure words="Withdraw" again={`Press again: ${f.rows} rows go`} onSure={() => withdraw.mutate(f.number)} />
                 ) : (
                   STANDING[f.standing]
                 )}
-              </td>
-            </tr>
+              </Table.Td>
+            </Table.Tr>
           ))}
-        </tbody>
-      </table>
+        </Table.Tbody>
+      </Table>
     </>
   )
 }

@@ -1,9 +1,10 @@
-import { NativeSelect, NumberInput, Textarea, TextInput } from '@mantine/core'
+import { Button, NativeSelect, NumberInput, TextInput, Textarea } from '@mantine/core'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { getRouteApi, Link } from '@tanstack/react-router'
 import { useState } from 'react'
 import type { ActForm, DefectView, ListEntryView, Me, TechLogView } from '../api.gen'
 import { ask, type Problem } from '../app/api'
+import { Fold } from '../app/Fold'
 import { day } from '../app/clock'
 import { ProblemNotice } from '../app/Notice'
 import { TopBar } from '../app/TopBar'
@@ -65,9 +66,9 @@ export const TechLogPage = ({ me }: { me: Me }) => {
             }}
           >
             <TextInput label="A defect found in maintenance" value={raising} onChange={(e) => setRaising(e.currentTarget.value)} />
-            <button type="submit" disabled={raising.trim() === ''}>
+            <Button type="submit" size="seat" disabled={raising.trim() === ''}>
               Write it in
-            </button>
+            </Button>
           </form>
         )}
         {list('Cleared', cleared, 'Nothing was cleared yet.')}
@@ -98,8 +99,7 @@ const Defect = ({ defect, yours, entries, onAct }: DefectProps) => {
       </p>
       {terms?.operating && <p className={classes.facts}>Crew: {terms.operating}</p>}
       {terms?.placard && <p className={classes.facts}>Placard: {terms.placard}</p>}
-      <details>
-        <summary>{defect.lines.length === 1 ? '1 line' : `${defect.lines.length} lines`}</summary>
+      <Fold line={defect.lines.length === 1 ? '1 line' : `${defect.lines.length} lines`}>
         <ul>
           {defect.lines.map((l) => (
             <li key={l.at + l.words}>
@@ -107,21 +107,21 @@ const Defect = ({ defect, yours, entries, onAct }: DefectProps) => {
             </li>
           ))}
         </ul>
-      </details>
+      </Fold>
       {yours && doing === '' && (
         <div className={classes.acts}>
-          <button type="button" onClick={() => setDoing('cleared')}>
+          <Button size="seat" onClick={() => setDoing('cleared')}>
             Clear
-          </button>
+          </Button>
           {!terms && (
-            <button type="button" onClick={() => setDoing('deferred')}>
+            <Button size="seat" onClick={() => setDoing('deferred')}>
               Defer
-            </button>
+            </Button>
           )}
           {terms?.mayBeExtended && (
-            <button type="button" onClick={() => setDoing('extended')}>
+            <Button size="seat" onClick={() => setDoing('extended')}>
               Extend
-            </button>
+            </Button>
           )}
         </div>
       )}
@@ -177,12 +177,12 @@ const ActFields = ({ kind, defect, entries, onAct, onCancel }: ActFieldsProps) =
       {kind === 'extended' && <TextInput type="date" label={`Last day, ${defect.terms?.latest} at the latest`} value={day} onChange={(e) => setDay(e.currentTarget.value)} />}
       <Textarea label={ASKS[kind]} value={words} autosize minRows={2} maxLength={2000} onChange={(e) => setWords(e.currentTarget.value)} />
       <div className={classes.acts}>
-        <button type="submit" disabled={words.trim() === ''} data-main>
+        <Button type="submit" size="seat" variant="main" disabled={words.trim() === ''}>
           {DOES[kind]}
-        </button>
-        <button type="button" onClick={onCancel}>
+        </Button>
+        <Button size="seat" onClick={onCancel}>
           Back
-        </button>
+        </Button>
       </div>
     </form>
   )

@@ -1,6 +1,7 @@
-import { TextInput } from '@mantine/core'
+import { Button, TextInput } from '@mantine/core'
 import { Link } from '@tanstack/react-router'
 import { useState } from 'react'
+import { Fold } from '../app/Fold'
 import { day } from '../app/clock'
 import type { Live } from '../live/useDeparture'
 import classes from './TechStatus.module.css'
@@ -30,17 +31,17 @@ export const TechStatus = ({ live }: { live: Live }) => {
           }}
         >
           <TextInput label="Registration on the log in the flight deck" value={text} disabled={!seat || view.progress.tiedOff !== undefined} autoCapitalize="characters" onChange={(e) => setText(e.currentTarget.value)} />
-          <button type="submit" disabled={!seat || text.trim() === ''}>
+          <Button type="submit" size="desk" disabled={!seat || text.trim() === ''}>
             Compare
-          </button>
+          </Button>
         </form>
       ) : (
         <p data-other={logTail !== tail || undefined} className={classes.compared}>
           {logTail === tail ? `The log in the flight deck is this aircraft's, ${tail}.` : `The log in the flight deck is of ${logTail}; this is ${tail}.`}
           {logTail !== tail && (
-            <button type="button" disabled={!seat} onClick={() => outbox.put('log-tail-read', { tail }, 'the registration on the technical log')}>
+            <Button size="desk" disabled={!seat} onClick={() => outbox.put('log-tail-read', { tail }, 'the registration on the technical log')}>
               The right log is here now
-            </button>
+            </Button>
           )}
         </p>
       )}
@@ -60,8 +61,7 @@ export const TechStatus = ({ live }: { live: Live }) => {
         {deferrals.length === 0 && <li>Nothing is deferred.</li>}
       </ul>
       {before.length > 0 && (
-        <details>
-          <summary>Found before: {before.length}</summary>
+        <Fold line={`Found before: ${before.length}`}>
           <ul>
             {before.map((f) => (
               <li key={f.id}>
@@ -70,7 +70,7 @@ export const TechStatus = ({ live }: { live: Live }) => {
               </li>
             ))}
           </ul>
-        </details>
+        </Fold>
       )}
     </section>
   )

@@ -1,3 +1,4 @@
+import { Button, Table } from '@mantine/core'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import type { AccessView, AccountView, Me, OneTimePassword } from '../api.gen'
@@ -40,78 +41,78 @@ export const AccessPage = ({ me }: { me: Me }) => {
         {failures.length > 0 && (
           <>
             <h2>Wrong passwords of late</h2>
-            <table>
-              <tbody>
+            <Table>
+              <Table.Tbody>
                 {failures.slice(0, all ? undefined : FEW).map((f) => (
-                  <tr key={`${f.last}/${f.name}/${f.address}`}>
-                    <td>{utc(f.last)} UTC</td>
-                    <td>
+                  <Table.Tr key={`${f.last}/${f.name}/${f.address}`}>
+                    <Table.Td>{utc(f.last)} UTC</Table.Td>
+                    <Table.Td>
                       <b>{f.name || 'no name'}</b>
-                    </td>
-                    <td>
+                    </Table.Td>
+                    <Table.Td>
                       from {f.address}
                       {f.times > 1 ? `, ${f.times} times in a row` : ''}
-                    </td>
-                  </tr>
+                    </Table.Td>
+                  </Table.Tr>
                 ))}
-              </tbody>
-            </table>
+              </Table.Tbody>
+            </Table>
             {failures.length > FEW && !all && (
-              <button type="button" className={classes.small} onClick={() => setAll(true)}>
+              <Button size="desk" onClick={() => setAll(true)}>
                 Show {failures.length - FEW} more
-              </button>
+              </Button>
             )}
           </>
         )}
         <h2>Sign-ins</h2>
-        <table>
-          <tbody>
+        <Table>
+          <Table.Tbody>
             {accounts.data?.map((a) => (
-              <tr key={a.id} data-away={a.takenAway || undefined}>
-                <td>
+              <Table.Tr key={a.id} data-away={a.takenAway || undefined}>
+                <Table.Td>
                   <b>{a.name}</b>
                   <br />
                   {a.id}, {a.role}
-                </td>
-                <td>
+                </Table.Td>
+                <Table.Td>
                   {a.state === 'in use' ? where(a) : `${a.state}, ${where(a)}`}
-                </td>
-                <td>
+                </Table.Td>
+                <Table.Td>
                   <div className={classes.acts}>
-                    <button type="button" className={classes.small} onClick={() => act.mutate({ id: a.id, act: 'one-time-password' })}>
+                    <Button size="desk" onClick={() => act.mutate({ id: a.id, act: 'one-time-password' })}>
                       One-time password
-                    </button>
+                    </Button>
                     {a.devices.length > 0 && (
-                      <button type="button" className={classes.small} onClick={() => act.mutate({ id: a.id, act: 'sign-out' })}>
+                      <Button size="desk" onClick={() => act.mutate({ id: a.id, act: 'sign-out' })}>
                         Sign out everywhere
-                      </button>
+                      </Button>
                     )}
                     {!a.takenAway && a.id !== me.id && (
                       <Sure words="Take away" again={`Press again: ${a.name} is out`} onSure={() => act.mutate({ id: a.id, act: 'take-away' })} />
                     )}
                   </div>
-                </td>
-              </tr>
+                </Table.Td>
+              </Table.Tr>
             ))}
-          </tbody>
-        </table>
+          </Table.Tbody>
+        </Table>
         <h2>What was done</h2>
         <p>Nobody can change or delete these lines.</p>
-        <table>
-          <tbody>
+        <Table>
+          <Table.Tbody>
             {log.data?.lines.map((l, i) => (
-              <tr key={`${l.at}/${i}`}>
-                <td>{utc(l.at)} UTC</td>
-                <td>{l.by}</td>
-                <td>
+              <Table.Tr key={`${l.at}/${i}`}>
+                <Table.Td>{utc(l.at)} UTC</Table.Td>
+                <Table.Td>{l.by}</Table.Td>
+                <Table.Td>
                   {l.act}
                   {l.about !== l.by ? `: ${l.about}` : ''}
-                </td>
-                <td>{l.words}</td>
-              </tr>
+                </Table.Td>
+                <Table.Td>{l.words}</Table.Td>
+              </Table.Tr>
             ))}
-          </tbody>
-        </table>
+          </Table.Tbody>
+        </Table>
       </main>
     </>
   )

@@ -1,4 +1,4 @@
-import { FileButton } from '@mantine/core'
+import { FileButton, Table, UnstyledButton } from '@mantine/core'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import type { BroughtIn, DepartureLine, FleetView, Me } from '../api.gen'
 import { ask, type Problem } from '../app/api'
@@ -40,10 +40,10 @@ export const Desk = ({ me }: { me: Me }) => {
           {KINDS.map((k) => (
             <FileButton key={k.path} accept=".yaml,.yml,.json" onChange={(file) => file && bringIn({ path: k.path, title: k.title, file })}>
               {(props) => (
-                <button {...props} type="button" className={classes.kind}>
+                <UnstyledButton {...props} className={classes.kind}>
                   <b>{k.title}</b>
                   <span>{k.words}</span>
-                </button>
+                </UnstyledButton>
               )}
             </FileButton>
           ))}
@@ -71,28 +71,28 @@ const InForce = ({ onWithdraw }: { onWithdraw: (edition: string) => void }) => {
   return (
     <>
       <h2>Fleet in force</h2>
-      <table>
-        <tbody>
-          <tr>
-            <td>
+      <Table>
+        <Table.Tbody>
+          <Table.Tr>
+            <Table.Td>
               <b>{operator}</b>
-            </td>
-            <td>
+            </Table.Td>
+            <Table.Td>
               {tails} tails, {people} people
-            </td>
-            <td>
+            </Table.Td>
+            <Table.Td>
               {at.slice(0, 16).replace('T', ' ')} UTC, {by}
-            </td>
-            <td>
+            </Table.Td>
+            <Table.Td>
               {mayBeWithdrawn ? (
                 <Sure words="Withdraw" again="Press again: the fleet before it is in force" onSure={() => onWithdraw(edition)} />
               ) : (
                 'the first one brought in'
               )}
-            </td>
-          </tr>
-        </tbody>
-      </table>
+            </Table.Td>
+          </Table.Tr>
+        </Table.Tbody>
+      </Table>
     </>
   )
 }
@@ -111,25 +111,25 @@ const Withdraw = () => {
     <>
       <h2>Flights nobody has opened</h2>
       {withdraw.error && <ProblemNotice problem={withdraw.error} />}
-      <table>
-        <tbody>
+      <Table>
+        <Table.Tbody>
           {unopened.map((f) => (
-            <tr key={f.id}>
-              <td>
+            <Table.Tr key={f.id}>
+              <Table.Td>
                 <b>{f.number}</b>
-              </td>
-              <td>
+              </Table.Td>
+              <Table.Td>
                 {f.from.name} – {f.to.name}
-              </td>
-              <td>{f.tail}</td>
-              <td>{f.departs.slice(0, 16).replace('T', ' ')} UTC</td>
-              <td>
+              </Table.Td>
+              <Table.Td>{f.tail}</Table.Td>
+              <Table.Td>{f.departs.slice(0, 16).replace('T', ' ')} UTC</Table.Td>
+              <Table.Td>
                 <Sure words="Withdraw" again={`Press again: ${f.number} goes`} onSure={() => withdraw.mutate(f.id)} />
-              </td>
-            </tr>
+              </Table.Td>
+            </Table.Tr>
           ))}
-        </tbody>
-      </table>
+        </Table.Tbody>
+      </Table>
     </>
   )
 }

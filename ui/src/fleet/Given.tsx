@@ -1,3 +1,4 @@
+import { Table } from '@mantine/core'
 import type { OneTimePassword } from '../api.gen'
 
 /** Passwords that were just given: they are kept nowhere and shown this once. */
@@ -5,18 +6,18 @@ export const Given = ({ passwords }: { passwords: OneTimePassword[] }) =>
   passwords.length === 0 ? null : (
     <>
       <h2>One-time passwords, shown once</h2>
-      <table>
-        <tbody>
+      <Table>
+        <Table.Tbody>
           {passwords.map((s) => (
-            <tr key={s.who}>
-              <td>{s.name}</td>
-              <td>{s.who}</td>
-              <td>
+            <Table.Tr key={s.who}>
+              <Table.Td>{s.name}</Table.Td>
+              <Table.Td>{s.who}</Table.Td>
+              <Table.Td>
                 <code>{s.password}</code>
-              </td>
-            </tr>
+              </Table.Td>
+            </Table.Tr>
           ))}
-        </tbody>
-      </table>
+        </Table.Tbody>
+      </Table>
     </>
   )

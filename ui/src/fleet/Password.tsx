@@ -1,8 +1,9 @@
-import { PasswordInput } from '@mantine/core'
+import { Button, PasswordInput } from '@mantine/core'
 import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
 import type { Me } from '../api.gen'
 import { ask, type Problem } from '../app/api'
+import { Key } from '../app/Key'
 import { ProblemNotice } from '../app/Notice'
 import classes from './SignIn.module.css'
 
@@ -25,9 +26,9 @@ export const Password = ({ me, onChanged }: { me: Me; onChanged: (me: Me) => voi
           <PasswordInput label="Present password" value={now} onChange={(e) => setNow(e.currentTarget.value)} autoComplete="current-password" size="md" />
           <PasswordInput label="New password, 10 characters or more" value={next} onChange={(e) => setNext(e.currentTarget.value)} autoComplete="new-password" size="md" mt="sm" />
           {change.error && <ProblemNotice problem={change.error} />}
-          <button type="submit" className={classes.enter}>
-            Change it <kbd>enter</kbd>
-          </button>
+          <Button type="submit" variant="main" className={classes.enter!} rightSection={<Key>enter</Key>}>
+            Change it
+          </Button>
         </form>
         <a href="/">Back to the departures</a>
       </section>

@@ -1,8 +1,9 @@
-import { PasswordInput, TextInput } from '@mantine/core'
+import { Button, PasswordInput, TextInput, UnstyledButton } from '@mantine/core'
 import { useMutation, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import type { About, Me } from '../api.gen'
 import { ask, type Problem } from '../app/api'
+import { Key } from '../app/Key'
 import { setServerNow } from '../app/clock'
 import { ProblemNotice } from '../app/Notice'
 import { DayNight } from '../app/Switch'
@@ -53,9 +54,9 @@ export const SignIn = ({ onIn }: { onIn: (me: Me) => void }) => {
           <TextInput label="Name" value={who} onChange={(e) => setWho(e.currentTarget.value)} autoComplete="username" autoCapitalize="none" size="md" autoFocus />
           <PasswordInput label="Password" value={password} onChange={(e) => setPassword(e.currentTarget.value)} autoComplete="current-password" size="md" mt="sm" />
           {enter.error && <ProblemNotice problem={enter.error} />}
-          <button type="submit" className={classes.enter} disabled={enter.isPending}>
-            Sign in <kbd>enter</kbd>
-          </button>
+          <Button type="submit" variant="main" className={classes.enter!} disabled={enter.isPending} rightSection={<Key>enter</Key>}>
+            Sign in
+          </Button>
         </form>
         <DayNight />
         <p className={classes.caution}>For trained crews. The operator's manuals, the commander and licensed maintenance decide.</p>
@@ -67,13 +68,13 @@ export const SignIn = ({ onIn }: { onIn: (me: Me) => void }) => {
           <ul>
             {about.data.signIns.map((s) => (
               <li key={s.who}>
-                <button type="button" onClick={() => enter.mutate({ who: s.who, password: s.password })}>
+                <UnstyledButton onClick={() => enter.mutate({ who: s.who, password: s.password })}>
                   <b>{s.name}</b>
                   <span>{s.role}</span>
                   <code>
                     {s.who} · {s.password}
                   </code>
-                </button>
+                </UnstyledButton>
               </li>
             ))}
           </ul>

@@ -15,37 +15,57 @@ interface FlightDeckProps {
   onPlace: (place: string) => void
 }
 
+/** As many panels are shown ahead of the one at hand: the whole way would be a knot. */
+const AHEAD = 2
+
 const middle = (p: PlaceView): [number, number] => [p.x + p.width / 2, p.y + p.height / 2]
 
-/** The flight deck as blocks with the scan path over them. */
+/** The flight deck as blocks: where one is, the next two panels, and the order of the others as small figures. */
 export const FlightDeck = ({ places, path, at, left, others, onPlace }: FlightDeckProps) => {
   const panels = places.filter((p) => p.width > 0)
   const scanned = path.map((id) => panels.find((p) => p.id === id)).filter((p): p is PlaceView => p !== undefined)
   const right = Math.max(...panels.map((p) => p.x + p.width))
   const bottom = Math.max(...panels.map((p) => p.y + p.height))
-  const here = path[at]
-  const gone = at < 0 ? scanned : scanned.slice(0, at + 1)
-  const line = (of: PlaceView[]) => of.map((p, i) => `${i ? 'L' : 'M'}${middle(p).join(' ')}`).join('')
-  const hereName = scanned[at]?.name
+  const here = scanned[at]
+  const ahead = here ? scanned.slice(at + 1, at + 1 + AHEAD) : []
+  // Of a panel that is scanned twice the figure of the visit that comes next, or of its last one.
+  const visit = (id: string) => {
+    const next = path.indexOf(id, Math.max(at, 0))
+    return (next < 0 ? path.lastIndexOf(id) : next) + 1
+  }
+  const state = (p: PlaceView) => (p === here ? 'here' : !path.includes(p.id) ? 'other' : left.has(p.id) ? 'open' : 'closed')
   return (
     <figure className={classes.deck}>
-      <svg viewBox={`-0.3 -0.3 ${right + 0.6} ${bottom + 0.6}`} role="img" aria-label={`The scan: ${left.size} panels to go${hereName ? `, now ${hereName}` : ''}`}>
+      <svg viewBox={`-0.3 -0.3 ${right + 0.6} ${bottom + 0.6}`} role="img" aria-label={`The scan: ${left.size} panels to go${here ? `, now ${here.name}` : ''}`}>
         {panels.map((p) => (
           <rect
+            key={p.id} x={p.x} y={p.y} width={p.width} height={p.height} rx={0.2} className={classes.panel} data-state={state(p)}
             onClick={() => path.includes(p.id) && onPlace(p.id)}
-            key={p.id} x={p.x} y={p.y} width={p.width} height={p.height} rx={0.2}
-            className={p.id === here ? classes.here : path.includes(p.id) ? (left.has(p.id) ? classes.open : classes.closed) : classes.other}
           />
         ))}
-        <path d={line(scanned)} className={classes.way} />
-        {gone.length > 1 && <path d={line(gone)} className={classes.gone} />}
-        {at >= 0 && <circle pointerEvents="none" cx={middle(scanned[at]!)[0]} cy={middle(scanned[at]!)[1]} r={0.26} className={classes.dot} />}
+        {ahead.map((p, i) => (
+          <path key={`${p.id}/${at + i}`} d={step(scanned[at + i]!, p)} className={classes.way} data-next={i === 0 || undefined} />
+        ))}
+        {panels.filter((p) => path.includes(p.id)).map((p) => (
+          <text key={p.id} x={middle(p)[0]} y={p.y + p.height - 0.18} className={classes.figure} data-state={state(p)}>
+            {visit(p.id)}
+          </text>
+        ))}
         {others.map((o, n) => {
           const panel = panels.find((p) => p.id === o.place)
           return panel && <path key={o.seat} d={pennantPath(o.seat)} transform={`translate(${panel.x + 0.1 + n * 0.9} ${panel.y + 0.08}) scale(0.036)`} className={classes.seat} />
         })}
       </svg>
-      <figcaption>{hereName ?? 'All panels scanned'}</figcaption>
+      <figcaption>{here ? [`Now ${here.name.toLowerCase()}`, ...ahead.map((p) => p.name.toLowerCase())].join(', then ') : 'All panels scanned'}.</figcaption>
     </figure>
   )
+}
+
+/** From the middle of one panel to the middle of the next, with a head there. */
+const step = (from: PlaceView, to: PlaceView): string => {
+  const [x1, y1] = middle(from)
+  const [x2, y2] = middle(to)
+  const away = Math.atan2(y1 - y2, x1 - x2)
+  const head = [0.45, -0.45].map((turn) => `M${x2} ${y2}l${0.42 * Math.cos(away + turn)} ${0.42 * Math.sin(away + turn)}`)
+  return `M${x1} ${y1}L${x2} ${y2}${head.join('')}`
 }

@@ -1,6 +1,8 @@
+import { Button } from '@mantine/core'
 import type { ItemView } from '../api.gen'
 import { Action } from '../app/Action'
 import type { Live } from '../live/useDeparture'
+import { Fold } from '../app/Fold'
 import classes from './FoundSo.module.css'
 import { ReadAircraft } from './ReadAircraft'
 
@@ -19,14 +21,13 @@ export const FoundSo = ({ live, items, unfolded, disabled, onFound }: FoundSoPro
   const says = (i: ItemView) => told.has(i.id)
   const seen = items.filter(says)
   return (
-    <details className={classes.found} open={unfolded}>
-      <summary>What is on already?</summary>
+    <Fold line="What is on already?" tone="boxed" unfolded={unfolded} className={classes.found!}>
       <div className={classes.list}>
         {items.map((i) => (
-          <button key={i.id} type="button" disabled={disabled} data-told={says(i) || undefined} onClick={() => onFound(i)}>
+          <Button key={i.id} variant={says(i) ? 'outline' : 'rest'} disabled={disabled} onClick={() => onFound(i)}>
             {i.foundAs}
             {says(i) && <span>the aircraft says so</span>}
-          </button>
+          </Button>
         ))}
       </div>
       {seen.length > 0 && (
@@ -36,6 +37,6 @@ export const FoundSo = ({ live, items, unfolded, disabled, onFound }: FoundSoPro
       )}
       <p>Press what you find so; the flow asks for the rest, and for all that makes it safe.</p>
       <ReadAircraft live={live} first="left-powered" />
-    </details>
+    </Fold>
   )
 }

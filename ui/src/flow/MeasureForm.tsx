@@ -1,3 +1,4 @@
+import { Input } from '@mantine/core'
 import { useRef, useState } from 'react'
 import type { AllowedView, MeasureView } from '../api.gen'
 import { Action } from '../app/Action'
@@ -14,6 +15,9 @@ interface MeasureFormProps {
   disabled: boolean
   onValue: (value: number) => void
 }
+
+/** Always the same, so that a field is not dressed anew with each digit. */
+const FIELD = { input: classes.field!, section: classes.unit! }
 
 /** A value read and entered, with a point or a comma; the server holds it against its limits. */
 export const MeasureForm = ({ draft, measure, allowed, disabled, onValue }: MeasureFormProps) => {
@@ -43,24 +47,20 @@ export const MeasureForm = ({ draft, measure, allowed, disabled, onValue }: Meas
         enter()
       }}
     >
-      {/* The browser's own field: one comes and goes with each step of the walk, and a slow phone must show it at once. */}
-      <label className={classes.field} data-wrong={wrong !== '' || undefined}>
-        <input
-          ref={input} aria-label={`Value, ${measure.name}`} aria-invalid={wrong !== ''} aria-describedby={[limits && 'value-limits', wrong && 'value-wrong'].filter(Boolean).join(' ') || undefined} inputMode="decimal" autoComplete="off"
-          value={text} disabled={disabled}
-          onChange={(e) => {
-            setText(e.currentTarget.value)
-            setWrong('')
-          }}
-        />
-        <span className={classes.unit}>{measure.unit}</span>
-        {limits && <span id="value-limits" className={classes.limits}>{limits}</span>}
-        {wrong && (
-          <b id="value-wrong" role="alert">
-            {wrong}
-          </b>
-        )}
-      </label>
+      {limits && (
+        <span id="value-limits" className={classes.limits}>
+          {limits}
+        </span>
+      )}
+      <Input
+        ref={input} aria-label={`Value, ${measure.name}`} aria-invalid={wrong !== ''} error={wrong !== ''}
+        aria-describedby={[limits && 'value-limits', wrong && 'value-wrong'].filter(Boolean).join(' ') || undefined}
+        inputMode="decimal" autoComplete="off" value={text} disabled={disabled} classNames={FIELD} rightSection={measure.unit} rightSectionWidth="auto"
+        onChange={(e) => {
+          setText(e.currentTarget.value)
+          setWrong('')
+        }}
+      />
       {measure.none !== undefined && text.trim() === '' ? (
         <Action hotkey="Space" shown="space" main disabled={disabled} onAct={() => onValue(measure.none!)}>
           None
@@ -69,6 +69,11 @@ export const MeasureForm = ({ draft, measure, allowed, disabled, onValue }: Meas
         <Action hotkey="Space" shown="space" main disabled={disabled} onAct={enter}>
           Enter the value
         </Action>
+      )}
+      {wrong && (
+        <b id="value-wrong" role="alert">
+          {wrong}
+        </b>
       )}
     </form>
   )

@@ -1,3 +1,4 @@
+import { Fold } from '../app/Fold'
 import { Slot } from '../app/Slot'
 import type { Live } from '../live/useDeparture'
 import { ReadAircraft } from './ReadAircraft'
@@ -12,8 +13,10 @@ export const Takeoff = ({ live, stage }: { live: Live; stage: string }) => {
   if (takeoff.length === 0 || !STAGES.includes(stage)) return null
   const off = takeoff.filter((t) => !t.so)
   return (
-    <details className={classes.takeoff} open={off.length > 0} data-off={off.length > 0 || undefined}>
-      <summary>Take-off configuration: {off.length === 0 ? 'as wanted' : `${off.length} of ${takeoff.length} not as wanted`}</summary>
+    <Fold
+      line={`Take-off configuration: ${off.length === 0 ? 'as wanted' : `${off.length} of ${takeoff.length} not as wanted`}`} tone={off.length > 0 ? 'off' : 'rest'}
+      unfolded={off.length > 0} className={classes.takeoff!}
+    >
       <ul>
         {off.map((t) => (
           <li key={t.name} data-off>
@@ -31,6 +34,6 @@ export const Takeoff = ({ live, stage }: { live: Live; stage: string }) => {
         )}
       </ul>
       <ReadAircraft live={live} first="as-said" />
-    </details>
+    </Fold>
   )
 }

@@ -1,7 +1,9 @@
+import { Button, Input } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import { useState } from 'react'
 import type { ValueView } from '../api.gen'
 import { Action } from '../app/Action'
+import { Key } from '../app/Key'
 import { useDraft } from '../app/useDraft'
 import { WordsForm } from '../app/WordsForm'
 import { agrees, sayable } from './values'
@@ -18,6 +20,8 @@ interface ValueFormProps {
   /** What is seen is not what today gives, and somebody says why. */
   onDiffer: (value: string, words: string) => void
 }
+
+const FIELD = { input: classes.field! }
 
 /** The value seen, chosen or typed; one that is not today's is settled before it is said. */
 export const ValueForm = ({ draft, step, name, value, disabled, onSay, onDiffer }: ValueFormProps) => {
@@ -68,9 +72,9 @@ export const ValueForm = ({ draft, step, name, value, disabled, onSay, onDiffer 
     return (
       <div className={classes.choices} role="group" aria-label={`What is seen, ${name}`} data-step={step}>
         {value.choices.map((c, n) => (
-          <button key={c} type="button" disabled={disabled} onClick={() => say(c)}>
-            {c} <kbd>alt {n + 1}</kbd>
-          </button>
+          <Button key={c} size="arm" disabled={disabled} onClick={() => say(c)} rightSection={<Key>alt {n + 1}</Key>}>
+            {c}
+          </Button>
         ))}
       </div>
     )
@@ -83,7 +87,8 @@ export const ValueForm = ({ draft, step, name, value, disabled, onSay, onDiffer 
         say(text)
       }}
     >
-      <input
+      <Input
+        error={wrong !== ''} classNames={FIELD}
         aria-label={`What is seen, ${name}`} aria-invalid={wrong !== ''} aria-describedby={wrong ? 'seen-wrong' : undefined} inputMode="decimal" autoComplete="off" value={text} disabled={disabled}
         onChange={(e) => {
           setText(e.currentTarget.value)

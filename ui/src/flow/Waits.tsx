@@ -1,6 +1,8 @@
+import { Button } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import { useEffect } from 'react'
 import type { WaitView } from '../api.gen'
+import { Key } from '../app/Key'
 import { call } from '../app/call'
 import { span, useNow } from '../app/clock'
 import { stored } from '../app/stored'
@@ -35,9 +37,9 @@ export const Waits = ({ live }: { live: Live }) => {
           {left(w, now) > 0 ? (
             <b>{span(left(w, now))}</b>
           ) : (
-            <button type="button" disabled={!seat} onClick={() => seen(w)}>
-              {w.tag ? 'Done, take it off' : 'Over: seen'} {w === over[0] && <kbd>m</kbd>}
-            </button>
+            <Button size="desk" disabled={!seat} onClick={() => seen(w)} rightSection={w === over[0] && <Key>m</Key>}>
+              {w.tag ? 'Done, take it off' : 'Over: seen'}
+            </Button>
           )}
         </li>
       ))}

@@ -1,10 +1,15 @@
-import { memo } from 'react'
+import { Button, UnstyledButton } from '@mantine/core'
+import { memo, useEffect, useRef, useState } from 'react'
 import type { BeadView, TagView } from '../api.gen'
 import { clockTime, span, useNow } from '../app/clock'
+import { Fold } from '../app/Fold'
 import classes from './Cord.module.css'
 
-/** More tags than this, and the calm ones fold to a line, so that the last bead stays in sight. */
+/** More tags than this, and what is at rest takes less room. */
 const CROWDED = 4
+
+/** More tags at rest than this at one bead of a crowded cord, and they hang as one bundle. */
+const BUNDLE = 2
 
 /** A key a bead, in the order of the keyboard. */
 export const BEAD_KEYS = [...'1234567890-=']
@@ -26,51 +31,84 @@ interface CordProps {
 /** The map of the job: a cord from the flight-deck door to the line-up, a bead a stage, tags where they must be gone. */
 export const Cord = memo(({ beads, tags, shown, zone, bare, onGo, onTag, onHang }: CordProps) => {
   const now = useNow()
+  const beadsOf = useRef<HTMLOListElement>(null)
+  useEffect(() => {
+    beadsOf.current?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
+  }, [shown])
   const count = bare ? 'The cord is bare' : tags.length === 0 ? 'No tag hangs' : `${tags.length} ${tags.length === 1 ? 'tag hangs' : 'tags hang'}`
   return (
     <nav className={classes.cord} aria-label="The cord" data-crowded={tags.length > CROWDED || undefined}>
-      <ol className={classes.beads}>
+      <ol className={classes.beads} ref={beadsOf}>
         {beads.map((bead, i) => (
           <li key={bead.stage} className={classes.stage}>
-            <button
-              type="button" className={classes.bead} data-state={bead.state} data-shown={bead.stage === shown || undefined}
+            <UnstyledButton
+              className={classes.bead} data-state={bead.state} data-shown={bead.stage === shown || undefined}
               onClick={() => onGo(bead.stage)} aria-current={bead.stage === shown ? 'page' : undefined}
             >
               <span className={classes.knot} data-state={bead.state} aria-hidden="true" />
               <span className={classes.title}>{bead.title}</span>
               <kbd className={classes.key}>{BEAD_KEYS[i]}</kbd>
               <span className={classes.facts}>{facts(bead, now, zone)}</span>
-            </button>
-            {tags
-              .filter((t) => t.stage === bead.stage)
-              .map((t) => (
-                <Tag key={t.key} tag={t} pressing={t.late || !t.mayStay || bead.state === 'current'} zone={zone} onTag={onTag} />
-              ))}
+            </UnstyledButton>
+            <Hanging bead={bead} tags={tags.filter((t) => t.stage === bead.stage)} crowded={tags.length > CROWDED} zone={zone} onTag={onTag} />
           </li>
         ))}
       </ol>
       <p className={classes.end}>{count}.</p>
-      <details className={classes.below}>
-        <summary>
-          {beads.find((b) => b.stage === shown)?.title ?? 'Finds'} · {count.toLowerCase()}
-        </summary>
+      <Fold className={classes.below!} line={`${beads.find((b) => b.stage === shown)?.title ?? 'Finds'} · ${count.toLowerCase()}`}>
         {tags.map((t) => (
           <Tag key={t.key} tag={t} pressing={t.late || !t.mayStay} zone={zone} onTag={onTag} />
         ))}
         {onHang && (
-          <button type="button" className={classes.hang} onClick={onHang}>
+          <Button variant="rest" fullWidth onClick={onHang}>
             Hang a tag
-          </button>
+          </Button>
         )}
-      </details>
+      </Fold>
     </nav>
   )
 })
 
+interface HangingProps {
+  bead: BeadView
+  /** Those that must be gone at this bead. */
+  tags: TagView[]
+  crowded: boolean
+  zone: string
+  onTag: (tag: TagView) => void
+}
+
+/** What hangs at a bead; many at rest hang as one bundle that opens. */
+const Hanging = ({ bead, tags, crowded, zone, onTag }: HangingProps) => {
+  const [unfolded, setUnfolded] = useState(false)
+  const due = tags.filter((t) => pressing(t, bead))
+  const rest = tags.filter((t) => !pressing(t, bead))
+  const bundled = crowded && rest.length > BUNDLE
+  return (
+    <>
+      {due.map((t) => (
+        <Tag key={t.key} tag={t} pressing zone={zone} onTag={onTag} />
+      ))}
+      {bundled && (
+        <div className={classes.hanging}>
+          <span className={classes.string} aria-hidden="true" />
+          <UnstyledButton className={classes.tag} data-bundle aria-expanded={unfolded} onClick={() => setUnfolded(!unfolded)}>
+            <span className={classes.tagTitle}>{unfolded ? `${rest.length} tags, fold them` : `${rest.length} tags at rest`}</span>
+          </UnstyledButton>
+        </div>
+      )}
+      {(!bundled || unfolded) && rest.map((t) => <Tag key={t.key} tag={t} pressing={false} zone={zone} onTag={onTag} />)}
+    </>
+  )
+}
+
+/** Due at the stage at hand, or overdue: then it is not calm. */
+const pressing = (tag: TagView, bead: BeadView): boolean => tag.late || !tag.mayStay || bead.state === 'current'
+
 const facts = (bead: BeadView, now: number, zone: string): string => {
   const parts: string[] = []
   if (bead.state === 'done') parts.push('done')
-  else if (bead.all > 1) parts.push(`${bead.done} of ${bead.all}`)
+  else if (bead.all > 1 && (bead.done > 0 || bead.state === 'current')) parts.push(`${bead.done} of ${bead.all}`)
   if (bead.due && bead.state !== 'done') {
     const left = Date.parse(bead.due) - now
     parts.push(left < 0 ? `${span(left)} over` : bead.state === 'current' ? `${span(left)} left` : `by ${clockTime(bead.due, zone)}`)
@@ -89,12 +127,12 @@ interface TagProps {
 const Tag = ({ tag, pressing, zone, onTag }: TagProps) => (
   <div className={classes.hanging}>
     <span className={classes.string} aria-hidden="true" />
-    <button type="button" className={classes.tag} data-pressing={pressing || undefined} title={tag.closes} onClick={() => onTag(tag)}>
+    <UnstyledButton className={classes.tag} data-pressing={pressing || undefined} title={tag.closes} onClick={() => onTag(tag)}>
       <span className={classes.tagTitle}>{tag.title}</span>
       <span className={classes.tagFacts}>
         {[tag.detail, [tag.by, tag.since && clockTime(tag.since, zone)].filter(Boolean).join(' ')].filter(Boolean).join(' · ')}
       </span>
       {tag.closes && <span className={classes.closes}>Closed by: {tag.closes}</span>}
-    </button>
+    </UnstyledButton>
   </div>
 )

@@ -1,3 +1,4 @@
+import { Table } from '@mantine/core'
 import { useQuery } from '@tanstack/react-query'
 import { useRef } from 'react'
 import type { RecordView as Record } from '../api.gen'
@@ -56,33 +57,33 @@ export const RecordView = ({ live }: { live: Live }) => {
               Anybody can check it: <code>./lanyard verify FILE</code>
             </span>
           </div>
-          <table className={classes.lines}>
-            <thead>
-              <tr>
-                <th>No.</th>
-                <th>Time</th>
-                <th>Who</th>
-                <th>What</th>
-                <th>Hash</th>
-              </tr>
-            </thead>
-            <tbody>
+          <Table className={classes.lines}>
+            <Table.Thead>
+              <Table.Tr>
+                <Table.Th>No.</Table.Th>
+                <Table.Th>Time</Table.Th>
+                <Table.Th>Who</Table.Th>
+                <Table.Th>What</Table.Th>
+                <Table.Th>Hash</Table.Th>
+              </Table.Tr>
+            </Table.Thead>
+            <Table.Tbody>
               {log.data.lines.map((l) => (
-                <tr key={l.number}>
-                  <td>{l.number}</td>
-                  <td>{clockTime(l.at, header.zone)}</td>
-                  <td>
+                <Table.Tr key={l.number}>
+                  <Table.Td>{l.number}</Table.Td>
+                  <Table.Td>{clockTime(l.at, header.zone)}</Table.Td>
+                  <Table.Td>
                     {l.by}
                     {l.seat && `, ${l.seat}`}
-                  </td>
-                  <td>{l.words}</td>
-                  <td>
+                  </Table.Td>
+                  <Table.Td>{l.words}</Table.Td>
+                  <Table.Td>
                     <code title={l.hash}>{l.hash.slice(0, 8)}</code>
-                  </td>
-                </tr>
+                  </Table.Td>
+                </Table.Tr>
               ))}
-            </tbody>
-          </table>
+            </Table.Tbody>
+          </Table>
         </>
       )}
     </div>

@@ -1,4 +1,4 @@
-import { Textarea } from '@mantine/core'
+import { Button, Textarea } from '@mantine/core'
 import { Action } from '../app/Action'
 import { useDraft } from '../app/useDraft'
 import type { Live } from '../live/useDeparture'
@@ -42,9 +42,9 @@ export const TieOffStage = ({ live, onGo }: { live: Live; onGo: (stage: string) 
               <p className={classes.title}>{t.title}</p>
               <p className={classes.detail}>{t.detail}</p>
               {t.closes && <p className={classes.closes}>Closed by: {t.closes}</p>}
-              <button type="button" className={classes.go} onClick={() => onGo(t.go)}>
+              <Button size="desk" className={classes.go!} onClick={() => onGo(t.go)}>
                 Go there
-              </button>
+              </Button>
             </div>
             {!t.mayStay ? (
               <p className={classes.never}>This may not stay, whatever the reason.</p>

@@ -1,4 +1,4 @@
-import { Checkbox } from '@mantine/core'
+import { Checkbox, UnstyledButton } from '@mantine/core'
 import type { EditorView } from '../api.gen'
 import { Drop } from './Drop'
 import { number, points, type PackDoc, type StepDoc, type ValueDoc } from './packDoc'
@@ -94,9 +94,9 @@ const CourseRow = ({ step, disabled, onChange }: Pick<AnswerRowsProps, 'step' | 
           <Drop what={`part ${n + 1}`} disabled={disabled} onDrop={() => onChange({ course: beats.filter((_, i) => i !== n) })} />
         </span>
       ))}
-      <button type="button" className={classes.add} disabled={disabled} aria-label="Add a part" onClick={() => onChange({ course: [...beats, { act: '', see: '' }] })}>
+      <UnstyledButton className={classes.add} disabled={disabled} aria-label="Add a part" onClick={() => onChange({ course: [...beats, { act: '', see: '' }] })}>
         +
-      </button>
+      </UnstyledButton>
     </div>
   )
 }

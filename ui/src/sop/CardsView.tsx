@@ -1,3 +1,4 @@
+import { Table } from '@mantine/core'
 import { useState } from 'react'
 import type { EditorView, PackView, PreviewCard, PreviewDay } from '../api.gen'
 import { Action } from '../app/Action'
@@ -77,34 +78,34 @@ const Differences = ({ cards, differences }: { cards: PreviewCard[]; differences
     <h2>
       {differences.length === 0 ? 'Nothing differs' : `${differences.length} steps differ`}: {cards[0]!.tail} has {cards[0]!.steps}, {cards[1]!.tail} has {cards[1]!.steps}
     </h2>
-    <table className={classes.table}>
-      <thead>
-        <tr>
-          <th>Step</th>
-          <th>Left, {cards[0]!.tail}</th>
-          <th>Right, {cards[1]!.tail}</th>
-        </tr>
-      </thead>
-      <tbody>
+    <Table className={classes.table}>
+      <Table.Thead>
+        <Table.Tr>
+          <Table.Th>Step</Table.Th>
+          <Table.Th>Left, {cards[0]!.tail}</Table.Th>
+          <Table.Th>Right, {cards[1]!.tail}</Table.Th>
+        </Table.Tr>
+      </Table.Thead>
+      <Table.Tbody>
         {differences.map((d) => (
-          <tr key={d.step}>
-            <td>
+          <Table.Tr key={d.step}>
+            <Table.Td>
               <b>{d.challenge}</b>
               <small>
                 {d.part} · {d.response}
               </small>
-            </td>
+            </Table.Td>
             <Cell side={d.left} />
             <Cell side={d.right} />
-          </tr>
+          </Table.Tr>
         ))}
-      </tbody>
-    </table>
+      </Table.Tbody>
+    </Table>
   </>
 )
 
 const Cell = ({ side }: { side: Side }) => (
-  <td data-out={!side.there || undefined}>
+  <Table.Td data-out={!side.there || undefined}>
     {side.there ? (
       <>
         <Pennant seats={side.seats} /> on the card
@@ -113,5 +114,5 @@ const Cell = ({ side }: { side: Side }) => (
       '– left out'
     )}
     {side.why && <small>{side.why}</small>}
-  </td>
+  </Table.Td>
 )

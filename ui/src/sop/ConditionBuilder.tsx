@@ -1,3 +1,4 @@
+import { UnstyledButton } from '@mantine/core'
 import { memo } from 'react'
 import type { EditorView } from '../api.gen'
 import classes from './ConditionBuilder.module.css'
@@ -69,9 +70,9 @@ const GroupRows = ({ group, doc, choices, depth, onChange }: GroupRowsProps) => 
           ) : (
             <FactRow node={n} doc={doc} choices={choices} onChange={(f) => put(i, f)} />
           )}
-          <button type="button" className={classes.drop} aria-label="Take this out" onClick={() => drop(i)}>
+          <UnstyledButton className={classes.drop} aria-label="Take this out" onClick={() => drop(i)}>
             −
-          </button>
+          </UnstyledButton>
         </div>
       ))}
       <p className={classes.more}>
@@ -126,7 +127,7 @@ const Pick = ({ label, value, items, onPick }: { label: string; value: string; i
 )
 
 const Add = ({ children, onFact }: { children: string; onFact: () => void }) => (
-  <button type="button" className={classes.add} onClick={onFact}>
+  <UnstyledButton className={classes.add} onClick={onFact}>
     + {children}
-  </button>
+  </UnstyledButton>
 )

@@ -1,3 +1,4 @@
+import { UnstyledButton } from '@mantine/core'
 import classes from './StepForm.module.css'
 
 interface DropProps {
@@ -9,7 +10,7 @@ interface DropProps {
 
 /** Takes one of several out of a row. */
 export const Drop = ({ what = 'this', disabled, onDrop }: DropProps) => (
-  <button type="button" className={classes.drop} disabled={disabled} aria-label={`Take ${what} out`} onClick={onDrop}>
+  <UnstyledButton className={classes.drop} disabled={disabled} aria-label={`Take ${what} out`} onClick={onDrop}>
     −
-  </button>
+  </UnstyledButton>
 )

@@ -1,3 +1,4 @@
+import { Button, UnstyledButton } from '@mantine/core'
 import { useState } from 'react'
 import type { CheckView, PackFinding } from '../api.gen'
 import { WordsForm } from '../app/WordsForm'
@@ -39,9 +40,9 @@ export const Findings = ({ check, onGo, onWaive, onUnwaive }: FindingsProps) => 
       <ul className={classes.list}>
         {open.map((f, n) => (
           <li key={key(f, n)} data-fault={f.fault || undefined}>
-            <button type="button" className={classes.where} onClick={() => onGo(f.at)}>
+            <UnstyledButton className={classes.where} onClick={() => onGo(f.at)}>
               {f.where}
-            </button>
+            </UnstyledButton>
             <p className={classes.title}>
               {f.fault ? 'Fault' : 'Advice'}: {f.title.toLowerCase()}
             </p>
@@ -60,9 +61,9 @@ export const Findings = ({ check, onGo, onWaive, onUnwaive }: FindingsProps) => 
                   }}
                 />
               ) : (
-                <button type="button" className={classes.small} onClick={() => setWaiving(key(f, n))}>
+                <Button size="desk" variant="rest" className={classes.small!} onClick={() => setWaiving(key(f, n))}>
                   Waive with a reason
-                </button>
+                </Button>
               ))}
           </li>
         ))}
@@ -73,15 +74,15 @@ export const Findings = ({ check, onGo, onWaive, onUnwaive }: FindingsProps) => 
           <ul className={classes.list}>
             {waived.map((f, n) => (
               <li key={key(f, n)}>
-                <button type="button" className={classes.where} onClick={() => onGo(f.at)}>
+                <UnstyledButton className={classes.where} onClick={() => onGo(f.at)}>
                   {f.where}
-                </button>
+                </UnstyledButton>
                 <p className={classes.title}>{f.title}</p>
                 <p className={classes.what}>Accepted: {f.waived}</p>
                 {onUnwaive && (
-                  <button type="button" className={classes.small} onClick={() => onUnwaive(f)}>
+                  <Button size="desk" variant="rest" className={classes.small!} onClick={() => onUnwaive(f)}>
                     Take the waiver back
-                  </button>
+                  </Button>
                 )}
               </li>
             ))}

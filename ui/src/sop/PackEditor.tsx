@@ -1,10 +1,11 @@
-import { NativeSelect, TextInput } from '@mantine/core'
+import { Button, NativeSelect, Tabs, TextInput, UnstyledButton } from '@mantine/core'
 import { getHotkeyHandler, useDebouncedValue, useHotkeys } from '@mantine/hooks'
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query'
 import { memo, useEffect, useMemo, useReducer, useRef, useState } from 'react'
 import type { CheckView, EditorView, PackView, PreviewDay } from '../api.gen'
 import { ask, type Problem } from '../app/api'
 import { Action } from '../app/Action'
+import { Fold } from '../app/Fold'
 import { ProblemNotice } from '../app/Notice'
 import { Pennant } from '../app/Pennant'
 import { stored } from '../app/stored'
@@ -167,18 +168,18 @@ export const PackEditor = ({ pack, editor, writes, wanted, onSaved }: PackEditor
             <Action hotkey="mod+alt+S" shown="ctrl s" main={dirty && !faulty} disabled={!dirty || faulty || save.isPending} onAct={commit}>
               {faulty ? 'Cannot be saved yet' : dirty ? 'Save the draft' : 'Saved'}
             </Action>
-            <button type="button" className={classes.small} disabled={history.past.length === 0} onClick={() => act({ type: 'undo' })}>
+            <Button size="desk" variant="rest" disabled={history.past.length === 0} onClick={() => act({ type: 'undo' })}>
               Undo
-            </button>
-            <button type="button" className={classes.small} disabled={history.future.length === 0} onClick={() => act({ type: 'redo' })}>
+            </Button>
+            <Button size="desk" variant="rest" disabled={history.future.length === 0} onClick={() => act({ type: 'redo' })}>
               Redo
-            </button>
-            <button type="button" className={classes.small} onClick={() => insert(undefined)}>
+            </Button>
+            <Button size="desk" variant="rest" onClick={() => insert(undefined)}>
               New step
-            </button>
-            <button type="button" className={classes.small} onClick={remove}>
+            </Button>
+            <Button size="desk" variant="rest" onClick={remove}>
               Take out
-            </button>
+            </Button>
           </div>
         )}
         {save.error && <ProblemNotice problem={save.error} />}
@@ -188,12 +189,12 @@ export const PackEditor = ({ pack, editor, writes, wanted, onSaved }: PackEditor
               {doc.procedures[at.p]!.title} · {at.s + 1} of {doc.procedures[at.p]!.steps.length}
               {writes && (
                 <span>
-                  <button type="button" className={classes.move} onClick={() => shift(-1)}>
+                  <Button size="desk" variant="rest" onClick={() => shift(-1)}>
                     Move up
-                  </button>
-                  <button type="button" className={classes.move} onClick={() => shift(1)}>
+                  </Button>
+                  <Button size="desk" variant="rest" onClick={() => shift(1)}>
                     Move down
-                  </button>
+                  </Button>
                 </span>
               )}
             </p>
@@ -203,8 +204,7 @@ export const PackEditor = ({ pack, editor, writes, wanted, onSaved }: PackEditor
           <p>Choose a step.</p>
         )}
         <ProcedureForm doc={doc} p={at.p} editor={editor} disabled={!writes} onChange={(change) => edit({ type: 'procedure', p: at.p, change })} />
-        <details className={classes.policy}>
-          <summary>How this fleet does it: {editor.matters.length} matters in which crews differ</summary>
+        <Fold line={`How this fleet does it: ${editor.matters.length} matters in which crews differ`} className={classes.policy!}>
           {editor.matters.map((m) => (
             <NativeSelect
               key={m.id} label={m.words} value={doc.policy?.[m.id] ?? m.schools[0]!.id} disabled={!writes}
@@ -212,21 +212,18 @@ export const PackEditor = ({ pack, editor, writes, wanted, onSaved }: PackEditor
               onChange={(e) => edit({ type: 'policy', matter: m.id, school: e.currentTarget.value })}
             />
           ))}
-        </details>
-        <details className={classes.policy}>
-          <summary>Take-off configuration: {Object.keys(doc.takeoff ?? {}).length} controls</summary>
+        </Fold>
+        <Fold line={`Take-off configuration: ${Object.keys(doc.takeoff ?? {}).length} controls`} className={classes.policy!}>
           <StatesRow label="Wanted on the runway" doc={doc} states={doc.takeoff} controls disabled={!writes} onChange={(states) => edit({ type: 'takeoff', states })} />
-        </details>
+        </Fold>
       </div>
       <aside className={classes.side}>
-        <div className={classes.tabs} role="tablist">
-          <button type="button" role="tab" aria-selected={side === 'card'} onClick={() => setSide('card')}>
-            Card
-          </button>
-          <button type="button" role="tab" aria-selected={side === 'findings'} onClick={() => setSide('findings')}>
-            {open === 0 ? 'Check: clean' : `Check: ${open} found`}
-          </button>
-        </div>
+        <Tabs value={side} onChange={(to) => setSide(to === 'findings' ? 'findings' : 'card')}>
+          <Tabs.List>
+            <Tabs.Tab value="card">Card</Tabs.Tab>
+            <Tabs.Tab value="findings">{open === 0 ? 'Check: clean' : `Check: ${open} found`}</Tabs.Tab>
+          </Tabs.List>
+        </Tabs>
         <div className={classes.scroll}>
           {side === 'findings' ? (
             <Findings
@@ -261,10 +258,10 @@ interface ProcedureFormProps {
 const ProcedureForm = ({ doc, p, editor, disabled, onChange }: ProcedureFormProps) => {
   const procedure = doc.procedures[p]!
   return (
-    <details className={classes.policy}>
-      <summary>
-        {procedure.title}, as a whole: {editor.kinds.find((k) => k.id === procedure.kind)?.words}, {editor.stages.find((s) => s.id === procedure.stage)?.words.toLowerCase()}
-      </summary>
+    <Fold
+      line={`${procedure.title}, as a whole: ${editor.kinds.find((k) => k.id === procedure.kind)?.words}, ${editor.stages.find((s) => s.id === procedure.stage)?.words.toLowerCase()}`}
+      className={classes.policy!}
+    >
       <TextInput label="Title" value={procedure.title} disabled={disabled} onChange={(e) => onChange({ title: e.currentTarget.value })} />
       <NativeSelect
         label="Stage" value={procedure.stage} disabled={disabled} data={editor.stages.map((s) => ({ value: s.id, label: s.words }))}
@@ -276,7 +273,7 @@ const ProcedureForm = ({ doc, p, editor, disabled, onChange }: ProcedureFormProp
         onChange={(e) => onChange({ owner: e.currentTarget.value })}
       />
       <StatesRow label="Leaves" doc={doc} states={procedure.leaves} controls disabled={disabled} onChange={(leaves) => onChange({ leaves })} />
-    </details>
+    </Fold>
   )
 }
 
@@ -317,12 +314,12 @@ interface RowProps {
 
 const Row = memo(
   ({ step, p, s, now, mark, onGo }: RowProps) => (
-    <button type="button" id={`step-${p}-${s}`} className={classes.row} data-now={now || undefined} data-mark={mark || undefined} onClick={() => onGo({ p, s })}>
+    <UnstyledButton id={`step-${p}-${s}`} className={classes.row} data-now={now || undefined} data-mark={mark || undefined} onClick={() => onGo({ p, s })}>
       <span className={classes.rowChallenge}>{step.challenge || 'no challenge yet'}</span>
       <span className={classes.rowFacts}>
         {mark === 'fault' ? 'fault' : mark === 'advice' ? 'advice' : ''} {step.critical ? 'critical' : ''} {step.when ? 'when…' : ''}
       </span>
-    </button>
+    </UnstyledButton>
   ),
   (a, b) => a.step === b.step && a.now === b.now && a.mark === b.mark && a.p === b.p && a.s === b.s,
 )
@@ -350,11 +347,11 @@ const PreviewPart = ({ doc, at, preview, onGo }: PreviewPartProps) => {
           const out = preview.leftOut.find((l) => l.step === s.id)
           return (
             <li key={s.id} data-out={!item || undefined} data-now={si === at.s || undefined}>
-              <button type="button" onClick={() => onGo({ p: at.p, s: si })}>
+              <UnstyledButton onClick={() => onGo({ p: at.p, s: si })}>
                 {item ? <Pennant seats={item.seats} /> : <span className={classes.dash}>–</span>}
                 <span>{s.challenge}</span>
                 <small>{item ? item.added : out?.why}</small>
-              </button>
+              </UnstyledButton>
             </li>
           )
         })}

@@ -1,4 +1,4 @@
-import { FileButton, TextInput } from '@mantine/core'
+import { Button, FileButton, Table, TextInput, UnstyledButton } from '@mantine/core'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { getRouteApi, useNavigate } from '@tanstack/react-router'
 import { useState } from 'react'
@@ -48,9 +48,9 @@ export const PackPage = ({ me }: { me: Me }) => {
           <Head me={me} revision={pack.data.revision} path={path} onChanged={changed} />
           <nav className={classes.views}>
             {VIEWS.filter((v) => v.id !== 'readers' || (pack.data.revision.published && (me.draws || me.checksPacks))).map((v) => (
-              <button key={v.id} type="button" aria-current={v.id === view ? 'page' : undefined} onClick={() => show(v.id)}>
+              <UnstyledButton key={v.id} aria-current={v.id === view ? 'page' : undefined} onClick={() => show(v.id)}>
                 {v.words}
-              </button>
+              </UnstyledButton>
             ))}
           </nav>
           <main className={classes.body}>
@@ -146,9 +146,9 @@ const Head = ({ me, revision: r, path, onChanged }: HeadProps) => {
         )}
         {standards &&
           (name === undefined ? (
-            <button type="button" className={classes.small} onClick={() => setName('')}>
+            <Button size="desk" variant="rest" onClick={() => setName('')}>
               New revision from it
-            </button>
+            </Button>
           ) : (
             <form
               className={classes.name}
@@ -158,27 +158,27 @@ const Head = ({ me, revision: r, path, onChanged }: HeadProps) => {
               }}
             >
               <TextInput aria-label="Its name" placeholder="its name, such as 2027-02" value={name} autoFocus onChange={(e) => setName(e.currentTarget.value)} />
-              <button type="submit" className={classes.small}>
+              <Button type="submit" size="desk" variant="rest">
                 Begin
-              </button>
+              </Button>
             </form>
           ))}
-        <a className={classes.small} href={`${path}/file`} download>
+        <Button component="a" size="desk" variant="rest" href={`${path}/file`} download>
           Download
-        </a>
+        </Button>
         {standards && !r.published && (
           <FileButton accept=".yaml,.yml,.json" onChange={(file) => file && over.mutate(file)}>
             {(props) => (
-              <button {...props} type="button" className={classes.small}>
+              <Button {...props} size="desk" variant="rest">
                 Bring in a file over it
-              </button>
+              </Button>
             )}
           </FileButton>
         )}
         {standards && !r.published && (
-          <button type="button" className={classes.small} onClick={() => (discarding ? discard.mutate() : setDiscarding(true))} onBlur={() => setDiscarding(false)}>
+          <Button size="desk" variant="rest" onClick={() => (discarding ? discard.mutate() : setDiscarding(true))} onBlur={() => setDiscarding(false)}>
             {discarding ? 'Press again: the draft goes' : 'Discard'}
-          </button>
+          </Button>
         )}
       </div>
     </section>
@@ -191,19 +191,19 @@ const Readers = ({ path }: { path: string }) => {
   return (
     <div className={classes.pane}>
       <h2>{not === 0 ? 'Everybody whom it concerns has read it' : `${not} whom it concerns have not read it yet`}</h2>
-      <table className={classes.table}>
-        <tbody>
+      <Table className={classes.table}>
+        <Table.Tbody>
           {readers.data?.map((r) => (
-            <tr key={r.id}>
-              <td>
+            <Table.Tr key={r.id}>
+              <Table.Td>
                 <b>{r.name}</b>
-              </td>
-              <td>{r.role}</td>
-              <td>{r.at ? `read ${r.at.slice(0, 16).replace('T', ' ')} UTC` : r.concerned ? 'not yet' : 'nothing in it concerns them'}</td>
-            </tr>
+              </Table.Td>
+              <Table.Td>{r.role}</Table.Td>
+              <Table.Td>{r.at ? `read ${r.at.slice(0, 16).replace('T', ' ')} UTC` : r.concerned ? 'not yet' : 'nothing in it concerns them'}</Table.Td>
+            </Table.Tr>
           ))}
-        </tbody>
-      </table>
+        </Table.Tbody>
+      </Table>
     </div>
   )
 }

@@ -1,4 +1,4 @@
-import { FileButton } from '@mantine/core'
+import { Button, FileButton } from '@mantine/core'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Link } from '@tanstack/react-router'
 import { useState } from 'react'
@@ -27,9 +27,9 @@ export const PacksPage = ({ me }: { me: Me }) => {
           {me.draws && (
             <FileButton accept=".yaml,.yml,.json" onChange={(file) => file && bring.mutate(file)}>
               {(props) => (
-                <button {...props} type="button" className={classes.bring}>
+                <Button {...props} className={classes.bring!}>
                   Bring in a pack as a draft
-                </button>
+                </Button>
               )}
             </FileButton>
           )}
@@ -114,9 +114,9 @@ const Feedback = ({ me }: { me: Me }) => {
                   }}
                 />
               ) : (
-                <button type="button" className={classes.small} onClick={() => setAnswering(f.id)}>
+                <Button size="desk" variant="rest" className={classes.small!} onClick={() => setAnswering(f.id)}>
                   {f.answer ? 'Answer again' : 'Answer'}
-                </button>
+                </Button>
               ))}
           </li>
         ))}

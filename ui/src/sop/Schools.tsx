@@ -1,4 +1,5 @@
 import type { SchoolView } from '../api.gen'
+import { Fold } from '../app/Fold'
 import classes from './Schools.module.css'
 
 interface SchoolsProps {
@@ -9,8 +10,7 @@ interface SchoolsProps {
 
 /** What this fleet does where crews differ: a line that opens. */
 export const Schools = ({ line, schools }: SchoolsProps) => (
-  <details className={classes.schools}>
-    <summary>{line}</summary>
+  <Fold line={line} className={classes.schools!}>
     <dl>
       {schools.map((s) => (
         <div key={s.matter}>
@@ -19,5 +19,5 @@ export const Schools = ({ line, schools }: SchoolsProps) => (
         </div>
       ))}
     </dl>
-  </details>
+  </Fold>
 )

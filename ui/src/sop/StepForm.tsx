@@ -1,6 +1,7 @@
 import { Checkbox, NativeSelect, Textarea, TextInput } from '@mantine/core'
 import { useEffect, useRef } from 'react'
 import type { EditorView } from '../api.gen'
+import { Fold } from '../app/Fold'
 import { AnswerRows } from './AnswerRows'
 import { ConditionBuilder } from './ConditionBuilder'
 import { Drop } from './Drop'
@@ -64,8 +65,7 @@ export const StepForm = ({ doc, editor, at, faults, disabled, focus, onChange }:
           <Checkbox label="Below the line" checked={step['below-line'] ?? false} disabled={disabled} onChange={(e) => onChange({ 'below-line': e.currentTarget.checked })} />
         )}
       </div>
-      <details className={classes.machine} open={machine(step)}>
-        <summary>What it sets, needs, opens and measures, and how it is answered</summary>
+      <Fold line="What it sets, needs, opens and measures, and how it is answered" unfolded={machine(step)} className={classes.machine!}>
         <StatesRow label="Sets" doc={doc} states={step.sets} controls disabled={disabled} onChange={(sets) => onChange({ sets })} />
         <StatesRow label="Expects" doc={doc} states={step.expects} disabled={disabled} onChange={(expects) => onChange({ expects })} />
         <StatesRow label="Verifies" doc={doc} states={step.verifies} disabled={disabled} onChange={(verifies) => onChange({ verifies })} />
@@ -105,7 +105,7 @@ export const StepForm = ({ doc, editor, at, faults, disabled, focus, onChange }:
         </div>
         <AnswerRows doc={doc} editor={editor} step={step} disabled={disabled} onChange={onChange} />
         <TextInput label="Name in the pack" value={step.id} error={fault('id')} disabled={disabled} onChange={(e) => onChange({ id: e.currentTarget.value })} />
-      </details>
+      </Fold>
     </div>
   )
 }

@@ -1,5 +1,6 @@
 import { memo } from 'react'
 import type { DepartureView, ItemView, PartView, PlaceView, TechView } from '../api.gen'
+import { Fold } from '../app/Fold'
 import { clockTime, day } from '../app/clock'
 import { PhotoRow } from '../dispatch/Photo'
 import classes from './Today.module.css'
@@ -19,10 +20,7 @@ export const Today = memo(({ tech, places, part }: TodayProps) => {
   if (deferrals.length + latest.length + added.length === 0) return null
   const name = (place: string) => places.find((p) => p.id === place)?.name
   return (
-    <details className={classes.today}>
-      <summary>
-        Different today: {deferrals.length} deferred, {latest.length} found before, {added.length} steps added
-      </summary>
+    <Fold line={`Different today: ${deferrals.length} deferred, ${latest.length} found before, ${added.length} steps added`} tone="boxed" className={classes.today!}>
       <ul tabIndex={0} aria-label="Different today">
         {deferrals.map((d) => (
           <li key={d.defect} data-bars={d.bars !== '' || undefined}>
@@ -47,7 +45,7 @@ export const Today = memo(({ tech, places, part }: TodayProps) => {
           </li>
         ))}
       </ul>
-    </details>
+    </Fold>
   )
 })
 

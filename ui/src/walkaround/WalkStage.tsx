@@ -1,3 +1,4 @@
+import { Button, UnstyledButton } from '@mantine/core'
 import { useHotkeys, useMediaQuery } from '@mantine/hooks'
 import { useDeferredValue, useState } from 'react'
 import type { PartView } from '../api.gen'
@@ -116,14 +117,14 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
                   {large ? (
                     <div className={classes.large}>
                       {map}
-                      <button type="button" onClick={() => setLarge(false)}>
+                      <Button variant="rest" fullWidth onClick={() => setLarge(false)}>
                         Make the drawing small
-                      </button>
+                      </Button>
                     </div>
                   ) : (
-                    <button type="button" className={classes.small} aria-label="Make the drawing large" onClick={() => setLarge(true)}>
+                    <UnstyledButton className={classes.small} aria-label="Make the drawing large" onClick={() => setLarge(true)}>
                       {map}
-                    </button>
+                    </UnstyledButton>
                   )}
                 </>
               )}

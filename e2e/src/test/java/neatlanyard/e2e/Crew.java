@@ -132,6 +132,16 @@ final class Crew {
     return this;
   }
 
+  /** The line below the cord of a phone, which says how much hangs and opens. */
+  Locator cordLine() {
+    return page.locator("nav [data-accordion-control]");
+  }
+
+  /** What hangs, once that line is open. */
+  Locator cordUnfolded() {
+    return page.locator("nav [role='region']");
+  }
+
   Locator heading(String text) {
     return page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(text));
   }

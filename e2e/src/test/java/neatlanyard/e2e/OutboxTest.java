@@ -76,9 +76,9 @@ public class OutboxTest extends AtTheDemo {
     assertThat(phone.heading("Red covers and plugs")).isVisible();
     phone.button("As it should be").click();
     assertThat(tablet.heading("Gear pins")).isVisible();
-    assertThat(phone.page.locator("nav summary")).containsText("1 tag hangs");
-    phone.page.locator("nav summary").click();
-    assertThat(phone.page.locator("nav details").getByText("6 of 6 covers and plugs still on")).isVisible();
+    assertThat(phone.cordLine()).containsText("1 tag hangs");
+    phone.cordLine().click();
+    assertThat(phone.cordUnfolded().getByText("6 of 6 covers and plugs still on")).isVisible();
     tablet.press("Shift+Space");
     assertThat(phone.heading("Static ports, left")).isVisible();
     tablet.page.keyboard().press("z");

@@ -47,10 +47,10 @@ public class ProceduresTest extends AtTheDemo {
     orrin.page.getByLabel("Part 1, press").fill("Lever to the stop");
     assertThat(orrin.button("Cannot be saved yet")).isDisabled();
     orrin.page.getByLabel("Part 1, see").fill("gate light");
-    Locator configuration = orrin.page.locator("details")
+    Locator configuration = orrin.page.locator(".mantine-Accordion-root")
         .filter(new Locator.FilterOptions().setHasText("Take-off configuration"));
     assertThat(configuration).containsText("4 controls");
-    configuration.locator("summary").click();
+    configuration.getByRole(AriaRole.BUTTON).first().click();
     configuration.getByLabel("Take this out").last().click();
     assertThat(configuration).containsText("3 controls");
     orrin.readable();

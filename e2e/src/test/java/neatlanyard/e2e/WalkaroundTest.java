@@ -122,9 +122,9 @@ public class WalkaroundTest extends AtTheDemo {
     assertThat(wren.page.getByText("Not connected")).isVisible();
     assertThat(wren.heading("De-ice mats, right propeller")).isVisible();
     wren.picture("walkaround-offline-phone");
-    wren.page.locator("nav summary").click();
-    assertThat(wren.page.locator("nav details").getByText("1 of 6 covers and plugs still on")).isVisible();
-    wren.page.locator("nav summary").click();
+    wren.cordLine().click();
+    assertThat(wren.cordUnfolded().getByText("1 of 6 covers and plugs still on")).isVisible();
+    wren.cordLine().click();
     walkTo("Boots, right wing");
     // Meanwhile the other seat sees something at a step that was answered out there.
     ida.send("today-14", Crew.eventId(), "d-ida", "find-raised",
@@ -155,8 +155,8 @@ public class WalkaroundTest extends AtTheDemo {
     wren.pressUntil("ArrowUp", "Position light, right", 40);
     wren.enter("1");
     assertThat(wren.page.locator("main").getByText("Read 1; right today: none.").first()).isVisible();
-    wren.page.locator("nav summary").click();
-    List<String> here = wren.page.locator("nav details button span:first-child").allTextContents();
+    wren.cordLine().click();
+    List<String> here = wren.cordUnfolded().locator("button span:first-child").allTextContents();
     assertThat(here).contains("Look again", "Find without a decision")
         .anyMatch(t -> t.endsWith("covers and plugs still on")).anyMatch(t -> t.endsWith("gear pins still in"));
     wren.page.context().setOffline(false);

@@ -88,6 +88,11 @@ public final class Picture {
     return Bead.current(beads());
   }
 
+  /** Whether a tag hangs past the stage in which it should be gone. */
+  public boolean late(Tag tag) {
+    return currentStage().compareTo(tag.due()) > 0;
+  }
+
   /** The take-off configuration, one check a control. */
   public List<TakeoffConfiguration.Check> takeoff() {
     return takeoff.get();

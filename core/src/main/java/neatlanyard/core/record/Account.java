@@ -35,9 +35,8 @@ public record Account(List<StageTime> stages, List<Interruption> interruptions) 
 
   /** @param beads how far each stage is */
   public static Account of(DepartureState d, List<Bead> beads) {
-    Instant departs = d.opened().flight().departs();
     List<StageTime> stages = Stream.of(Stage.values())
-        .map(s -> new StageTime(s, Optional.ofNullable(d.pack().due().get(s)).map(departs::minus), real(d, beads, s)))
+        .map(s -> new StageTime(s, d.due(s), real(d, beads, s)))
         .filter(t -> t.stage() != Stage.DAY && (t.planned().isPresent() || t.real().isPresent())).toList();
     return new Account(stages, d.interruptions());
   }

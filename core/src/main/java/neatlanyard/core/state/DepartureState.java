@@ -1,5 +1,6 @@
 package neatlanyard.core.state;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
@@ -29,6 +30,7 @@ import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.sop.ProcedureId;
 import neatlanyard.core.sop.QuantityId;
 import neatlanyard.core.sop.Situation;
+import neatlanyard.core.sop.Stage;
 import neatlanyard.core.sop.Step;
 import neatlanyard.core.sop.StepId;
 import org.jspecify.annotations.Nullable;
@@ -426,6 +428,11 @@ public final class DepartureState {
   /** Every interruption, the first first. */
   public List<Interruption> interruptions() {
     return interruptions;
+  }
+
+  /** When a stage should be done, where the pack says so. */
+  public Optional<Instant> due(Stage stage) {
+    return Optional.ofNullable(pack.due().get(stage)).map(opened.flight().departs()::minus);
   }
 
   /** Who was called away and has not gone on. */

@@ -93,7 +93,8 @@ class DepartureViewer {
         place(flight.to()),
         flight.departs(), zone(flight.from()).getId(), crew(flight), flight.place(who.id()).isPresent(),
         !(look instanceof Look.NotOpened), open.flatMap(Look.Open::tiedOff).isPresent(),
-        open.map(Look.Open::tags).orElse(0), note);
+        note, open.flatMap(Look.Open::due), open.map(Look.Open::tags).orElse(0),
+        open.map(Look.Open::first).orElse(List.of()), open.map(Look.Open::seats).orElse(List.of()));
   }
 
   private String note(Look.Open open, Flight flight) {

@@ -21,7 +21,11 @@ public final class DepartureViews {
   /** One line of the list. @param yours whether the one who asks is on the crew */
   public record DepartureLine(
       String id, String number, String tail, String type, PlaceName from, PlaceName to, Instant departs, String zone,
-      List<CrewView> crew, boolean yours, boolean opened, boolean tiedOff, int tags, String note) {}
+      List<CrewView> crew, boolean yours, boolean opened, boolean tiedOff, String note, Optional<Instant> due,
+      int tags, List<HangingView> first, List<SeatView> seats) {}
+
+  /** A tag as the list names it. @param late whether the stage in which it should be gone is over */
+  public record HangingView(String title, boolean late) {}
 
   public record PlaceName(String id, String name) {}
 

@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.time.InstantSource;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -26,6 +27,7 @@ import neatlanyard.core.fleet.Registered;
 import neatlanyard.core.fleet.Tail;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.fleet.TypeId;
+import neatlanyard.core.lanyard.Tag;
 import neatlanyard.core.log.DepartureLog.Kept;
 import neatlanyard.core.log.DepartureLog;
 import neatlanyard.core.log.Event;
@@ -35,6 +37,8 @@ import neatlanyard.core.record.Account;
 import neatlanyard.core.sop.Stage;
 import neatlanyard.core.state.DepartureState;
 import neatlanyard.core.state.Recorded;
+import neatlanyard.server.departure.DepartureViews.HangingView;
+import neatlanyard.server.departure.DepartureViews.SeatView;
 import neatlanyard.server.dispatch.TechDesk;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.SignedIn;
@@ -163,11 +167,29 @@ public class Departures {
   sealed interface Look {
     record NotOpened() implements Look {}
 
-    /** @param number of the entry after which it stands so @param stage the one worked @param tags how many hang */
-    record Open(long number, Stage stage, int tags, Optional<Instant> tiedOff) implements Look {
+    /**
+     * @param number of the entry after which it stands so
+     * @param stage the one worked, and when it should be done where its pack says so
+     * @param tags how many hang
+     * @param first of these, late ones before the others; no more than {@link #MOST_NAMED}
+     * @param seats who is where
+     */
+    record Open(
+        long number, Stage stage, Optional<Instant> due, int tags, List<HangingView> first, List<SeatView> seats,
+        Optional<Instant> tiedOff) implements Look {
+      private static final int MOST_NAMED = 3;
+
       static Open of(Departure d) {
-        return new Open(d.state().lastNumber(), d.picture().currentStage(), d.picture().tags().size(),
-            d.state().tiedOff().map(Recorded::at));
+        DepartureState state = d.state();
+        List<Tag> tags = d.picture().tags();
+        StageReader stages = new StageReader(state, d.picture());
+        List<HangingView> first = tags.stream()
+            .map(t -> new HangingView(t.title(), d.picture().late(t)))
+            .sorted(Comparator.comparing(HangingView::late).reversed())
+            .limit(MOST_NAMED).toList();
+        Stage stage = d.picture().currentStage();
+        return new Open(state.lastNumber(), stage, state.due(stage), tags.size(), first, stages.seats(),
+            state.tiedOff().map(Recorded::at));
       }
     }
 

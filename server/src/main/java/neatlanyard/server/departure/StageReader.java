@@ -34,9 +34,7 @@ final class StageReader {
     Stage current = picture.currentStage();
     return picture.beads().stream().map(b -> {
       String state = b.finished() ? "done" : b.stage() == current ? "current" : "ahead";
-      Optional<Instant> due = Optional.ofNullable(d.pack().due().get(b.stage()))
-          .map(d.opened().flight().departs()::minus);
-      return new BeadView(Doc.written(b.stage()), b.stage().title(), b.done(), b.all(), state, due);
+      return new BeadView(Doc.written(b.stage()), b.stage().title(), b.done(), b.all(), state, d.due(b.stage()));
     }).toList();
   }
 

@@ -40,7 +40,7 @@ final class TagReader {
         Doc.written(t.due()), t.due().title(), go(t, closers),
         about(t).map(i -> List.of(i.step().id().value()))
         .orElseGet(() -> t.closedBy().stream().map(StepId::value).toList()),
-        closes(t, closers), t.kind().mayStay(), picture.currentStage().compareTo(t.due()) > 0, outside(t, closers),
+        closes(t, closers), t.kind().mayStay(), picture.late(t), outside(t, closers),
         t.kind().hangsOn() == TagKind.Trigger.BY_HAND ? subject(t) : "", t.open(), t.all());
   }
 
