@@ -5,6 +5,7 @@ import { Action } from '../app/Action'
 import { Fold } from '../app/Fold'
 import { clockTime, day } from '../app/clock'
 import { WordsForm } from '../app/WordsForm'
+import { itemsOf } from '../live/marks'
 import type { Live } from '../live/useDeparture'
 import { ReadingNote } from '../gauge/ReadingNote'
 import { PhotoRow } from './Photo'
@@ -43,6 +44,7 @@ export const FindsStage = ({ live }: { live: Live }) => {
   const [again, setAgain] = useState('')
   const finds = view.progress.finds
   const find = finds.find((f) => f.id === again) ?? finds.find((f) => f.verdict === '')
+  const kept = live.raised
   const commander = view.header.crew.some((c) => c.id === me.id && c.commander)
   const station = view.card?.places.find((p) => p.id === find?.place && p.width === 0)
   const chosen = VERDICTS.find((v) => v.name === verdict)
@@ -94,7 +96,18 @@ export const FindsStage = ({ live }: { live: Live }) => {
           )}
         </>
       ) : (
-        <h1 className={classes.note}>{finds.length === 0 ? 'No finds' : 'Every find has its decision'}</h1>
+        <h1 className={classes.note}>{kept.length > 0 ? 'Kept on this device' : finds.length === 0 ? 'No finds' : 'Every find has its decision'}</h1>
+      )}
+      {kept.length > 0 && (
+        <ul className={classes.list} aria-label="Kept on this device">
+          {kept.map((k) => (
+            <li key={k.id}>
+              <b>{view.card && itemsOf(view.card).find((i) => i.id === k.step)?.challenge}</b>: {k.note}
+              <span>kept on this device; the commander decides once it is sent</span>
+              <PhotoRow ids={k.photos} of={k.note} />
+            </li>
+          ))}
+        </ul>
       )}
       <ul className={classes.list}>
         {finds

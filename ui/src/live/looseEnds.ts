@@ -10,6 +10,7 @@ export interface RaisedHere {
   at: string
   /** Whether a reading made it: another reading, or taking it back, takes it away. */
   measured: boolean
+  photos: string[]
 }
 
 /** What was said here of steps since the server told last, in order. */
@@ -32,7 +33,7 @@ const hung = ({ card, progress }: DepartureView, hangsOn: string, subject: strin
     const inTitle = k.title.includes('{what}')
     return {
       ...what, key: `${k.id}/${subject}`, title: k.title.replace('{open}', '1').replace('{all}', '1').replace('{what}', what.detail), detail: inTitle ? '' : what.detail,
-      stage, due: progress.beads.find((b) => b.stage === stage)?.title ?? k.due, late: current > order.indexOf(stage), go: part.stage, steps: [step],
+      stage, due: progress.beads.find((b) => b.stage === stage)?.title ?? k.due, late: current > order.indexOf(stage), go: hangsOn === 'find' ? 'finds' : part.stage, steps: [step],
       closes: k.closes, mayStay: k.mayStay, outside: hangsOn !== 'wait' && part.kind === 'walkaround', hand: '', open: [], all: 1,
     }
   })

@@ -19,7 +19,7 @@ const view = {
 } as unknown as DepartureView
 const event = (kind: string, body: Record<string, unknown>): Outgoing => ({ id: kind + JSON.stringify(body), deviceAt: '2027-01-14T07:30:00Z', device: 'd', kind, body, label: '' })
 const WREN = { name: 'Adeyo', seat: 'right' }
-const steps = (...waiting: Outgoing[]) => withUnsent(view, waiting, [], WREN).steps
+const steps = (...waiting: Outgoing[]) => withUnsent(view, waiting, [], WREN).progress.steps
 
 describe('what is kept here and not yet sent', () => {
   it('counts as said, in order, and can be taken back', () => {
@@ -46,7 +46,7 @@ describe('what is kept here and not yet sent', () => {
     expect([a!.marks[0]!.number, c!.marks[0]!.number]).toEqual([8, 9])
   })
   it('knows who is away, what was seen over, taken off and passed', () => {
-    const after = (...waiting: Outgoing[]) => withUnsent(view, waiting, [], WREN)
+    const after = (...waiting: Outgoing[]) => withUnsent(view, waiting, [], WREN).progress
     expect(after(event('interrupted', {})).seats.map((s) => s.away)).toEqual([undefined, '2027-01-14T07:30:00Z'])
     expect(after(event('interrupted', {}), event('went-on', {})).seats[1]?.away).toBeUndefined()
     expect(after(event('wait-seen', { step: 'a' })).waits).toEqual([{ step: '', tag: 't' }])
@@ -57,19 +57,19 @@ describe('what is kept here and not yet sent', () => {
   it('takes off the tag of a time that was seen over', () => {
     const kind = { id: 'wait', hangsOn: 'wait', title: '{what}' }
     const hanging = { ...view, card: { ...view.card, tags: [kind] }, progress: { ...view.progress, tags: [{ key: 'wait/a' }, { key: 'find/f' }] } } as unknown as DepartureView
-    expect(withUnsent(hanging, [event('wait-seen', { step: 'a' })], [], WREN).tags).toEqual([{ key: 'find/f' }])
+    expect(withUnsent(hanging, [event('wait-seen', { step: 'a' })], [], WREN).progress.tags).toEqual([{ key: 'find/f' }])
   })
   it('opens what needed a step once that is said here, alone or with it; a time only when it is over', () => {
     const now = vi.spyOn(Date, 'now').mockReturnValue(Date.parse('2027-01-14T07:32:59Z'))
-    const before = withUnsent(view, [], [], WREN)
-    const said = withUnsent(view, [event('step-done', { step: 'a' })], [], WREN)
+    const before = withUnsent(view, [], [], WREN).progress
+    const said = withUnsent(view, [event('step-done', { step: 'a' })], [], WREN).progress
     expect(closedBy(before, 'c')).toHaveLength(1)
     expect(closedBy(before, 'c', new Set(['a']))).toHaveLength(0)
     expect(closedBy(before, 'b', new Set(['a']))).toHaveLength(1)
     expect(closedBy(said, 'c')).toHaveLength(0)
     expect(closedBy(said, 'b')).toHaveLength(1)
     expect(said.waits).toContainEqual({ step: 'a', tag: '', words: 'a: 3 min', since: '2027-01-14T07:30:00Z', until: '2027-01-14T07:33:00.000Z' })
-    const back = withUnsent(view, [event('step-done', { step: 'a' }), event('step-undone', { step: 'a' })], [], WREN)
+    const back = withUnsent(view, [event('step-done', { step: 'a' }), event('step-undone', { step: 'a' })], [], WREN).progress
     expect([back.waits, closedBy(back, 'c').length]).toEqual([[{ step: '', tag: 't' }], 1])
     now.mockReturnValue(Date.parse('2027-01-14T07:33:00Z'))
     expect(closedBy(said, 'b')).toHaveLength(0)
@@ -77,7 +77,7 @@ describe('what is kept here and not yet sent', () => {
   })
   it('passes over what the server tells of already, and steps that are not on the card', () => {
     const taken = [{ id: 'x', deviceAt: '', kind: 'step-done', body: { step: 'a' }, number: 7 }]
-    expect(withUnsent(view, [], taken, WREN).steps.a).toBeUndefined()
+    expect(withUnsent(view, [], taken, WREN).progress.steps.a).toBeUndefined()
     expect(steps(event('step-done', { step: 'gone' })).gone).toBeUndefined()
   })
 })

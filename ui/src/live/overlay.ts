@@ -1,7 +1,7 @@
 import { replaceEqualDeep } from '@tanstack/react-query'
 import type { AllowedView, DepartureView, ItemView, MarkView, Progress, ReadingView, StepView, TagView } from '../api.gen'
 import { cordAfter } from './cord'
-import { looseEndsAfter, type SaidHere } from './looseEnds'
+import { looseEndsAfter, type RaisedHere, type SaidHere } from './looseEnds'
 import { itemsOf } from './marks'
 import type { Outgoing, Taken } from './outbox'
 import { gatesAfter, type SaidOfTimes, waitsAfter } from './waits'
@@ -108,9 +108,11 @@ const ofStep = (s: SoFar, e: Said, item: ItemView, allowed: AllowedView | undefi
   const mark = { outcome: out ? 'find' : says.outcome, by: who.name, seat: who.seat, at: e.deviceAt, number: s.number, words: out?.words ?? says.words(e.body) }
   // Whoever says something of it has looked at what was put aside.
   s.steps[item.id] = { ...standing(item, { ...before, again: '' }, [...others.filter((m) => m.outcome !== 'later'), mark], who.seat), reading: out }
-  if (out) here.raised.push({ id: e.id, step: item.id, note: `${item.measure?.name}: ${out.words}`, at: e.deviceAt, measured: true })
-  else if (e.kind === 'find-raised') here.raised.push({ id: String(e.body.find), step: item.id, note: String(e.body.note), at: e.deviceAt, measured: false })
+  if (out) here.raised.push({ id: e.id, step: item.id, note: `${item.measure?.name}: ${out.words}`, at: e.deviceAt, measured: true, photos: [] })
+  else if (e.kind === 'find-raised') here.raised.push({ id: String(e.body.find), step: item.id, note: String(e.body.note), at: e.deviceAt, measured: false, photos: (e.body.what as { photos?: string[] } | undefined)?.photos ?? [] })
 }
+
+const NONE: readonly RaisedHere[] = []
 
 /** What came out last for what the server told last: most often one word more is said since. */
 const lastFor = new WeakMap<Progress, SoFar>()
@@ -123,11 +125,19 @@ const begin = ({ progress }: DepartureView, said: Said[], who: Who): SoFar => {
   return { said: [], who, number, steps: { ...steps }, seats, waits, tags, here, hang: tags }
 }
 
+const notTold = (view: DepartureView, waiting: readonly Outgoing[], taken: readonly Taken[]): Said[] => [...taken.filter((t) => t.number > view.progress.number), ...waiting]
+
+interface WithUnsent {
+  progress: Progress
+  /** The finds made here that the server has not told of yet: nobody can decide on them. */
+  raised: readonly RaisedHere[]
+}
+
 /** The progress with what this person has said and the server has not told of yet: it counts as said, and shows as kept here. */
-export const withUnsent = (view: DepartureView, waiting: readonly Outgoing[], taken: readonly Taken[], who: Who): Progress => {
+export const withUnsent = (view: DepartureView, waiting: readonly Outgoing[], taken: readonly Taken[], who: Who): WithUnsent => {
   const { card, progress } = view
-  const said: Said[] = [...taken.filter((t) => t.number > progress.number), ...waiting]
-  if (said.length === 0 || !card) return progress
+  const said = notTold(view, waiting, taken)
+  if (said.length === 0 || !card) return { progress, raised: NONE }
   const soFar = begin(view, said, who)
   const items = new Map(itemsOf(card).map((i) => [i.id, i]))
   for (const e of said.slice(soFar.said.length)) {
@@ -143,5 +153,6 @@ export const withUnsent = (view: DepartureView, waiting: readonly Outgoing[], ta
   // The same cord, where the word moved nothing on it, need not be drawn again.
   const hang = replaceEqualDeep(soFar.hang, looseEndsAfter(view, after.tags, after.steps, waits, soFar.here))
   lastFor.set(progress, { ...soFar, said, hang })
-  return { ...progress, seats: soFar.seats, waits, gates: gatesAfter(card, progress.gates, steps, soFar.here), steps: after.steps, tags: hang }
+  const gates = gatesAfter(card, progress.gates, steps, soFar.here)
+  return { progress: { ...progress, seats: soFar.seats, waits, gates, steps: after.steps, tags: hang }, raised: soFar.here.raised }
 }

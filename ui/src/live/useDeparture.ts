@@ -4,12 +4,15 @@ import type { DepartureView, Me, Progress } from '../api.gen'
 import { ask, type Problem } from '../app/api'
 import { addSamples, samplesLost } from './samples'
 import { outboxOf, type Outbox, type OutboxState } from './outbox'
+import type { RaisedHere } from './looseEnds'
 import { withUnsent } from './overlay'
 import { changed } from './progress'
 import { sendPhotos } from './photos'
 
 export interface Live {
   view: DepartureView
+  /** Finds made here that the server has not told of yet. */
+  raised: readonly RaisedHere[]
   me: Me
   /** The seat this person has taken; empty before. */
   seat: string
@@ -94,11 +97,12 @@ export const useDeparture = (id: string, me: Me): { live?: Live; problem?: Probl
   }, [id, there, client, outbox])
 
   const seat = query.data?.progress.seats.find((s) => s.id === me.id && s.taken)?.seat ?? ''
-  const view = useMemo(
-    () => query.data && { ...query.data, progress: withUnsent(query.data, out.waiting, out.taken, { name: familyName(me.name), seat }) },
-    [query.data, out, me.name, seat],
-  )
+  const said = useMemo(() => {
+    if (!query.data) return undefined
+    const { progress, raised } = withUnsent(query.data, out.waiting, out.taken, { name: familyName(me.name), seat })
+    return { view: { ...query.data, progress }, raised }
+  }, [query.data, out, me.name, seat])
 
   if (!query.data || (query.error && query.error.status > 0)) return { problem: query.error ?? undefined }
-  return { live: { view: view!, me, seat, outbox, out, connected } }
+  return { live: { ...said!, me, seat, outbox, out, connected } }
 }

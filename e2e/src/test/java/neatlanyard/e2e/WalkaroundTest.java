@@ -159,6 +159,10 @@ public class WalkaroundTest extends AtTheDemo {
     List<String> here = wren.cordUnfolded().locator("button span:first-child").allTextContents();
     assertThat(here).contains("Look again", "Find without a decision")
         .anyMatch(t -> t.endsWith("covers and plugs still on")).anyMatch(t -> t.endsWith("gear pins still in"));
+    wren.cordUnfolded().getByText("Find without a decision").first().click();
+    assertThat(wren.heading("Kept on this device")).isVisible();
+    assertThat(wren.page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Kept on this device")))
+        .containsText("Nick in one blade");
     wren.page.context().setOffline(false);
     assertThat(wren.page.getByText("Not connected")).not()
         .isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions()

@@ -75,7 +75,7 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
 
   /**
    * The tags that hang from what is said of steps, by their keys. How late they are goes by the clock; the words for
-   * what closes them, and those of a reading's judgement, are the server's; so is the view where finds are decided.
+   * what closes them, and those of a reading's judgement, are the server's.
    */
   private static Map<String, Object> hanging(JsonNode progress) {
     Set<String> measured = progress.path("finds").valueStream().filter(f -> f.path("measured").asBoolean())
@@ -89,9 +89,6 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
       String key = t.path("key").asString();
       if (measured.contains(key)) {
         tag.remove("detail");
-      }
-      if (key.startsWith("find/")) {
-        tag.remove("go");
       }
       tags.put(key, tag);
     });
