@@ -14,6 +14,7 @@ import { Closed, PASS } from '../flow/Closed'
 import { closedBy } from '../live/gates'
 import { Marks } from '../flow/Marks'
 import { useInSight } from '../flow/useInSight'
+import { among, statusOf as statusShown } from '../live/marks'
 import { ItemList } from './ItemList'
 import classes from './ChecklistStage.module.css'
 
@@ -45,7 +46,7 @@ export const ChecklistStage = ({ live, part, next, onGo }: ChecklistStageProps) 
   const { progress, header } = view
   const its = progress.parts[part.id]
   const steps = progress.steps
-  const statusOf = (i: ItemView): string => steps[i.id]?.status ?? 'open'
+  const statusOf = (i: ItemView): string => statusShown(progress, i.id)
   const held = part.items.filter((i) => statusOf(i) === 'later')
   const item = held.find((i) => i.id === chosen) ?? part.items.find((i) => i.id === its?.next)
   const stopped = its?.stopped ?? ''
@@ -53,7 +54,7 @@ export const ChecklistStage = ({ live, part, next, onGo }: ChecklistStageProps) 
   const atLine = item?.belowLine === true && !part.items.some((i) => i.belowLine && statusOf(i) !== 'open')
   const lineTime = steps[part.items.filter((i) => !i.belowLine).at(-1)?.id ?? '']?.marks.at(-1)?.at
   const owes = item ? (steps[item.id]?.owes ?? item.seats) : []
-  const mine = item !== undefined && owes.includes(seat)
+  const mine = item !== undefined && among(owes, seat)
   const name = (s: string) => header.crew.find((c) => c.seat === s)?.name.split(' ').at(-1) ?? s
   // Each on a device of their own: the challenge stands on the reader's, the answer is given on the owner's.
   const apart = progress.seats.filter((s) => s.taken).length > 1
@@ -131,7 +132,7 @@ export const ChecklistStage = ({ live, part, next, onGo }: ChecklistStageProps) 
               <Pennant seats={item.seats} /> {owes.map((s, n) => (s === seat ? (n === 0 ? 'You answer' : 'you answer') : `${name(s)} answers`)).join(', ')}
             </p>
             {saying === '' && gates.length > 0 && (
-              <Closed gates={gates} parts={view.card!.parts} part={part} mine={item.seats.includes(seat) && !tiedOff} onGo={onGo} onPass={() => setSaying('pass')} />
+              <Closed gates={gates} parts={view.card!.parts} part={part} mine={among(item.seats, seat) && !tiedOff} onGo={onGo} onPass={() => setSaying('pass')} />
             )}
             {saying ? (
               <WordsForm

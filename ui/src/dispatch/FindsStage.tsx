@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core'
 import { useState } from 'react'
-import type { DepartureView, FindView } from '../api.gen'
+import type { CaseView, DepartureView, FindView } from '../api.gen'
 import { Action } from '../app/Action'
 import { Fold } from '../app/Fold'
 import { clockTime, day } from '../app/clock'
@@ -13,11 +13,11 @@ import { Walk } from '../drawing/Walk'
 import { CaseNote } from './CaseNote'
 import classes from './FindsStage.module.css'
 
-const VERDICTS = [
-  { name: 'nothing_to_enter', words: 'Nothing to enter', means: 'It is as it may be.', hotkey: 'q' },
-  { name: 'fly_with_entry', words: 'Fly with an entry', means: 'Under the entry named; you say what is entered.', hotkey: 'w' },
-  { name: 'maintenance_first', words: 'Maintenance first', means: 'The aircraft waits for licensed maintenance.', hotkey: 'e' },
-  { name: 'stops_the_flight', words: 'Stops the flight', means: 'This aircraft does not go.', hotkey: 'r' },
+const VERDICTS: { name: CaseView['allowed'][number]; words: string; means: string; hotkey: string }[] = [
+  { name: 'nothing-to-enter', words: 'Nothing to enter', means: 'It is as it may be.', hotkey: 'q' },
+  { name: 'fly-with-entry', words: 'Fly with an entry', means: 'Under the entry named; you say what is entered.', hotkey: 'w' },
+  { name: 'maintenance-first', words: 'Maintenance first', means: 'The aircraft waits for licensed maintenance.', hotkey: 'e' },
+  { name: 'stops-the-flight', words: 'Stops the flight', means: 'This aircraft does not go.', hotkey: 'r' },
 ]
 
 /** What was found at the same place before, to hold beside this one. */
@@ -49,7 +49,7 @@ export const FindsStage = ({ live }: { live: Live }) => {
   const station = view.card?.places.find((p) => p.id === find?.place && p.width === 0)
   const chosen = VERDICTS.find((v) => v.name === verdict)
   const decide = (f: FindView, name: string, words: string) => {
-    outbox.put('verdict-taken', { find: f.id, verdict: name, words }, `the decision on ${f.challenge}`)
+    outbox.put('verdict-taken', { find: f.id, verdict: name.replaceAll('-', '_'), words }, `the decision on ${f.challenge}`)
     setVerdict('')
     setAgain('')
   }
@@ -87,7 +87,7 @@ export const FindsStage = ({ live }: { live: Live }) => {
           ) : (
             <div className={classes.actions}>
               {VERDICTS.map((v) => (
-                <Action key={v.name} hotkey={v.hotkey} disabled={view.progress.tiedOff !== undefined || find.proposed?.allowed.includes(v.name) === false} onAct={() => (v.name === 'nothing_to_enter' ? decide(find, v.name, '') : setVerdict(v.name))}>
+                <Action key={v.name} hotkey={v.hotkey} disabled={view.progress.tiedOff !== undefined || find.proposed?.allowed.includes(v.name) === false} onAct={() => (v.name === 'nothing-to-enter' ? decide(find, v.name, '') : setVerdict(v.name))}>
                   {v.words}
                   <small className={classes.means}>{find.proposed?.allowed.includes(v.name) === false ? 'The list does not support it.' : v.means}</small>
                 </Action>

@@ -68,7 +68,7 @@ export const TailsPage = ({ me }: { me: Me }) => {
   )
 }
 
-const STANDING: Record<ImportView['standing'], string> = { MAY_BE_WITHDRAWN: 'not used yet', IN_USE: 'in use', WITHDRAWN: 'withdrawn' }
+const STANDING: Record<ImportView['standing'], string> = { 'may-be-withdrawn': 'not used yet', 'in-use': 'in use', withdrawn: 'withdrawn' }
 
 /** The files that were brought in: one that nobody has gone by yet can be withdrawn. */
 const Files = () => {
@@ -86,7 +86,7 @@ const Files = () => {
       <Table className={classes.files}>
         <Table.Tbody>
           {files.data.map((f) => (
-            <Table.Tr key={f.number} data-withdrawn={f.standing === 'WITHDRAWN' || undefined}>
+            <Table.Tr key={f.number} data-withdrawn={f.standing === 'withdrawn' || undefined}>
               <Table.Td>
                 <b>{f.rows}</b> {f.what}
                 <span>{f.tails.join(', ')}</span>
@@ -96,7 +96,7 @@ const Files = () => {
                 <span>{f.by}</span>
               </Table.Td>
               <Table.Td>
-                {f.standing === 'MAY_BE_WITHDRAWN' ? (
+                {f.standing === 'may-be-withdrawn' ? (
                   <Sure words="Withdraw" again={`Press again: ${f.rows} rows go`} onSure={() => withdraw.mutate(f.number)} />
                 ) : (
                   STANDING[f.standing]

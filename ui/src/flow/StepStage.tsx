@@ -7,6 +7,7 @@ import { WordsForm } from '../app/WordsForm'
 import { GoOn } from '../live/GoOn'
 import type { Live } from '../live/useDeparture'
 import { FindForm } from '../dispatch/FindForm'
+import { among } from '../live/marks'
 import { Answer } from './Answer'
 import { Closed, PASS } from './Closed'
 import { Finished } from './Finished'
@@ -63,7 +64,7 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
   // Where nothing here is this seat's, that is said first, with the way on.
   const here = !seat || nextForMe(view, part, seat)?.part === part
   const value = item && view.progress.values[item.id]
-  const found = part.items.filter((i) => i.foundAs !== '' && s.open(i) && i.seats.includes(seat))
+  const found = part.items.filter((i) => i.foundAs !== '' && s.open(i) && among(i.seats, seat))
   const others = view.progress.seats.filter((x) => x.taken && x.seat !== seat)
   const handable = part.byPanel && mine && item?.seats.length === 1
   return (

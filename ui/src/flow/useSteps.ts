@@ -6,6 +6,7 @@ import { lastSaid } from '../live/lastSaid'
 import type { Live } from '../live/useDeparture'
 import type { Saying } from './Answer'
 import { closedBy } from '../live/gates'
+import { among, statusOf as statusShown } from '../live/marks'
 
 /** A place may be visited twice, such as a panel before and after a look outside: each visit is a run of its own. */
 const visitsOf = (items: ItemView[]): ItemView[][] =>
@@ -23,13 +24,13 @@ export const useSteps = (live: Live, part: PartView, wanted: string) => {
   /** The step whose value was entered last: what it means stays in sight while one goes on. */
   const [read, setRead] = useState<ItemView>()
   const steps = view.progress.steps
-  const statusOf = (i: ItemView): string => steps[i.id]?.status ?? 'open'
+  const statusOf = (i: ItemView): string => statusShown(view.progress, i.id)
   const open = (i: ItemView): boolean => !steps[i.id]?.settled
-  const owed = (i: ItemView): boolean => open(i) && (steps[i.id]?.owes ?? i.seats).includes(seat)
+  const owed = (i: ItemView): boolean => open(i) && among(steps[i.id]?.owes ?? i.seats, seat)
   // What was put aside comes last.
   const now = (i: ItemView): boolean => owed(i) && statusOf(i) !== 'later'
   const item = part.items.find((i) => i.id === chosen) ?? part.items.find(now) ?? part.items.find(owed) ?? part.items.find(open)
-  const mine = item !== undefined && item.seats.includes(seat)
+  const mine = item !== undefined && among(item.seats, seat)
   const visits = visitsOf(part.items)
   const visit = visits.findIndex((v) => v.some((i) => i.id === item?.id))
   const here = visits[visit] ?? []

@@ -17,7 +17,7 @@ const CALLS = ['1', '2', '3', '5', '10', '15', '20']
 export const HangTag = ({ live, onDone }: { live: Live; onDone: () => void }) => {
   const { header, progress } = live.view
   const ahead = progress.beads.filter((b) => b.state !== 'done')
-  const [due, setDue] = useState(ahead[0]?.stage ?? 'tie-off')
+  const [due, setDue] = useState<string>(ahead[0]?.stage ?? 'tie-off')
   const [minutes, setMinutes] = useState('')
   return (
     <section className={classes.hand} aria-label="Hang a tag">

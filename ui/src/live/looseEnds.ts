@@ -23,7 +23,7 @@ export interface SaidHere {
 }
 
 /** A tag of each kind that hangs on it: there is one, where a pack does not declare more. */
-const hung = ({ card, progress }: DepartureView, hangsOn: string, subject: string, step: string, what: { detail: string; by: string; since: string }, due?: string): TagView[] => {
+const hung = ({ card, progress }: DepartureView, hangsOn: string, subject: string, step: string, what: { detail: string; by: string; since: string }, due?: TagView['stage']): TagView[] => {
   const part = card && partOf(card, step)
   if (!part) return []
   const order = progress.beads.map((b) => b.stage)
@@ -40,7 +40,7 @@ const hung = ({ card, progress }: DepartureView, hangsOn: string, subject: strin
 }
 
 /** The first stage in which something waits for it; nothing where nothing does. */
-const stageWaiting = ({ card, progress }: DepartureView, step: string): string | undefined => {
+const stageWaiting = ({ card, progress }: DepartureView, step: string): TagView['stage'] | undefined => {
   const after = new Set(waitedFor(card!, step).map((i) => i.id))
   const stages = new Set(card!.parts.filter((p) => p.items.some((i) => after.has(i.id))).map((p) => p.stage))
   return progress.beads.find((b) => stages.has(b.stage))?.stage

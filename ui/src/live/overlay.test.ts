@@ -2,6 +2,7 @@ import { describe, expect, it, vi } from 'vitest'
 import type { DepartureView, ItemView } from '../api.gen'
 import { closedBy } from './gates'
 import type { Outgoing } from './outbox'
+import { statusOf } from './marks'
 import { withUnsent } from './overlay'
 
 const item = (id: string, seats: string[], more: object = {}) =>
@@ -18,12 +19,13 @@ const view = {
   },
 } as unknown as DepartureView
 const event = (kind: string, body: Record<string, unknown>): Outgoing => ({ id: kind + JSON.stringify(body), deviceAt: '2027-01-14T07:30:00Z', device: 'd', kind, body, label: '' })
-const WREN = { name: 'Adeyo', seat: 'right' }
+const WREN = { name: 'Adeyo', seat: 'right' } as const
 const steps = (...waiting: Outgoing[]) => withUnsent(view, waiting, [], WREN).progress.steps
 
 describe('what is kept here and not yet sent', () => {
   it('counts as said, in order, and can be taken back', () => {
-    expect(steps(event('step-done', { step: 'a' })).a).toMatchObject({ status: 'sending', settled: true })
+    expect(steps(event('step-done', { step: 'a' })).a).toMatchObject({ status: 'done', settled: true })
+    expect(statusOf(withUnsent(view, [event('step-done', { step: 'a' })], [], WREN).progress, 'a')).toBe('sending')
     expect(steps(event('step-done', { step: 'a' }), event('step-undone', { step: 'a' })).a).toMatchObject({ status: 'open', settled: false })
     expect(steps(event('step-done', { step: 'c' }), event('step-undone', { step: 'c' })).c).toMatchObject({ owes: ['left', 'right'] })
     expect(steps(event('step-later', { step: 'a', reason: 'loaders' })).a).toMatchObject({ status: 'later', settled: false })

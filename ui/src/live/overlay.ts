@@ -1,5 +1,5 @@
 import { replaceEqualDeep } from '@tanstack/react-query'
-import type { AllowedView, DepartureView, ItemView, MarkView, Progress, ReadingView, StepView, TagView } from '../api.gen'
+import type { AllowedView, DepartureView, ItemView, MarkView, Progress, ReadingView, SeatView, StepView, TagView } from '../api.gen'
 import { cordAfter } from './cord'
 import { looseEndsAfter, type RaisedHere, type SaidHere } from './looseEnds'
 import { itemsOf } from './marks'
@@ -21,7 +21,7 @@ const outOf = (item: ItemView, allowed: AllowedView | undefined, value: number):
 }
 
 /** What a person's unsent words make of a step, until the server says how it stands. */
-const OUTCOMES: Record<string, { outcome: string; words: (body: Record<string, unknown>) => string }> = {
+const OUTCOMES: Record<string, { outcome: MarkView['outcome']; words: (body: Record<string, unknown>) => string }> = {
   'step-done': { outcome: 'done', words: () => '' },
   measured: { outcome: 'done', words: (b) => String(b.value) },
   'step-not-today': { outcome: 'not-today', words: (b) => String(b.reason) },
@@ -32,35 +32,38 @@ const OUTCOMES: Record<string, { outcome: string; words: (body: Record<string, u
 }
 
 /** The seats that have answered a step since it was last put aside. */
-const answered = (marks: MarkView[]): Set<string> => {
+const answered = (marks: MarkView[]): Set<Seat | undefined> => {
   const aside = Math.max(-1, ...marks.filter((m) => m.outcome === 'later').map((m) => m.number))
   return new Set(marks.filter((m) => m.outcome !== 'later' && m.number > aside).map((m) => m.seat))
 }
 
 /** Who must still answer. An answer that the server asks for again counts no more than it did; of a step either may answer, one is enough. */
-const owes = (item: ItemView, before: StepView, marks: MarkView[], seat: string): string[] => {
-  const asked = new Set([...answered(before.marks)].filter((s) => s !== seat && before.owes.includes(s)))
+const owes = (item: ItemView, before: StepView, marks: MarkView[], seat: string): Seat[] => {
+  const asked = new Set([...answered(before.marks)].filter((s) => s !== seat && s && before.owes.includes(s)))
   const have = [...answered(marks)].filter((s) => !asked.has(s))
   return item.any && have.length > 0 ? [] : item.seats.filter((s) => !have.includes(s))
 }
 
 /** In the order of how much it matters; the worst stands. */
-const WORST = ['done', 'later', 'not-today', 'find']
+const WORST = ['done', 'later', 'not-today', 'find'] as const
 
 /** How a step stands by all that is said of it. */
 const standing = (item: ItemView, before: StepView, marks: MarkView[], seat: string): StepView => {
   const worst = WORST.findLast((o) => marks.some((m) => m.outcome === o))
   const left = owes(item, before, marks, seat)
   const settled = worst === 'find' || worst === 'not-today' || (worst === 'done' && left.length === 0)
-  return { ...before, status: worst === 'later' ? 'later' : settled ? 'sending' : 'part', settled, owes: left, marks }
+  return { ...before, status: worst === 'later' || (settled && worst) ? worst : 'part', settled, owes: left, marks }
 }
 
 /** A step nobody has said anything of: all its seats owe it. */
 const untouched = (item: ItemView): StepView => ({ status: 'open', settled: false, owes: item.seats, again: '', disagreed: false, marks: [] })
 
+type Seat = SeatView['seat']
+
 interface Who {
   name: string
-  seat: string
+  /** Empty where none is taken; what is said of steps is said from a seat. */
+  seat: Seat | ''
 }
 
 /** What unsent words come to. */
@@ -105,7 +108,7 @@ const ofStep = (s: SoFar, e: Said, item: ItemView, allowed: AllowedView | undefi
     return
   }
   const out = e.kind === 'measured' ? outOf(item, allowed, Number(e.body.value)) : undefined
-  const mark = { outcome: out ? 'find' : says.outcome, by: who.name, seat: who.seat, at: e.deviceAt, number: s.number, words: out?.words ?? says.words(e.body) }
+  const mark: MarkView = { outcome: out ? 'find' : says.outcome, by: who.name, ...(who.seat && { seat: who.seat }), at: e.deviceAt, number: s.number, words: out?.words ?? says.words(e.body) }
   // Whoever says something of it has looked at what was put aside.
   s.steps[item.id] = { ...standing(item, { ...before, again: '' }, [...others.filter((m) => m.outcome !== 'later'), mark], who.seat), reading: out }
   if (out) here.raised.push({ id: e.id, step: item.id, note: `${item.measure?.name}: ${out.words}`, at: e.deviceAt, measured: true, photos: [] })

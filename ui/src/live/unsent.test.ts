@@ -14,7 +14,7 @@ interface Cases {
 /** How long a slow machine may take. */
 const PATIENCE_MS = 60_000
 
-const WREN = { name: 'Adeyo', seat: 'right' }
+const WREN = { name: 'Adeyo', seat: 'right' } as const
 const cases = written as unknown as Cases
 
 /** Written by the server's tests from its own rules: here it is the judge of what a device works out without it. */

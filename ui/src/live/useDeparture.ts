@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react'
-import type { DepartureView, Me, Progress } from '../api.gen'
+import type { DepartureView, Me, Progress, SeatView } from '../api.gen'
 import { ask, type Problem } from '../app/api'
 import { addSamples, samplesLost } from './samples'
 import { outboxOf, type Outbox, type OutboxState } from './outbox'
@@ -15,7 +15,7 @@ export interface Live {
   raised: readonly RaisedHere[]
   me: Me
   /** The seat this person has taken; empty before. */
-  seat: string
+  seat: SeatView['seat'] | ''
   outbox: Outbox
   out: OutboxState
   /** Whether the live stream stands. */

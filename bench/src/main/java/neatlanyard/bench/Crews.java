@@ -3,6 +3,7 @@ package neatlanyard.bench;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -98,6 +99,25 @@ final class Crews implements AutoCloseable {
   String memory() throws IOException {
     return Files.readAllLines(Path.of("/proc", Long.toString(server.pid()), "status")).stream()
         .filter(l -> l.startsWith("VmRSS")).findFirst().orElse("memory not known").replaceAll("\\s+", " ");
+  }
+
+  /**
+   * What lives on the server's heap: its size in use right after a collection, asked for by the JDK's own tool. The
+   * collection holds the server up for as long as it takes.
+   */
+  String heap() throws IOException, InterruptedException {
+    jcmd("GC.run");
+    return jcmd("GC.heap_info").lines().map(String::strip).filter(l -> l.contains("used")).findFirst()
+        .orElse("heap not known");
+  }
+
+  private String jcmd(String what) throws IOException, InterruptedException {
+    Process asked = new ProcessBuilder(
+        Path.of(System.getProperty("java.home"), "bin", "jcmd").toString(), Long.toString(server.pid()), what)
+        .redirectErrorStream(true).start();
+    String said = new String(asked.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+    asked.waitFor();
+    return said;
   }
 
   String url() {

@@ -35,6 +35,8 @@ final class LiveBench {
   /** Presses after which the other device loses its stream. */
   private static final int STREAM_LASTS = 8;
 
+  private static final int WATCH_MINUTES = 4;
+
   private LiveBench() {}
 
   static void run() throws Exception {
@@ -46,9 +48,12 @@ final class LiveBench {
         int crew = c;
         threads.add(Thread.ofVirtual().start(() -> work(crews, crew, ns, changes)));
       }
+      Thread memory = Thread.ofVirtual().start(() -> watch(crews));
       for (Thread t : threads) {
         t.join();
       }
+      memory.interrupt();
+      memory.join();
       Arrays.sort(ns);
       System.out.printf(
           "%n%d crews of %d devices, each crew presses every %d s, the others' streams cut every %d presses: %d told, "
@@ -58,7 +63,21 @@ final class LiveBench {
       long[] bytes = changes.stream().mapToLong(n -> n).sorted().toArray();
       System.out.printf("%d changes, on the line each median %d bytes, 99th percentile %d, most %d%n",
           bytes.length, bytes[bytes.length / 2], bytes[(int) (bytes.length * 0.99)], bytes[bytes.length - 1]);
-      System.out.printf("the server at the end: %s%n", crews.memory());
+      System.out.printf("the server at the end: %s, %s%n", crews.memory(), crews.heap());
+    }
+  }
+
+  /** Says what the server holds, so that one sees whether it grows. */
+  private static void watch(Crews crews) {
+    try {
+      for (int minute = WATCH_MINUTES;; minute += WATCH_MINUTES) {
+        Thread.sleep(Duration.ofMinutes(WATCH_MINUTES));
+        System.out.printf("after %d minutes: %s, %s%n", minute, crews.memory(), crews.heap());
+      }
+    } catch (InterruptedException over) {
+      // All presses are made.
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     }
   }
 

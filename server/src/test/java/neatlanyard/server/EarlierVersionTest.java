@@ -46,8 +46,11 @@ public class EarlierVersionTest extends AbstractTestNGSpringContextTests {
   }
 
   /** Numbers by their value: what was kept came through a script that writes 900 for 900.0. */
+  /** Verdicts are told with hyphens since, as all else. */
   private static int alike(JsonNode a, JsonNode b) {
-    return a.isNumber() && b.isNumber() ? Double.compare(a.asDouble(), b.asDouble()) : a.equals(b) ? 0 : 1;
+    boolean same = a.isNumber() && b.isNumber() ? a.asDouble() == b.asDouble()
+        : a.equals(b) || a.isString() && a.asString().equals(b.asString().replace('_', '-'));
+    return same ? 0 : 1;
   }
 
   private static List<JsonNode> inTheWay(JsonNode progress, String... sections) {

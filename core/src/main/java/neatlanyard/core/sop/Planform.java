@@ -41,7 +41,7 @@ public record Planform(
 
   /** A propeller disc or a fan inlet to keep clear of: its middle and its diameter. */
   public record Engine(Kind kind, double x, double y, double diameterM) {
-    /** What it is that hurts. */
+    /** What turns in it. */
     public enum Kind { PROPELLER, FAN }
   }
 }

@@ -1,13 +1,15 @@
 package neatlanyard.server.controls;
 
 import java.util.List;
+import neatlanyard.core.controls.Axis;
+import neatlanyard.core.controls.Judgement.Criterion;
 
 /** What the interface is told of the control check. */
 public final class ControlViews {
   private ControlViews() {}
 
   public record FindingView(
-      String axis, String subject, String criterion, boolean passed, double measured, double limit, String unit,
+      Axis axis, String subject, Criterion criterion, boolean passed, double measured, double limit, String unit,
       String words) {}
 
   public record JudgementView(boolean passed, String summary, List<FindingView> findings) {}

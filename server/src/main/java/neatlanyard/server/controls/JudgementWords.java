@@ -1,7 +1,6 @@
 package neatlanyard.server.controls;
 
 import neatlanyard.core.controls.Judgement;
-import neatlanyard.formats.text.Doc;
 import neatlanyard.server.controls.ControlViews.FindingView;
 import neatlanyard.server.controls.ControlViews.JudgementView;
 
@@ -12,7 +11,7 @@ public final class JudgementWords {
   public static JudgementView view(Judgement j) {
     return new JudgementView(j.passed(), j.summary(), j.findings().stream()
         .map(f -> new FindingView(
-            Doc.written(f.axis()), f.subject(), Doc.written(f.criterion()), f.passed(), f.measured(), f.limit(),
+            f.axis(), f.subject(), f.criterion(), f.passed(), f.measured(), f.limit(),
             f.unit(), f.words()))
         .toList());
   }

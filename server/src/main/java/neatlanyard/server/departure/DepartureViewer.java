@@ -115,7 +115,7 @@ class DepartureViewer {
         f.departs(),
         zone(f.from()).getId(), d.pack().title(), o.pack().value(), o.revision(), crew(f), reader,
         Stream.of(Matter.values())
-            .map(m -> new SchoolView(m.words(), Doc.written(m.stage()), policy.of(m).words(),
+            .map(m -> new SchoolView(m.words(), m.stage(), policy.of(m).words(),
             policy.of(m) == m.byDefault())).toList(),
         circumstances(d, Set.of()), axes(d.pack().flightControls()));
   }
@@ -123,7 +123,7 @@ class DepartureViewer {
   /** What the pack asks of the day, and what the crew says of it. */
   private static List<CircumstanceView> circumstances(DepartureState d, Set<Circumstance> so) {
     return d.pack().circumstances().stream()
-        .map(c -> new CircumstanceView(Doc.written(c), c.words(true), so.contains(c))).toList();
+        .map(c -> new CircumstanceView(c, c.words(true), so.contains(c))).toList();
   }
 
   private static List<AxisView> axes(ControlSpec spec) {
@@ -157,7 +157,7 @@ class DepartureViewer {
         walk(card, walks),
         tech.list(d.opened().tail().type()).entries().stream().map(e -> new EntryLineView(
             e.id().value(), e.title(), e.installed(), e.steps().stream().map(StepId::value).toList())).toList(),
-        Stream.of(Severity.values()).map(s -> new SeverityView(Doc.written(s), s.words())).toList());
+        Stream.of(Severity.values()).map(s -> new SeverityView(s, s.words())).toList());
   }
 
   private static WalkView walk(Card card, List<Duration> walks) {
@@ -193,7 +193,7 @@ class DepartureViewer {
     return f.crew().stream()
         .map(r -> new CrewView(
             r.who().value(), fleet.fleet().member(r.who()).map(m -> m.name()).orElse(r.who().value()),
-            Doc.written(r.seat()), r.commander(), r.flying()))
+            r.seat(), r.commander(), r.flying()))
         .toList();
   }
 

@@ -5,6 +5,14 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import neatlanyard.core.dispatch.Severity;
+import neatlanyard.core.dispatch.Verdict;
+import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.gauge.Judged;
+import neatlanyard.core.sop.Circumstance;
+import neatlanyard.core.sop.Stage;
+import neatlanyard.core.state.Mark;
+import neatlanyard.core.state.Status;
 import neatlanyard.server.controls.ControlViews.JudgementView;
 import neatlanyard.server.sop.CardViews.LeftOutView;
 import neatlanyard.server.sop.CardViews.PartView;
@@ -29,7 +37,7 @@ public final class DepartureViews {
 
   public record PlaceName(String id, String name) {}
 
-  public record CrewView(String id, String name, String seat, boolean commander, boolean flying) {}
+  public record CrewView(String id, String name, Seat seat, boolean commander, boolean flying) {}
 
   public record DepartureView(Header header, Optional<CardView> card, Progress progress) {}
 
@@ -45,7 +53,7 @@ public final class DepartureViews {
    * @param stage where it matters first
    * @param byDefault whether it is the one the product takes by itself
    */
-  public record SchoolView(String matter, String stage, String school, boolean byDefault) {}
+  public record SchoolView(String matter, Stage stage, String school, boolean byDefault) {}
 
   /**
    * One axis of the control check as it is drawn.
@@ -67,7 +75,7 @@ public final class DepartureViews {
       List<EntryLineView> entries, List<SeverityView> severities) {}
 
   /** How bad a find may be said to be. */
-  public record SeverityView(String id, String words) {}
+  public record SeverityView(Severity id, String words) {}
 
   /**
    * An entry of the dispatch list, for naming it at a find.
@@ -85,7 +93,7 @@ public final class DepartureViews {
       List<CircumstanceView> circumstances) {}
 
   /** Something the pack asks of the day. @param so whether the crew says it is so */
-  public record CircumstanceView(String id, String words, boolean so) {}
+  public record CircumstanceView(Circumstance id, String words, boolean so) {}
 
   /**
    * How a departure stands.
@@ -145,22 +153,23 @@ public final class DepartureViews {
   /** @param step the step that began it; empty where @param tag a tag hung by hand is to call */
   public record WaitView(String step, String tag, String words, Instant since, Instant until) {}
 
-  /** @param state done, current or ahead */
-  public record BeadView(String stage, String title, int done, int all, String state, Optional<Instant> due) {}
+  public record BeadView(Stage stage, String title, int done, int all, BeadState state, Optional<Instant> due) {}
+
+  /** Whether a stage is finished, the one worked now, or still to come. */
+  public enum BeadState { DONE, CURRENT, AHEAD }
 
   /**
    * A step of which something was said.
    *
-   * @param status open, part, done, again, not-today or find
    * @param settled whether nothing more is asked for
    * @param owes the seats that must still answer
    * @param again why it is asked for again; empty where it is not, or where a tag says why
    */
-  public record StepView(String status, boolean settled, List<String> owes, String again, boolean disagreed,
+  public record StepView(Status status, boolean settled, List<Seat> owes, String again, boolean disagreed,
       List<MarkView> marks, Optional<ReadingView> reading) {}
 
-  /** What was read, and what it means. @param level as_it_should_be, soon, entry or out, in kebab case */
-  public record ReadingView(double value, String shown, String level, String words, List<String> arithmetic,
+  /** What was read, and what it means. */
+  public record ReadingView(double value, String shown, Judged.Level level, String words, List<String> arithmetic,
       String source) {}
 
   /** The tail's log as this departure knows it. @param logTail the registration read off the log; empty before */
@@ -178,8 +187,11 @@ public final class DepartureViews {
   public record FoundBeforeView(String id, String place, String step, String what, String by, Instant at,
       String verdict, List<String> photos) {}
 
-  /** @param number of its entry in the log, by which one stands before another */
-  public record MarkView(String outcome, String by, String seat, Instant at, long number, String words) {}
+  /**
+   * @param seat from which it was said; empty where that had been left
+   * @param number of its entry in the log, by which one stands before another
+   */
+  public record MarkView(Mark.Outcome outcome, String by, Optional<Seat> seat, Instant at, long number, String words) {}
 
   /**
    * @param next the step asked for now; empty when nothing is
@@ -192,7 +204,7 @@ public final class DepartureViews {
    *
    * @param due title of the stage by whose end it must be gone
    * @param stage the bead it hangs at
-   * @param go the screen on which it can be closed: a stage, or "finds"
+   * @param go the screen on which it can be closed
    * @param steps the steps that close it
    * @param closes in words, what closes it
    * @param late whether that stage is over
@@ -202,7 +214,7 @@ public final class DepartureViews {
    * @param outside whether it is looked at outside, so that it must be before the doors close
    */
   public record TagView(
-      String key, String title, String detail, String by, Optional<Instant> since, String stage, String due, String go,
+      String key, String title, String detail, String by, Optional<Instant> since, Stage stage, String due, Screen go,
       List<String> steps, String closes, boolean mayStay, boolean late, boolean outside, String hand,
       List<String> open, int all) {}
 
@@ -211,7 +223,7 @@ public final class DepartureViews {
    * @param away since when who sits there is called away; empty while they are not
    */
   public record SeatView(
-      String seat, String name, String id, boolean taken, String doing, String place, int done, int all,
+      Seat seat, String name, String id, boolean taken, String doing, String place, int done, int all,
       Optional<Instant> away) {}
 
   public record FindView(
@@ -222,9 +234,9 @@ public final class DepartureViews {
 
   public record SpotView(double x, double y) {}
 
-  /** The case for a find. @param verdict in words @param allowed the verdicts the commander may take, by name */
+  /** The case for a find. @param verdict in words @param allowed the verdicts the commander may take */
   public record CaseView(
-      String verdict, List<String> allowed, String entry, List<String> because, Optional<LocalDate> lastDay,
+      String verdict, List<Verdict> allowed, String entry, List<String> because, Optional<LocalDate> lastDay,
       List<String> todo, String list) {}
 
   public record ControlsView(String source, Instant at, String by, String trace, JudgementView judgement) {}

@@ -2,7 +2,6 @@ package neatlanyard.server.departure;
 
 import java.time.Instant;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
@@ -71,8 +70,7 @@ final class FindReader {
   private static CaseView proposed(Case c) {
     return new CaseView(
         c.verdict().words(),
-        Stream.of(Verdict.values()).filter(v -> !v.milderThan(c.verdict()))
-        .map(v -> v.name().toLowerCase(Locale.ROOT)).toList(),
+        Stream.of(Verdict.values()).filter(v -> !v.milderThan(c.verdict())).toList(),
         c.entry().map(EntryId::value).orElse(""), c.because(), c.lastDay(), c.todo(), c.list());
   }
 }

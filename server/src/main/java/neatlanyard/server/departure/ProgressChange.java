@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import neatlanyard.formats.text.Doc;
 import neatlanyard.server.departure.DepartureViews.AircraftView;
 import neatlanyard.server.departure.DepartureViews.AllowedView;
 import neatlanyard.server.departure.DepartureViews.BeadView;
@@ -96,11 +97,11 @@ public record ProgressChange(
 
   static ProgressChange between(Progress a, Progress b) {
     return new ProgressChange(
-        a.number(), b.number(), b.cardKey(), ListChange.between(a.beads(), b.beads(), BeadView::stage),
+        a.number(), b.number(), b.cardKey(), ListChange.between(a.beads(), b.beads(), x -> Doc.written(x.stage())),
         MapChange.between(a.steps(), b.steps()), MapChange.between(a.parts(), b.parts()),
         ListChange.between(a.tags(), b.tags(), TagView::key),
         ListChange.between(a.unfinished(), b.unfinished(), TagView::key),
-        ListChange.between(a.seats(), b.seats(), SeatView::seat),
+        ListChange.between(a.seats(), b.seats(), x -> Doc.written(x.seat())),
         ListChange.between(a.finds(), b.finds(), FindView::id), now(a.tech(), b.tech()),
         MapChange.between(a.gates(), b.gates()), now(a.passed(), b.passed()), now(a.waits(), b.waits()),
         MapChange.between(a.values(), b.values()), MapChange.between(a.allowed(), b.allowed()),

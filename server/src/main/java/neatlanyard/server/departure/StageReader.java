@@ -15,7 +15,7 @@ import neatlanyard.core.sop.Stage;
 import neatlanyard.core.state.DepartureState;
 import neatlanyard.core.state.Interruption;
 import neatlanyard.core.state.Mark;
-import neatlanyard.formats.text.Doc;
+import neatlanyard.server.departure.DepartureViews.BeadState;
 import neatlanyard.server.departure.DepartureViews.BeadView;
 import neatlanyard.server.departure.DepartureViews.PartProgress;
 import neatlanyard.server.departure.DepartureViews.SeatView;
@@ -33,8 +33,8 @@ final class StageReader {
   List<BeadView> beads() {
     Stage current = picture.currentStage();
     return picture.beads().stream().map(b -> {
-      String state = b.finished() ? "done" : b.stage() == current ? "current" : "ahead";
-      return new BeadView(Doc.written(b.stage()), b.stage().title(), b.done(), b.all(), state, d.due(b.stage()));
+      BeadState state = b.finished() ? BeadState.DONE : b.stage() == current ? BeadState.CURRENT : BeadState.AHEAD;
+      return new BeadView(b.stage(), b.stage().title(), b.done(), b.all(), state, d.due(b.stage()));
     }).toList();
   }
 
@@ -75,7 +75,7 @@ final class StageReader {
         .map(place -> ", " + place.name()).orElse(""))
         .orElse(d.card().isPresent() ? picture.currentStage().title() : "Status and day");
     return new SeatView(
-        Doc.written(seat), Names.whole(d, who), who.value(), d.seats().containsKey(seat), doing,
+        seat, Names.whole(d, who), who.value(), d.seats().containsKey(seat), doing,
         next.map(i -> i.step().place().value()).orElse(""),
         part.map(p -> picture.standing().settled(p.items())).orElse(0), part.map(p -> p.items().size()).orElse(0),
         d.interrupted(who).map(Interruption::from));

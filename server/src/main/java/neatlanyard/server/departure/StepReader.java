@@ -18,7 +18,6 @@ import neatlanyard.core.sop.StepId;
 import neatlanyard.core.state.DepartureState;
 import neatlanyard.core.state.Mark;
 import neatlanyard.core.state.Status;
-import neatlanyard.formats.text.Doc;
 import neatlanyard.server.departure.DepartureViews.AircraftView;
 import neatlanyard.server.departure.DepartureViews.AllowedView;
 import neatlanyard.server.departure.DepartureViews.GateView;
@@ -55,20 +54,19 @@ final class StepReader {
   private StepView step(Item item, Status status, Standing standing) {
     StepId id = item.step().id();
     return new StepView(
-        Doc.written(status), status.settled(), standing.owes(item).stream().map(Doc::written).toList(),
+        status, status.settled(), List.copyOf(standing.owes(item)),
         standing.because(item), d.disagreed(id), d.marks(id).stream().map(this::mark).toList(),
         Reading.of(d, item.step()).map(StepReader::reading));
   }
 
   private MarkView mark(Mark m) {
     return new MarkView(
-        Doc.written(m.outcome()), Names.family(d, m.by()), m.seat().map(Doc::written).orElse(""), m.at(), m.number(),
-        m.words());
+        m.outcome(), Names.family(d, m.by()), m.seat(), m.at(), m.number(), m.words());
   }
 
   private static ReadingView reading(Reading r) {
     return new ReadingView(
-        r.value(), r.quantity().unit().words(r.value()), Doc.written(r.judged().level()), r.judged().words(),
+        r.value(), r.quantity().unit().words(r.value()), r.judged().level(), r.judged().words(),
         r.judged().arithmetic(), r.judged().source());
   }
 

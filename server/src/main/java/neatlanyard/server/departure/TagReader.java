@@ -10,7 +10,6 @@ import neatlanyard.core.sop.Procedure;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.sop.TagKind;
 import neatlanyard.core.state.DepartureState;
-import neatlanyard.formats.text.Doc;
 import neatlanyard.server.departure.DepartureViews.TagView;
 
 /** Puts what hangs into what the screens show. */
@@ -37,7 +36,7 @@ final class TagReader {
     return new TagView(
         t.key(), t.title(), t.detail(), t.sinceNumber() == 0 ? "" : Names.family(d, t.hungBy()),
         t.sinceNumber() == 0 ? Optional.empty() : Optional.of(t.since()),
-        Doc.written(t.due()), t.due().title(), go(t, closers),
+        t.due(), t.due().title(), go(t, closers),
         about(t).map(i -> List.of(i.step().id().value()))
         .orElseGet(() -> t.closedBy().stream().map(StepId::value).toList()),
         closes(t, closers), t.kind().mayStay(), picture.late(t), outside(t, closers),
@@ -63,13 +62,13 @@ final class TagReader {
   }
 
   /** The screen on which it is closed: the stage of a step that does, or the finds, which the commander decides. */
-  private String go(Tag t, List<Item> closers) {
+  private Screen go(Tag t, List<Item> closers) {
     return switch (t.kind().hangsOn()) {
-      case FIND, STANDING_VERDICT -> "finds";
-      case DEFERRAL, OTHER_LOG -> "day";
-      case WAIT, OVERRIDE -> Doc.written(about(t).map(i -> i.procedure().stage()).orElse(t.due()));
+      case FIND, STANDING_VERDICT -> Screen.FINDS;
+      case DEFERRAL, OTHER_LOG -> Screen.DAY;
+      case WAIT, OVERRIDE -> Screen.of(about(t).map(i -> i.procedure().stage()).orElse(t.due()));
       case STEP, LOOK_AGAIN, DISAGREEMENT, STOPPED_CHECKLIST, CONTROLS, BY_HAND, INTERRUPTED, UNFINISHED ->
-          Doc.written(closers.stream().findFirst().map(i -> i.procedure().stage()).orElse(t.due()));
+          Screen.of(closers.stream().findFirst().map(i -> i.procedure().stage()).orElse(t.due()));
     };
   }
 

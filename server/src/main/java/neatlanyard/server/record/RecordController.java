@@ -14,7 +14,6 @@ import neatlanyard.core.record.Seal;
 import neatlanyard.core.state.DepartureState;
 import neatlanyard.formats.record.EntryJson;
 import neatlanyard.formats.record.RecordFile;
-import neatlanyard.formats.text.Doc;
 import neatlanyard.server.departure.Departures;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.SignedIn;
@@ -62,7 +61,7 @@ class RecordController {
   }
 
   private static LineView line(Entry e, String hash, EntryWords words) {
-    return new LineView(e.number(), e.at(), e.by().value(), e.seat().map(Doc::written).orElse(""), words.of(e), hash);
+    return new LineView(e.number(), e.at(), e.by().value(), e.seat(), words.of(e), hash);
   }
 
   private String file(List<Kept> kept) {

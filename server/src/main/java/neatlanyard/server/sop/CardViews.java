@@ -18,12 +18,12 @@ import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.sop.Planform;
 import neatlanyard.core.sop.Point;
 import neatlanyard.core.sop.Procedure;
+import neatlanyard.core.sop.Stage;
 import neatlanyard.core.sop.Step;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.sop.TagId;
 import neatlanyard.core.sop.TagKind;
 import neatlanyard.core.walkaround.SecondSide;
-import neatlanyard.formats.text.Doc;
 
 /** What the interface is told of a card, and how it is told. */
 public final class CardViews {
@@ -33,7 +33,7 @@ public final class CardViews {
   private CardViews() {}
 
   /** @param byPanel whether its panels can be handed to another seat */
-  public record PartView(String id, String title, String stage, String kind, boolean byPanel, List<String> seats,
+  public record PartView(String id, String title, Stage stage, Procedure.Kind kind, boolean byPanel, List<Seat> seats,
       List<ItemView> items) {}
 
   /**
@@ -51,7 +51,7 @@ public final class CardViews {
    * @param differs what is not as on the side that was walked first; empty where nothing is
    */
   public record ItemView(
-      String id, String challenge, String response, String caution, String place, List<String> seats, boolean any,
+      String id, String challenge, String response, String caution, String place, List<Seat> seats, boolean any,
       String added,
       boolean critical, boolean alerted, boolean belowLine, Optional<WaitForView> waits, List<String> needs,
       List<String> afterWait, Optional<MeasureView> measure, List<BeatView> course, List<String> notLit,
@@ -68,11 +68,10 @@ public final class CardViews {
    * A kind of tag that a device can hang by itself, as what hangs it is said there.
    *
    * @param title with {open} and {all} for the counts, {what} for what it is about
-   * @param hangsOn step, look-again, find or wait
    * @param due the stage's title
    * @param closes what takes it off, in words
    */
-  public record TagKindView(String id, String title, String hangsOn, String stage, String due, String closes,
+  public record TagKindView(String id, String title, TagKind.Trigger hangsOn, Stage stage, String due, String closes,
       boolean mayStay) {}
 
   public record BeatView(String act, String see) {}
@@ -80,13 +79,13 @@ public final class CardViews {
   /** @param limits in words @param none what "all as it should be" reads, for things that are counted when missing */
   public record MeasureView(String name, String unit, String limits, Optional<Double> none) {}
 
-  public record LeftOutView(String step, String stage, String challenge, String why) {}
+  public record LeftOutView(String step, Stage stage, String challenge, String why) {}
 
   public record PlaceView(String id, String name, double x, double y, double width, double height) {}
 
   public record AerofoilView(double spanM, double rootY, double rootChordM, double tipY, double tipChordM) {}
 
-  public record EngineView(String kind, double x, double y, double diameterM) {}
+  public record EngineView(Planform.Engine.Kind kind, double x, double y, double diameterM) {}
 
   public record PlanformView(
       double lengthM, double fuselageWidthM, AerofoilView wing, AerofoilView tailplane, List<EngineView> engines,
@@ -97,7 +96,7 @@ public final class CardViews {
   public record DoorView(String name, double x, double y, double lengthM) {}
 
   /** @param during the tag while which it is so; empty when it always is */
-  public record HazardView(String kind, String name, double x, double y, double widthM, double lengthM,
+  public record HazardView(Planform.Hazard.Kind kind, String name, double x, double y, double widthM, double lengthM,
       String during) {}
 
   public static List<PartView> parts(Card card) {
@@ -105,23 +104,22 @@ public final class CardViews {
   }
 
   private static PartView part(Pack pack, Card.Part p) {
-    List<String> seats = Stream.of(Seat.values())
+    List<Seat> seats = Stream.of(Seat.values())
         .filter(s -> p.items().stream().allMatch(i -> i.seats().contains(s)))
-        .map(Doc::written)
         .toList();
     Map<PlaceId, Place> places = pack.places().stream().collect(Collectors.toMap(Place::id, x -> x));
     Map<StepId, String> differs = p.procedure().kind() == Procedure.Kind.WALKAROUND
         ? SecondSide.differences(p.items(), places) : Map.of();
     return new PartView(
-        p.procedure().id().value(), p.procedure().title(), Doc.written(p.procedure().stage()),
-        Doc.written(p.procedure().kind()), p.procedure().kind().byPanel(), seats, p.items().stream()
+        p.procedure().id().value(), p.procedure().title(), p.procedure().stage(),
+        p.procedure().kind(), p.procedure().kind().byPanel(), seats, p.items().stream()
         .map(i -> item(pack, i, differs.getOrDefault(i.step().id(), ""))).toList());
   }
 
   private static ItemView item(Pack pack, Card.Item i, String differs) {
     return new ItemView(
         i.step().id().value(), i.step().challenge(), i.step().response(), i.step().caution(), i.step().place().value(),
-        i.seats().stream().sorted().map(Doc::written).toList(), i.any(), i.added(), i.step().critical(), i.step()
+        i.seats().stream().sorted().toList(), i.any(), i.added(), i.step().critical(), i.step()
         .alerted(),
         i.step().belowLine(), i.step().waits().map(w -> new WaitForView(w.time().toSeconds(), w.words())),
         ids(i.step().needs()), ids(i.step().afterWait()),
@@ -145,7 +143,7 @@ public final class CardViews {
   public static List<TagKindView> tags(Pack pack) {
     return pack.tagKinds().stream().filter(k -> SAID_OF_STEPS.contains(k.hangsOn()))
         .map(k -> new TagKindView(
-            k.id().value(), k.title(), Doc.written(k.hangsOn()), Doc.written(k.due()), k.due().title(), k.hangsOn()
+            k.id().value(), k.title(), k.hangsOn(), k.due(), k.due().title(), k.hangsOn()
             .closes(), k.mayStay())).toList();
   }
 
@@ -163,7 +161,7 @@ public final class CardViews {
 
   public static List<LeftOutView> leftOut(Card card) {
     return card.leftOut().stream()
-        .map(l -> new LeftOutView(l.step().id().value(), Doc.written(l.procedure().stage()), l.step().challenge(),
+        .map(l -> new LeftOutView(l.step().id().value(), l.procedure().stage(), l.step().challenge(),
         l.why())).toList();
   }
 
@@ -178,11 +176,11 @@ public final class CardViews {
   public static PlanformView planform(Planform p) {
     return new PlanformView(
         p.lengthM(), p.fuselageWidthM(), aerofoil(p.wing()), aerofoil(p.tailplane()),
-        p.engines().stream().map(e -> new EngineView(Doc.written(e.kind()), e.x(), e.y(), e.diameterM())).toList(),
+        p.engines().stream().map(e -> new EngineView(e.kind(), e.x(), e.y(), e.diameterM())).toList(),
         p.gear().stream().map(g -> new GearView(g.x(), g.y(), g.wheels())).toList(),
         p.doors().stream().map(d -> new DoorView(d.name(), d.x(), d.y(), d.lengthM())).toList(),
         p.hazards().stream().map(h -> new HazardView(
-            Doc.written(h.kind()), h.name(), h.x(), h.y(), h.widthM(), h.lengthM(), h.during().map(TagId::value)
+            h.kind(), h.name(), h.x(), h.y(), h.widthM(), h.lengthM(), h.during().map(TagId::value)
             .orElse(""))).toList());
   }
 

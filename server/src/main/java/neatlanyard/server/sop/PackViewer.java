@@ -51,7 +51,7 @@ class PackViewer {
     List<Finding> findings = desk.findings(k);
     return new RevisionView(
         r.pack().value(), r.name(), k.pack().title(), k.pack().type().value(), steps(k.pack()),
-        k.pack().tails().stream().map(t -> t.id().value()).toList(), r.sha256(), Doc.written(r.life()), desk.words(r),
+        k.pack().tails().stream().map(t -> t.id().value()).toList(), r.sha256(), r.life(), desk.words(r),
         r.edition(),
         signed(r.drafted()), r.checked().map(this::signed), r.published().map(this::signed), r.effective(),
         (int) findings.stream().filter(Finding::stops).count(),
@@ -84,8 +84,8 @@ class PackViewer {
   }
 
   static ChangeView change(Change c, boolean thisTail) {
-    return new ChangeView(Doc.written(c.kind()), c.step().map(StepId::value).orElse(""), c.where(), c.words(),
-        c.seats().stream().sorted().map(Doc::written).toList(), thisTail);
+    return new ChangeView(c.kind(), c.step().map(StepId::value).orElse(""), c.where(), c.words(),
+        c.seats().stream().sorted().toList(), thisTail);
   }
 
   /** The same pack under another revision's name. */

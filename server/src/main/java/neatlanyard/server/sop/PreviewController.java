@@ -17,7 +17,6 @@ import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.PackId;
 import neatlanyard.core.sop.QuantityId;
 import neatlanyard.core.sop.Situation;
-import neatlanyard.formats.text.Doc;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
 import neatlanyard.server.sop.SopViews.DifferenceView;
@@ -94,13 +93,13 @@ class PreviewController {
 
   private static DifferenceView view(CardDifference d) {
     return new DifferenceView(
-        d.step().id().value(), d.procedure().title(), Doc.written(d.procedure().stage()), d.step().challenge(),
+        d.step().id().value(), d.procedure().title(), d.procedure().stage(), d.step().challenge(),
         d.step().response(),
         side(d.left()), side(d.right()));
   }
 
   private static SideView side(CardDifference.Side s) {
-    return new SideView(s.there(), s.seats().stream().sorted().map(Doc::written).toList(), s.why());
+    return new SideView(s.there(), s.seats().stream().sorted().toList(), s.why());
   }
 
   private static String text(String maybe) {

@@ -5,6 +5,10 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.sop.Change;
+import neatlanyard.core.sop.Revision;
+import neatlanyard.core.sop.Stage;
 import neatlanyard.server.sop.CardViews.LeftOutView;
 import neatlanyard.server.sop.CardViews.PartView;
 
@@ -21,7 +25,7 @@ public final class SopViews {
    * @param advice other findings that nobody waived
    */
   public record RevisionView(
-      String id, String revision, String title, String type, int steps, List<String> tails, String sha256, String life,
+      String id, String revision, String title, String type, int steps, List<String> tails, String sha256, Revision.Life life,
       String state, long edition, SignedView drafted, Optional<SignedView> checked, Optional<SignedView> published,
       Optional<LocalDate> effective, int faults, int advice) {}
 
@@ -58,8 +62,8 @@ public final class SopViews {
       List<ChoiceView> sky, List<ChoiceView> units, List<ChoiceView> figures, List<MatterView> matters,
       List<String> airfields) {}
 
-  /** @param kind added, removed, changed or pack @param thisTail whether it concerns the tail that was asked for */
-  public record ChangeView(String kind, String step, String where, List<String> words, List<String> seats,
+  /** @param thisTail whether it concerns the tail that was asked for */
+  public record ChangeView(Change.Kind kind, String step, String where, List<String> words, List<Seat> seats,
       boolean thisTail) {}
 
   /** @param acknowledged whether the one who asks has said they read it */
@@ -85,8 +89,8 @@ public final class SopViews {
 
   public record PreviewCard(String tail, int steps, List<PartView> parts, List<LeftOutView> leftOut) {}
 
-  public record DifferenceView(String step, String part, String stage, String challenge, String response,
+  public record DifferenceView(String step, String part, Stage stage, String challenge, String response,
       SideView left, SideView right) {}
 
-  public record SideView(boolean there, List<String> seats, String why) {}
+  public record SideView(boolean there, List<Seat> seats, String why) {}
 }

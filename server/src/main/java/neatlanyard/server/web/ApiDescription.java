@@ -39,8 +39,28 @@ class ApiDescription {
       api.setServers(List.of());
       api.getComponents().getSchemas().forEach((name, schema) ->
           Optional.<Class<?>>ofNullable(records.get(name)).or(() -> ofChange(name))
-              .ifPresent(type -> require(schema, type)));
+              .ifPresent(type -> {
+                require(schema, type);
+                asWritten(schema);
+              }));
     };
+  }
+
+  /** A constant of an enum stands in the description as it is told, see {@link WrittenEnums}. */
+  private static void asWritten(Schema<?> schema) {
+    Stream.of(Optional.ofNullable(schema.getProperties()).map(Map::values).orElse(List.of()).stream(),
+            Stream.of(schema.getItems(), schema.getAdditionalProperties()).filter(Schema.class::isInstance)
+                .map(Schema.class::cast))
+        .flatMap(s -> s).forEach(s -> asWritten((Schema<?>) s));
+    if (schema.getEnum() != null) {
+      write(schema);
+    }
+  }
+
+  private static <T> void write(Schema<T> schema) {
+    @SuppressWarnings("unchecked") // An enum's names are strings, whatever the schema calls its type.
+    Schema<String> names = (Schema<String>) schema;
+    names.setEnum(schema.getEnum().stream().map(e -> WrittenEnums.written(e.toString())).toList());
   }
 
   /** A change is described once for each kind of thing that changes, by its name and the thing's. */
