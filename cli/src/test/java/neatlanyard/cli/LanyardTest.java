@@ -55,11 +55,11 @@ public class LanyardTest {
 
   private static String record() {
     CrewId marsk = new CrewId("marsk");
-    EntryJson.Kept first = EntryJson.write(
+    EntryJson.HashedEntry first = EntryJson.write(
         new Entry(1, UUID.randomUUID(), Instant.EPOCH, Instant.EPOCH, marsk, Optional.empty(), "d",
         new Event.SeatTaken(Seat.LEFT)),
         Chain.GENESIS);
-    EntryJson.Kept last = EntryJson.write(
+    EntryJson.HashedEntry last = EntryJson.write(
         new Entry(2, UUID.randomUUID(), Instant.EPOCH, Instant.EPOCH, marsk, Optional.of(Seat.LEFT), "d",
         new Event.TiedOff(List.of())),
         first.hash());
@@ -124,10 +124,10 @@ public class LanyardTest {
           new Flight(new FlightId("f1"), "TL 1", new TailId("TL-DVA"), new AirfieldId("QTRN"), new AirfieldId("QVSK"),
           Instant.EPOCH, Optional.empty(), List.of())));
       try (StoredDepartureLog log = new StoredDepartureLog(db)) {
-        EntryJson.Kept first = EntryJson.write(
+        EntryJson.HashedEntry first = EntryJson.write(
             new Entry(1, UUID.randomUUID(), Instant.EPOCH, Instant.EPOCH, new CrewId("marsk"), Optional.empty(), "d",
             new Event.SeatTaken(Seat.LEFT)), Chain.GENESIS);
-        log.append(new FlightId("f1"), new DepartureLog.Kept(1, UUID.randomUUID(), first.json(), first.hash()))
+        log.append(new FlightId("f1"), new DepartureLog.StoredEntry(1, UUID.randomUUID(), first.json(), first.hash()))
             .toCompletableFuture().join();
         Ran made = run("backup", backup.toString(), "--database", database.toString());
         assertThat(made.exit()).as(made.said()).isZero();

@@ -239,7 +239,7 @@ final class Crew {
       key("Enter");
     } else {
       page.locator("main [data-step] button")
-          .filter(new Locator.FilterOptions().setHasText(Pattern.compile("^" + accepted + " alt \\d$"))).click();
+          .filter(new Locator.FilterOptions().setHasText(Pattern.compile("^" + accepted + " ?alt \\d$"))).click();
     }
     return true;
   }
@@ -285,7 +285,7 @@ final class Crew {
         () => {
           const all = (s) => [...document.querySelectorAll('main ' + s)]
           const text = (e) => e?.textContent ?? ''
-          const main = all('button[data-main]')[0]
+          const main = all('button[data-variant=main]')[0]
           const past = all('button:enabled').find((b) => text(b).startsWith('Go past it'))
           const there = all('button:enabled').some((b) => text(b).startsWith('Go there'))
           return [

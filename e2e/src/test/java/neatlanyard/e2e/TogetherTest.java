@@ -152,7 +152,7 @@ public class TogetherTest extends AtTheDemo {
     ida.button("Overhead flow").click();
     assertThat(ida.heading("Generators")).isVisible();
     // The card with the panel in its new hands comes to both by the stream.
-    assertThat(ida.page.locator("main button[data-main]").first()).isEnabled();
+    assertThat(ida.page.locator("main button[data-variant=main]").first()).isEnabled();
     ida.key("Space");
     assertThat(ida.heading("Inverter")).isVisible();
     assertThat(wren.heading("Fuel pumps")).isVisible();

@@ -88,7 +88,7 @@ public class WalkMeasure extends AtTheDemo {
           .isVisible()) {
         wren.page.locator("main input[aria-label^='Value, ']").fill("80");
       }
-      BoundingBox main = wren.page.locator("main button[data-main]").first().boundingBox();
+      BoundingBox main = wren.page.locator("main button[data-variant=main]").first().boundingBox();
       wren.page.mouse().click(main.x + main.width / 2, main.y + main.height / 2);
       // As long as a hand takes, so that the looking on does not slow what is looked at.
       wren.page.waitForTimeout(BETWEEN_TAPS_MS);

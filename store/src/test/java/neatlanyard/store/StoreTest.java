@@ -39,7 +39,7 @@ import neatlanyard.core.fleet.Rostered;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.fleet.TypeId;
-import neatlanyard.core.log.DepartureLog.Kept;
+import neatlanyard.core.log.DepartureLog.StoredEntry;
 import neatlanyard.core.sop.FeedbackAnswers.Answer;
 import neatlanyard.core.sop.PackId;
 import neatlanyard.core.sop.PlaceId;
@@ -98,8 +98,8 @@ public class StoreTest {
         new Rostered(new CrewId("adeyo"), Seat.RIGHT, false, false)));
   }
 
-  private static Kept kept(long number, UUID event) {
-    return new Kept(number, event, "{\"number\":%d,\"what\":\"°ü\"}".formatted(number), "hash" + number);
+  private static StoredEntry kept(long number, UUID event) {
+    return new StoredEntry(number, event, "{\"number\":%d,\"what\":\"°ü\"}".formatted(number), "hash" + number);
   }
 
   @Test
@@ -218,8 +218,8 @@ public class StoreTest {
     new StoredFlights(db).add(List.of(flight("a"), flight("b")));
     try (StoredDepartureLog log = new StoredDepartureLog(db)) {
       UUID said = new UUID(0x7001L, 1);
-      Kept kept = new Kept(2, said, "{\"kind\":\"does-not-fit\"}", "hash");
-      log.append(new FlightId("a"), new Kept(1, new UUID(0x7000L, 1), "{\"kind\":\"step-done\"}", "h"))
+      StoredEntry kept = new StoredEntry(2, said, "{\"kind\":\"does-not-fit\"}", "hash");
+      log.append(new FlightId("a"), new StoredEntry(1, new UUID(0x7000L, 1), "{\"kind\":\"step-done\"}", "h"))
           .toCompletableFuture().join();
       log.append(new FlightId("b"), kept).toCompletableFuture().join();
       assertThat(log.doesNotFit()).extracting(f -> f.departure().value(), f -> f.entry())
@@ -267,7 +267,7 @@ public class StoreTest {
     }
     again();
     try (StoredDepartureLog log = new StoredDepartureLog(db)) {
-      assertThat(log.read(new FlightId("a"))).hasSize(40).extracting(Kept::number).isSorted();
+      assertThat(log.read(new FlightId("a"))).hasSize(40).extracting(StoredEntry::number).isSorted();
       assertThat(log.read(new FlightId("a")).getFirst()).isEqualTo(kept(1, twice));
       assertThat(log.read(new FlightId("c"))).isEmpty();
     }

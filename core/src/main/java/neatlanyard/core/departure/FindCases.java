@@ -4,8 +4,8 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
-import neatlanyard.core.dispatch.Case;
 import neatlanyard.core.dispatch.Deferral;
+import neatlanyard.core.dispatch.DispatchCase;
 import neatlanyard.core.dispatch.DispatchList;
 import neatlanyard.core.dispatch.Verdict;
 import neatlanyard.core.gauge.Missing;
@@ -19,11 +19,11 @@ public final class FindCases {
   private FindCases() {}
 
   /** What the list says of a find as the departure stands; empty before the day is set. @param zone the operator's */
-  public static Optional<Case> of(DepartureState d, Find find, DispatchList list, Instant at, ZoneId zone) {
+  public static Optional<DispatchCase> of(DepartureState d, Find find, DispatchList list, Instant at, ZoneId zone) {
     Optional<TechState.Settled> settled = d.tech().settled(find.id());
     if (settled.isPresent()) {
       TechState.Settled s = settled.get();
-      return Optional.of(new Case(
+      return Optional.of(new DispatchCase(
           s.cleared() ? Verdict.NOTHING_TO_ENTER : Verdict.FLY_WITH_ENTRY,
           Optional.empty(), List.of("Maintenance control: %s".formatted(s.words())),
           Optional.empty(), List.of(), list.words()));
@@ -33,8 +33,9 @@ public final class FindCases {
     boolean counted = find.measured() && d.step(find.step()).flatMap(Step::measures)
         .flatMap(m -> m.quantity().gauge())
         .filter(g -> g instanceof Missing).isPresent();
-    Case.Found found = new Case.Found(find.step(), find.what().entry(), find.what().count(), find.what().severity(),
+    DispatchCase.FindFacts found = new DispatchCase.FindFacts(find.step(), find.what().entry(), find.what().count(),
+        find.what().severity(),
         critical, counted);
-    return d.situation().map(now -> Case.of(found, list, d.pack().policy(), now, others, at, zone));
+    return d.situation().map(now -> DispatchCase.of(found, list, d.pack().policy(), now, others, at, zone));
   }
 }

@@ -29,7 +29,7 @@ public record Oil(double least, double plenty, double mostAnHour) implements Gau
     if (around.past().isEmpty() || around.usage().isEmpty()) {
       return alone;
     }
-    Readings.Past last = around.past().getLast();
+    Readings.EarlierReading last = around.past().getLast();
     double hours = around.usage().get().hours() - last.hours();
     double went = last.value() - value;
     if (hours <= 0 || went <= 0) {

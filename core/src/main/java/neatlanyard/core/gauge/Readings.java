@@ -18,7 +18,8 @@ import neatlanyard.core.trend.Schedule;
  * @param schedule when this tail is planned to land
  */
 public record Readings(
-    OptionalDouble outsideC, Map<String, Double> others, List<Past> past, Optional<Usage> usage, int crew, String to,
+    OptionalDouble outsideC, Map<String, Double> others, List<EarlierReading> past, Optional<Usage> usage, int crew,
+        String to,
     Schedule schedule) {
   /** Nothing known but the reading. */
   public static final Readings NONE = new Readings(OptionalDouble.empty(), Map.of(), List.of(), Optional.empty(), 0,
@@ -35,7 +36,7 @@ public record Readings(
    * @param landings of the tail since new
    * @param hours flown by the tail since new
    */
-  public record Past(double landings, double hours, double value) {}
+  public record EarlierReading(double landings, double hours, double value) {}
 
   /** @param name a quantity's; an empty name is nothing */
   OptionalDouble other(String name) {

@@ -16,25 +16,25 @@ public interface DepartureLog {
    *
    * @param json canonical JSON, hash included
    */
-  record Kept(long number, UUID event, String json, String hash) {}
+  record StoredEntry(long number, UUID event, String json, String hash) {}
 
   /**
    * Appends one entry. When the stage completes the entry is on the disk and survives a killed process and a lost
    * power supply; when it fails nothing was written.
    */
-  CompletionStage<Void> append(FlightId departure, Kept entry);
+  CompletionStage<Void> append(FlightId departure, StoredEntry entry);
 
   /** The whole log by number; empty when the departure was never opened. */
-  List<Kept> read(FlightId departure);
+  List<StoredEntry> read(FlightId departure);
 
   /** The number of the last entry of each departure that was opened. */
   Map<FlightId, Long> lastNumbers();
 
-  /** An entry with the departure it is of. */
-  record Found(FlightId departure, Kept entry) {}
+  /** A stored entry with the departure it is of. */
+  record StoredIn(FlightId departure, StoredEntry entry) {}
 
   /** What crews said does not fit, in every departure, the newest first. */
-  List<Found> doesNotFit();
+  List<StoredIn> doesNotFit();
 
   /** Keeps a control trace under its SHA-256; keeping it again changes nothing. */
   void keepTrace(FlightId departure, String sha256, String csv);

@@ -21,14 +21,14 @@ public record EarlierReadings(List<Row> rows, Optional<Usage> usage, Schedule sc
   }
 
   /** Readings of one quantity, the oldest first. */
-  public record Row(QuantityId quantity, List<Readings.Past> readings) {
+  public record Row(QuantityId quantity, List<Readings.EarlierReading> readings) {
     public Row {
       readings = List.copyOf(readings);
     }
   }
 
   /** Of one quantity, the oldest first. */
-  public List<Readings.Past> of(QuantityId quantity) {
+  public List<Readings.EarlierReading> of(QuantityId quantity) {
     return rows.stream().filter(r -> r.quantity().equals(quantity)).findFirst().map(Row::readings).orElse(List.of());
   }
 }

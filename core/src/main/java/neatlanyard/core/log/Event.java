@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import neatlanyard.core.controls.Judgement;
-import neatlanyard.core.dispatch.Case;
+import neatlanyard.core.dispatch.DispatchCase;
 import neatlanyard.core.dispatch.Verdict;
 import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.fleet.Flight;
@@ -93,7 +93,7 @@ public sealed interface Event {
   record FindRaised(UUID find, StepId step, String note, FindDetail what) implements Event {}
 
   /** The commander decides on a find. @param proposed the case as it stood, filled in by the server */
-  record VerdictTaken(UUID find, Verdict verdict, String words, Optional<Case> proposed) implements Event {}
+  record VerdictTaken(UUID find, Verdict verdict, String words, Optional<DispatchCase> proposed) implements Event {}
 
   /**
    * How the tail's technical log stands. Only the server makes this: at the opening, with a new day, after

@@ -3,7 +3,7 @@ package neatlanyard.core.state;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
-import neatlanyard.core.dispatch.Case;
+import neatlanyard.core.dispatch.DispatchCase;
 import neatlanyard.core.dispatch.Verdict;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.log.FindDetail;
@@ -18,7 +18,8 @@ public record Find(
     UUID id, StepId step, String note, FindDetail what, boolean measured, CrewId by, Instant at, long number,
     Optional<Decision> decision) {
   /** The commander's decision. @param proposed the case as it stood */
-  public record Decision(Verdict verdict, String words, Optional<Case> proposed, CrewId by, Instant at, long number) {}
+  public record Decision(Verdict verdict, String words, Optional<DispatchCase> proposed, CrewId by, Instant at,
+      long number) {}
 
   /** The same find once it is decided. */
   public Find decided(Decision decision) {

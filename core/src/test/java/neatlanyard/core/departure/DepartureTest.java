@@ -21,9 +21,9 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import neatlanyard.core.controls.Axis;
 import neatlanyard.core.controls.Judgement;
-import neatlanyard.core.dispatch.Case;
 import neatlanyard.core.dispatch.Category;
 import neatlanyard.core.dispatch.Deferral;
+import neatlanyard.core.dispatch.DispatchCase;
 import neatlanyard.core.dispatch.DispatchList;
 import neatlanyard.core.dispatch.EntryId;
 import neatlanyard.core.dispatch.Severity;
@@ -369,7 +369,7 @@ public class DepartureTest {
     Scene s = Scene.ready();
     UUID find = UUID.randomUUID();
     s.says(OFFICER, Scene.find(find, new StepId("count"), "torn"));
-    Case proposed = new Case(Verdict.MAINTENANCE_FIRST, Optional.empty(), List.of("Not in the list."),
+    DispatchCase proposed = new DispatchCase(Verdict.MAINTENANCE_FIRST, Optional.empty(), List.of("Not in the list."),
         Optional.empty(), List.of(), "list");
     assertThat(s.tries(CAPTAIN, new Event.VerdictTaken(find, Verdict.FLY_WITH_ENTRY, "x", Optional.of(proposed))))
         .isEqualTo("milder");
@@ -421,8 +421,8 @@ public class DepartureTest {
   public void a_reading_is_judged_by_what_the_departure_knows() {
     Scene s = Scene.ready();
     StepId pin = new StepId("pin");
-    List<Readings.Past> past = IntStream.range(0, 8)
-        .mapToObj(n -> new Readings.Past(100 + 10 * n, 70 + 7 * n, 8 - n * 0.5 + n % 2 * 0.05)).toList();
+    List<Readings.EarlierReading> past = IntStream.range(0, 8)
+        .mapToObj(n -> new Readings.EarlierReading(100 + 10 * n, 70 + 7 * n, 8 - n * 0.5 + n % 2 * 0.05)).toList();
     s.says(CAPTAIN, new Event.Measured(pin, 3.9));
     assertThat(reading(s, pin)).get().extracting(r -> r.judged().level())
         .isEqualTo(Judged.Level.AS_IT_SHOULD_BE);

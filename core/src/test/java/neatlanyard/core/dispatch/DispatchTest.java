@@ -63,8 +63,9 @@ public class DispatchTest {
         Map.of());
   }
 
-  private static Case ask(StepId step, Severity severity, int count, Situation now, Deferral... open) {
-    return Case.of(new Case.Found(step, Optional.empty(), count, severity, false, true), LIST, Policy.DEFAULT, now,
+  private static DispatchCase ask(StepId step, Severity severity, int count, Situation now, Deferral... open) {
+    return DispatchCase.of(new DispatchCase.FindFacts(step, Optional.empty(), count, severity, false, true), LIST,
+        Policy.DEFAULT, now,
         List.of(open), NOON, ZONE);
   }
 
@@ -78,13 +79,13 @@ public class DispatchTest {
    */
   @Test
   public void one_bulb_goes_with_an_entry_and_both_do_not() {
-    Case one = ask(TIP, Severity.DEFECT, 1, day(5, true));
+    DispatchCase one = ask(TIP, Severity.DEFECT, 1, day(5, true));
     assertThat(one.verdict()).isEqualTo(Verdict.FLY_WITH_ENTRY);
     assertThat(one.entry()).contains(BULB);
     assertThat(one.because().getFirst()).isEqualTo("33-1 thing 33-1: 2 installed, 1 must work; 1 out leaves 1.");
     assertThat(one.todo()).containsExactly("Crew: look again", "Placard: placard");
     assertThat(ask(TIP, Severity.DEFECT, 2, day(5, true)).verdict()).isEqualTo(Verdict.MAINTENANCE_FIRST);
-    Case second = ask(TIP, Severity.DEFECT, 1, day(5, true), deferred(BULB, 1, LocalDate.of(2027, 1, 16)));
+    DispatchCase second = ask(TIP, Severity.DEFECT, 1, day(5, true), deferred(BULB, 1, LocalDate.of(2027, 1, 16)));
     assertThat(second.verdict()).isEqualTo(Verdict.MAINTENANCE_FIRST);
     assertThat(second.because()).anyMatch(b -> b.contains("1 deferred before leaves 0"));
   }
@@ -97,7 +98,7 @@ public class DispatchTest {
         .anyMatch(b -> b.startsWith("30-1 asks for"));
     assertThat(ask(new StepId("lamp"), Severity.DEFECT, 1, day(9, true)).verdict())
         .isEqualTo(Verdict.MAINTENANCE_FIRST);
-    Case pair = ask(new StepId("lamp"), Severity.DEFECT, 1, day(9, false),
+    DispatchCase pair = ask(new StepId("lamp"), Severity.DEFECT, 1, day(9, false),
         deferred(BULB, 1, LocalDate.of(2027, 1, 16)));
     assertThat(pair.because()).containsExactly(
         "33-2 is not allowed together with 33-1 thing 33-1, which is deferred: too little light on one side.");
@@ -110,13 +111,14 @@ public class DispatchTest {
     assertThat(ask(new StepId("nowhere"), Severity.MARK, 1, day(9, false)).verdict())
         .isEqualTo(Verdict.NOTHING_TO_ENTER);
     assertThat(ask(TIP, Severity.DANGER, 1, day(9, false)).verdict()).isEqualTo(Verdict.STOPS_THE_FLIGHT);
-    Case.Found unnamed = new Case.Found(TIP, Optional.empty(), 1, Severity.DEFECT, false, false);
-    Case leak = Case.of(unnamed, LIST, Policy.DEFAULT, day(9, false), List.of(), NOON, ZONE);
+    DispatchCase.FindFacts unnamed = new DispatchCase.FindFacts(TIP, Optional.empty(), 1, Severity.DEFECT, false,
+        false);
+    DispatchCase leak = DispatchCase.of(unnamed, LIST, Policy.DEFAULT, day(9, false), List.of(), NOON, ZONE);
     assertThat(leak.verdict()).as("another fault at the place of an entry is not that entry")
         .isEqualTo(Verdict.MAINTENANCE_FIRST);
     assertThat(leak.because())
         .containsExactly("None of the list's entries for this place was named: 33-1 thing 33-1.");
-    Case wick = ask(new StepId("wicks"), Severity.DEFECT, 1, day(9, false));
+    DispatchCase wick = ask(new StepId("wicks"), Severity.DEFECT, 1, day(9, false));
     assertThat(wick.verdict()).as("maintenance has something to do first").isEqualTo(Verdict.MAINTENANCE_FIRST);
     assertThat(wick.todo()).contains("Maintenance: cap the base");
   }
@@ -127,7 +129,7 @@ public class DispatchTest {
     List<Deferral> open = new ArrayList<>();
     for (StepId step : List.of(TIP, new StepId("boots"), new StepId("lamp"), new StepId("wicks"))) {
       for (int count = 1; count < 4; count++) {
-        Case now = ask(step, Severity.DEFECT, count, day(9, false));
+        DispatchCase now = ask(step, Severity.DEFECT, count, day(9, false));
         assertThat(ask(step, Severity.DEFECT, count + 1, day(9, false)).verdict())
             .isGreaterThanOrEqualTo(now.verdict());
         assertThat(ask(step, Severity.DEFECT, count, day(2, true)).verdict()).isGreaterThanOrEqualTo(now.verdict());
@@ -160,10 +162,12 @@ public class DispatchTest {
   public void what_is_deferred_bars_a_flight_when_it_has_run_out_or_its_terms_do_not_hold() {
     Deferral boot = deferred(BOOT, 1, LocalDate.of(2027, 1, 24));
     Deferral bulb = deferred(BULB, 1, LocalDate.of(2027, 1, 13));
-    List<Deferral> today = Case.standing(LIST, Policy.DEFAULT, Optional.of(day(9, false)), List.of(boot, bulb), NOON);
+    List<Deferral> today = DispatchCase.standing(LIST, Policy.DEFAULT, Optional.of(day(9, false)), List.of(boot,
+        bulb), NOON);
     assertThat(today.getFirst().bars()).isEmpty();
     assertThat(today.getLast().bars()).isEqualTo("It ran out at the end of 2027-01-13");
-    assertThat(Case.standing(LIST, Policy.DEFAULT, Optional.of(day(2, false)), List.of(boot), NOON).getFirst().bars())
+    assertThat(DispatchCase.standing(LIST, Policy.DEFAULT, Optional.of(day(2, false)), List.of(boot),
+        NOON).getFirst().bars())
         .startsWith("30-1 asks for");
     assertThat(bulb.daysLeft(NOON)).isEqualTo(-1);
   }

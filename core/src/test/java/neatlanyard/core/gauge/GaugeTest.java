@@ -13,7 +13,7 @@ import java.util.Random;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import neatlanyard.core.gauge.Judged.Level;
-import neatlanyard.core.gauge.Readings.Past;
+import neatlanyard.core.gauge.Readings.EarlierReading;
 import neatlanyard.core.trend.Schedule;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -97,7 +97,8 @@ public class GaugeTest {
   @Test
   public void a_pin_says_how_many_landings_are_left_and_on_what_day() {
     WearPin pin = new WearPin(0, 120, 8);
-    List<Past> past = IntStream.range(0, 12).mapToObj(n -> new Past(1_000 + n * 20, 900, 14 - n * 0.9 + (n % 3) * 0.1))
+    List<EarlierReading> past = IntStream.range(0, 12).mapToObj(n -> new EarlierReading(1_000 + n * 20, 900,
+        14 - n * 0.9 + (n % 3) * 0.1))
         .toList();
     LocalDate today = LocalDate.of(2027, 1, 14);
     Judged judged = pin.judge(4.0, "mm",
@@ -122,13 +123,13 @@ public class GaugeTest {
   }
 
   private static Readings oilOf(double last) {
-    return new Readings(OptionalDouble.empty(), Map.of(), List.of(new Past(9, 100, last)),
+    return new Readings(OptionalDouble.empty(), Map.of(), List.of(new EarlierReading(9, 100, last)),
         Optional.of(new Usage(18, 108)), 2, "", Schedule.NONE);
   }
 
   @Test
   public void a_tail_has_flown_what_it_had_and_the_flights_since() {
-    Usage usage = Usage.of(List.of(new Past(100, 70, 1), new Past(200, 140, 1)), 3).orElseThrow();
+    Usage usage = Usage.of(List.of(new EarlierReading(100, 70, 1), new EarlierReading(200, 140, 1)), 3).orElseThrow();
     assertThat(usage.landings()).isEqualTo(203);
     assertThat(usage.hours()).isCloseTo(142.1, within(1e-9));
     assertThat(Usage.of(List.of(), 3)).isEmpty();

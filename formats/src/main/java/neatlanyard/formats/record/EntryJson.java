@@ -112,10 +112,10 @@ public final class EntryJson {
   }
 
   /** An entry as it is kept. @param json canonical, with hash and previous hash in it */
-  public record Kept(String json, String hash) {}
+  public record HashedEntry(String json, String hash) {}
 
   /** Writes an entry behind the one with the hash {@code previous}. */
-  public static Kept write(Entry entry, String previous) {
+  public static HashedEntry write(Entry entry, String previous) {
     ObjectNode node = MAPPER.createObjectNode();
     node.put("number", entry.number());
     node.put("id", entry.id().toString());
@@ -129,7 +129,7 @@ public final class EntryJson {
     node.put("previous", previous);
     String hash = Chain.sha256(Canonical.of(node.toString()));
     node.put("hash", hash);
-    return new Kept(Canonical.of(node.toString()), hash);
+    return new HashedEntry(Canonical.of(node.toString()), hash);
   }
 
   /** Reads an entry as it was written. @throws IllegalArgumentException if it is not one */

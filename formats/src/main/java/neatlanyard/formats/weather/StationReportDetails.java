@@ -14,8 +14,8 @@ import java.util.stream.Stream;
 import neatlanyard.core.weather.Phenomenon;
 import neatlanyard.core.weather.StationReport;
 import neatlanyard.formats.text.Read;
-import neatlanyard.formats.weather.StationReportReader.Found;
 import neatlanyard.formats.weather.StationReportReader.Group;
+import neatlanyard.formats.weather.StationReportReader.GroupMatch;
 
 /**
  * What a report says besides its values, in words, and what it does not say: read again from its text, as a crew reads
@@ -38,7 +38,7 @@ public record StationReportDetails(List<String> wind, List<String> sight, List<S
 
   /** Of a report that can be read. @param now as for {@link StationReportReader#read} */
   public static StationReportDetails of(StationReport report, Instant now) {
-    List<Found> found = StationReportReader.groups(report.text(), now);
+    List<GroupMatch> found = StationReportReader.groups(report.text(), now);
     return new StationReportDetails(
         words(found, Group.WIND_SECTOR, StationReportDetails::sector),
         Stream.concat(words(found, Group.VISIBILITY_SECTOR, StationReportDetails::side).stream(),
@@ -46,20 +46,20 @@ public record StationReportDetails(List<String> wind, List<String> sight, List<S
         unseen(report, found), later(report, found));
   }
 
-  private static List<String> words(List<Found> found, Group group, Function<Found, String> words) {
+  private static List<String> words(List<GroupMatch> found, Group group, Function<GroupMatch, String> words) {
     return found.stream().filter(f -> f.group() == group).map(words).toList();
   }
 
-  private static String sector(Found f) {
+  private static String sector(GroupMatch f) {
     return "wind from between %s° and %s°".formatted(f.match().group("least"), f.match().group("most"));
   }
 
-  private static String side(Found f) {
+  private static String side(GroupMatch f) {
     return "%d m to the %s".formatted(
         Integer.parseInt(f.token().substring(0, 4)), SIDES.getOrDefault(f.token().substring(4), ""));
   }
 
-  private static String range(Found f) {
+  private static String range(GroupMatch f) {
     Matcher m = RANGE.matcher(f.token());
     if (!m.matches()) {
       return f.token();
@@ -80,7 +80,7 @@ public record StationReportDetails(List<String> wind, List<String> sight, List<S
     return range.startsWith("P") ? "more than " + plain : range.startsWith("M") ? "less than " + plain : plain;
   }
 
-  private static List<String> unseen(StationReport r, List<Found> found) {
+  private static List<String> unseen(StationReport r, List<GroupMatch> found) {
     List<String> unseen = new ArrayList<>();
     if (r.visibilityM().isEmpty()) {
       unseen.add("visibility not reported");
@@ -100,9 +100,9 @@ public record StationReportDetails(List<String> wind, List<String> sight, List<S
     return unseen;
   }
 
-  private static List<String> later(StationReport r, List<Found> found) {
+  private static List<String> later(StationReport r, List<GroupMatch> found) {
     List<String> later = new ArrayList<>(words(found, Group.RECENT, StationReportDetails::recent));
-    List<Found> shear = found.stream().filter(f -> f.group() == Group.SHEAR).toList();
+    List<GroupMatch> shear = found.stream().filter(f -> f.group() == Group.SHEAR).toList();
     if (!shear.isEmpty()) {
       String runways = shear.stream().flatMap(f -> RUNWAY.matcher(f.token()).results()).map(MatchResult::group)
           .collect(Collectors.joining(", "));
@@ -117,7 +117,7 @@ public record StationReportDetails(List<String> wind, List<String> sight, List<S
     return later;
   }
 
-  private static String recent(Found f) {
+  private static String recent(GroupMatch f) {
     String what = f.token().substring("RE".length());
     return StationReportReader.read("XXXX 010000Z AUTO %s".formatted(what), Instant.EPOCH)
         instanceof Read.Good<StationReport> good && !good.value().weather().isEmpty()

@@ -72,12 +72,12 @@ public final class StationReportReader {
   }
 
   /** A group as it stands in the report. @param column from 1 */
-  record Found(Group group, Matcher match, int column, String token) {}
+  record GroupMatch(Group group, Matcher match, int column, String token) {}
 
   private final String text;
   private final Instant now;
   private final List<Fault> faults = new ArrayList<>();
-  private final List<Found> found = new ArrayList<>();
+  private final List<GroupMatch> found = new ArrayList<>();
 
   private StationReportReader(String text, Instant now) {
     this.text = text;
@@ -98,7 +98,7 @@ public final class StationReportReader {
   }
 
   /** The groups of a report that can be read, in its order. */
-  static List<Found> groups(String text, Instant now) {
+  static List<GroupMatch> groups(String text, Instant now) {
     StationReportReader reader = new StationReportReader(text, now);
     reader.tokens();
     return reader.found;
@@ -159,7 +159,7 @@ public final class StationReportReader {
       Group group = Group.values()[g];
       Matcher match = group.pattern.matcher(word);
       if (match.matches() && !word.isEmpty() && !(group == Group.PRESENT && bare(match))) {
-        found.add(new Found(group, match, column, word));
+        found.add(new GroupMatch(group, match, column, word));
         return group.repeats ? g : g + 1;
       }
     }
@@ -183,11 +183,11 @@ public final class StationReportReader {
     return m.group("what").isEmpty() && !alone;
   }
 
-  private Optional<Found> first(Group group) {
+  private Optional<GroupMatch> first(Group group) {
     return all(group).findFirst();
   }
 
-  private Stream<Found> all(Group group) {
+  private Stream<GroupMatch> all(Group group) {
     return found.stream().filter(f -> f.group == group);
   }
 
@@ -197,11 +197,11 @@ public final class StationReportReader {
     }
   }
 
-  private static int number(Found f, String name) {
+  private static int number(GroupMatch f, String name) {
     return Integer.parseInt(f.match.group(name).replace("P", ""));
   }
 
-  private boolean within(Found f, String name, int value, int most, String unit) {
+  private boolean within(GroupMatch f, String name, int value, int most, String unit) {
     if (value <= most) {
       return true;
     }
@@ -210,7 +210,7 @@ public final class StationReportReader {
     return false;
   }
 
-  private Optional<Instant> observed(Found f) {
+  private Optional<Instant> observed(GroupMatch f) {
     int day = number(f, "day");
     boolean good = within(f, "day", day, 31, "days") & within(f, "hour", number(f, "hour"), 23, "hours")
         & within(f, "minute", number(f, "minute"), 59, "minutes");
@@ -228,7 +228,7 @@ public final class StationReportReader {
         .min(Comparator.comparing(t -> Duration.between(t, now).abs()));
   }
 
-  private Optional<Wind> wind(Found f) {
+  private Optional<Wind> wind(GroupMatch f) {
     String from = f.match.group("from");
     if (from.equals("///") || f.match.group("speed").equals("//")) {
       return Optional.empty();
@@ -242,7 +242,7 @@ public final class StationReportReader {
     return Optional.of(new Wind(direction, (int) Math.round(number(f, "speed") * toKt), gust));
   }
 
-  private OptionalInt visibility(Found f) {
+  private OptionalInt visibility(GroupMatch f) {
     String metres = f.match.group("metres");
     if (f.token.equals("CAVOK")) {
       return OptionalInt.of(10_000);
@@ -267,7 +267,7 @@ public final class StationReportReader {
     return OptionalInt.of((int) Math.round(Units.metresFromStatuteMiles(miles)));
   }
 
-  private static Phenomenon phenomenon(Found f) {
+  private static Phenomenon phenomenon(GroupMatch f) {
     String strength = f.match.group("strength");
     String how = f.match.group("how");
     List<Phenomenon.Kind> kinds = new ArrayList<>();
@@ -283,7 +283,7 @@ public final class StationReportReader {
         kinds);
   }
 
-  private static Cloud cloud(Found f) {
+  private static Cloud cloud(GroupMatch f) {
     String base = f.match.group("base");
     String kind = f.match.group("kind");
     return new Cloud(
@@ -300,7 +300,7 @@ public final class StationReportReader {
     return OptionalInt.of(group.startsWith("M") ? -degrees : degrees);
   }
 
-  private OptionalDouble hpa(Found f) {
+  private OptionalDouble hpa(GroupMatch f) {
     String hpa = f.match.group("hpa");
     String group = hpa != null ? hpa : f.match.group("inhg");
     if (group.equals("////")) {

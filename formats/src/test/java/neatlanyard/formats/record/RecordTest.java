@@ -15,8 +15,8 @@ import java.util.Set;
 import java.util.UUID;
 import neatlanyard.core.controls.Axis;
 import neatlanyard.core.controls.Judgement;
-import neatlanyard.core.dispatch.Case;
 import neatlanyard.core.dispatch.Deferral;
+import neatlanyard.core.dispatch.DispatchCase;
 import neatlanyard.core.dispatch.DispatchList;
 import neatlanyard.core.dispatch.EntryId;
 import neatlanyard.core.dispatch.Severity;
@@ -102,7 +102,7 @@ public class RecordTest {
       new Event.FindRaised(new UUID(0x7000L, 1), STEP, "tape\nleft", new FindDetail(
           Severity.MARK, 2, Optional.of(new EntryId("33-1")), Optional.of(new FindDetail.Spot(-2.5, 3)),
           List.of(new UUID(0x7000L, 9)))),
-      new Event.VerdictTaken(new UUID(0x7000L, 1), Verdict.FLY_WITH_ENTRY, "entered", Optional.of(new Case(
+      new Event.VerdictTaken(new UUID(0x7000L, 1), Verdict.FLY_WITH_ENTRY, "entered", Optional.of(new DispatchCase(
           Verdict.FLY_WITH_ENTRY, Optional.of(new EntryId("33-1")), List.of("one of two"),
           Optional.of(LocalDate.of(2027, 1, 17)), List.of("Crew: look"), "list"))),
       new Event.TechStatus(new TechState(
@@ -115,7 +115,8 @@ public class RecordTest {
           List.of(new TechState.FoundBefore(new UUID(0x7000L, 3), Optional.empty(), Optional.of(STEP), "cut", "Holm",
           AT, "", List.of())))),
       new Event.ReadBefore(new EarlierReadings(
-          List.of(new EarlierReadings.Row(new QuantityId("oil-left"), List.of(new Readings.Past(100, 75.5, 11.2)))),
+          List.of(new EarlierReadings.Row(new QuantityId("oil-left"), List.of(new Readings.EarlierReading(100, 75.5,
+              11.2)))),
           Optional.of(new Usage(104, 78.3)),
           new Schedule(LocalDate.of(2027, 1, 14), List.of(LocalDate.of(2027, 1, 15)), 4))),
       new Event.ChecklistStopped(new ProcedureId("before-takeoff")),
@@ -124,8 +125,8 @@ public class RecordTest {
           Axis.ROLL, "Left aileron", Judgement.Criterion.SENSE, true, -14.972, -15, "°", "moved down")))),
       new Event.TiedOff(List.of(new Event.Acceptance("apu-air", "APU running", "cold cabin"))));
 
-  private static List<EntryJson.Kept> kept() {
-    List<EntryJson.Kept> kept = new ArrayList<>();
+  private static List<EntryJson.HashedEntry> kept() {
+    List<EntryJson.HashedEntry> kept = new ArrayList<>();
     String previous = Chain.GENESIS;
     for (Event event : ONE_OF_EACH) {
       Entry entry = new Entry(
@@ -145,8 +146,8 @@ public class RecordTest {
   }
 
   private static String record() {
-    List<EntryJson.Kept> kept = kept();
-    return written(kept.stream().map(EntryJson.Kept::json).toList(), kept.getLast().hash());
+    List<EntryJson.HashedEntry> kept = kept();
+    return written(kept.stream().map(EntryJson.HashedEntry::json).toList(), kept.getLast().hash());
   }
 
   /** A log of an earlier version says less of finds and verdicts, and is read all the same. */
@@ -218,8 +219,8 @@ public class RecordTest {
     String record = record();
     assertThat(RecordFile.check(record.replace("tape\\nleft", "tape\\nright")))
         .isEqualTo(new RecordFile.Check.Altered(22, "its content is not what was hashed when it was written"));
-    List<EntryJson.Kept> kept = kept();
-    List<String> cut = kept.subList(0, 11).stream().map(EntryJson.Kept::json).toList();
+    List<EntryJson.HashedEntry> kept = kept();
+    List<String> cut = kept.subList(0, 11).stream().map(EntryJson.HashedEntry::json).toList();
     assertThat(RecordFile.check(written(cut, kept.getLast().hash()))).isInstanceOf(RecordFile.Check.Altered.class);
     assertThat(RecordFile.check(written(cut, kept.get(10).hash())))
         .isEqualTo(new RecordFile.Check.Altered(11, "the last entry is not the tie-off"));

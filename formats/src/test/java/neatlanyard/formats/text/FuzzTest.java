@@ -87,7 +87,7 @@ public class FuzzTest {
         new Event.TiedOff(List.of(new Event.Acceptance("a", "b", "c"))));
     List<String> written = new java.util.ArrayList<>();
     for (int i = 0; i < events.size(); i++) {
-      EntryJson.Kept kept = EntryJson.write(
+      EntryJson.HashedEntry kept = EntryJson.write(
           new Entry(i + 1, new UUID(7, i), NOW, NOW, marsk, Optional.of(Seat.LEFT), "d", events.get(i)), previous);
       written.add(kept.json());
       previous = kept.hash();

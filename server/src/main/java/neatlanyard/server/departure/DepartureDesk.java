@@ -17,7 +17,7 @@ import neatlanyard.core.departure.Departure;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.FlightId;
 import neatlanyard.core.fleet.Refusal;
-import neatlanyard.core.log.DepartureLog.Kept;
+import neatlanyard.core.log.DepartureLog.StoredEntry;
 import neatlanyard.core.log.DepartureLog;
 import neatlanyard.core.log.Entry;
 import neatlanyard.core.log.Event;
@@ -65,7 +65,7 @@ final class DepartureDesk {
   /** A desk for a departure whose log is kept already. @param kept at least its opening */
   static DepartureDesk resume(
       FlightId id, DepartureLog log, InstantSource clock, LiveViews live,
-      Function<Event.Opened, Pack> packs, List<Kept> kept) {
+      Function<Event.Opened, Pack> packs, List<StoredEntry> kept) {
     List<Entry> entries = kept.stream().map(k -> EntryJson.read(k.json())).toList();
     if (!(entries.getFirst().event() instanceof Event.Opened opened)) {
       throw new IllegalStateException("The log of %s does not begin with its opening".formatted(id));
@@ -190,9 +190,10 @@ final class DepartureDesk {
   }
 
   private void write(Entry entry) {
-    EntryJson.Kept kept = EntryJson.write(entry, head);
+    EntryJson.HashedEntry kept = EntryJson.write(entry, head);
     try {
-      log.append(id, new Kept(entry.number(), entry.id(), kept.json(), kept.hash())).toCompletableFuture().join();
+      log.append(id, new StoredEntry(entry.number(), entry.id(), kept.json(),
+          kept.hash())).toCompletableFuture().join();
     } catch (CompletionException e) {
       throw e.getCause() instanceof NotKept why ? why
           : new NotKept("It could not be written.", "Look at the server's log.", e);

@@ -191,7 +191,8 @@ public final class DepartureViews {
    * @param seat from which it was said; empty where that had been left
    * @param number of its entry in the log, by which one stands before another
    */
-  public record MarkView(Mark.Outcome outcome, String by, Optional<Seat> seat, Instant at, long number, String words) {}
+  public record MarkView(Mark.Outcome outcome, String by, Optional<Seat> seat, Instant at, long number,
+      String words) {}
 
   /**
    * @param next the step asked for now; empty when nothing is

@@ -28,7 +28,7 @@ import neatlanyard.core.fleet.Tail;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.fleet.TypeId;
 import neatlanyard.core.lanyard.Tag;
-import neatlanyard.core.log.DepartureLog.Kept;
+import neatlanyard.core.log.DepartureLog.StoredEntry;
 import neatlanyard.core.log.DepartureLog;
 import neatlanyard.core.log.Event;
 import neatlanyard.core.log.Proposal;
@@ -126,7 +126,7 @@ public class Departures {
       return here;
     }
     Optional<DepartureDesk> desk = desks.get(id, i -> {
-      List<Kept> kept = kept(i);
+      List<StoredEntry> kept = kept(i);
       return kept.isEmpty() ? null : resume(i, kept);
     });
     desk.ifPresent(this::settle);
@@ -196,7 +196,7 @@ public class Departures {
     record Unreadable() implements Look {}
   }
 
-  private List<Kept> kept(FlightId id) {
+  private List<StoredEntry> kept(FlightId id) {
     try {
       return log.read(id);
     } catch (IllegalArgumentException e) {
@@ -204,7 +204,7 @@ public class Departures {
     }
   }
 
-  private DepartureDesk resume(FlightId id, List<Kept> kept) {
+  private DepartureDesk resume(FlightId id, List<StoredEntry> kept) {
     try {
       return Objects.requireNonNull(folds.record(() ->
           DepartureDesk.resume(id, log, clock, live, o -> packs.exactly(o.pack(), o.revision()), kept)));
@@ -258,7 +258,7 @@ public class Departures {
           "One of its crew opens it; then you can look on."));
     }
     DepartureDesk desk = desks.get(flight.id(), i -> {
-      List<Kept> kept = kept(i);
+      List<StoredEntry> kept = kept(i);
       return kept.isEmpty() ? opened(flight, who) : resume(i, kept);
     }).orElseThrow();
     desk.note(
@@ -275,7 +275,7 @@ public class Departures {
     Registered registered = fleet.fleet().tail(flight.tail()).orElseThrow(() ->
         Problem.notFound("The fleet has no tail %s any more.".formatted(flight.tail())));
     LocalDate day = LocalDate.ofInstant(flight.departs(), ZoneOffset.UTC);
-    PackDesk.Known pack = packs.inForce(registered.type(), day).orElseThrow(() -> Problem.notFound(
+    PackDesk.RevisedPack pack = packs.inForce(registered.type(), day).orElseThrow(() -> Problem.notFound(
         "No pack for the type %s holds on %s; fleet standards publish one.".formatted(registered.type(), day)));
     Tail tail = pack.pack().tail(flight.tail()).orElseThrow(() -> Problem.notFound(
         "%s, revision %s, does not cover %s.".formatted(pack.pack().title(), pack.pack().revision(), flight.tail())));
@@ -357,7 +357,7 @@ public class Departures {
   /** A departure read from its log, which nobody needs to go on with. */
   private Optional<Departure> revived(FlightId id) {
     try {
-      List<Kept> kept = kept(id);
+      List<StoredEntry> kept = kept(id);
       return kept.isEmpty() ? Optional.empty() : Optional.of(resume(id, kept).departure());
     } catch (Problem unreadable) {
       return Optional.empty();
@@ -400,7 +400,7 @@ public class Departures {
   }
 
   /** The kept entries of a departure. */
-  public List<Kept> entries(String id) {
+  public List<StoredEntry> entries(String id) {
     return log.read(key(id));
   }
 

@@ -76,7 +76,7 @@ class FeedbackController {
     answers.keep(id, new Answer(words, new Signed(who.id(), Instant.ofEpochMilli(clock.instant().toEpochMilli()))));
   }
 
-  private Stream<FeedbackView> view(DepartureLog.Found found, Map<UUID, Answer> answered, SignedIn who) {
+  private Stream<FeedbackView> view(DepartureLog.StoredIn found, Map<UUID, Answer> answered, SignedIn who) {
     Entry entry = EntryJson.read(found.entry().json());
     if (!(entry.event() instanceof Event.DoesNotFit said) || who.role() != Role.STANDARDS && !entry.by()
         .equals(who.id())) {

@@ -6,8 +6,8 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
 import neatlanyard.core.departure.FindCases;
-import neatlanyard.core.dispatch.Case;
 import neatlanyard.core.dispatch.Deferral;
+import neatlanyard.core.dispatch.DispatchCase;
 import neatlanyard.core.dispatch.EntryId;
 import neatlanyard.core.dispatch.Verdict;
 import neatlanyard.core.sop.Card.Item;
@@ -54,7 +54,7 @@ final class FindReader {
   private FindView find(Find f) {
     Optional<Item> item = d.item(f.step());
     String challenge = item.map(i -> i.step().challenge()).orElse(f.step().value());
-    Optional<Case> proposed = f.decision().flatMap(Find.Decision::proposed)
+    Optional<DispatchCase> proposed = f.decision().flatMap(Find.Decision::proposed)
         .filter(c -> d.tech().settled().stream().noneMatch(s -> s.find().equals(f.id())))
         .or(() -> FindCases.of(d, f, tech.list(d.opened().tail().type()), f.at(), tech.zone()));
     return new FindView(
@@ -67,7 +67,7 @@ final class FindReader {
         proposed.map(FindReader::proposed));
   }
 
-  private static CaseView proposed(Case c) {
+  private static CaseView proposed(DispatchCase c) {
     return new CaseView(
         c.verdict().words(),
         Stream.of(Verdict.values()).filter(v -> !v.milderThan(c.verdict())).toList(),

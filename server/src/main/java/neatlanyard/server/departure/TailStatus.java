@@ -11,9 +11,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
-import neatlanyard.core.dispatch.Case;
 import neatlanyard.core.dispatch.Defect;
 import neatlanyard.core.dispatch.Deferral;
+import neatlanyard.core.dispatch.DispatchCase;
 import neatlanyard.core.dispatch.DispatchList;
 import neatlanyard.core.dispatch.ReadingHistory.Reading;
 import neatlanyard.core.dispatch.ReadingHistory;
@@ -69,7 +69,7 @@ class TailStatus {
     TailId tail = d.opened().tail().id();
     DispatchList list = tech.list(d.opened().tail().type());
     TechLog log = tech.log(tail);
-    List<Deferral> deferrals = Case.standing(
+    List<Deferral> deferrals = DispatchCase.standing(
         list, d.pack().policy(), d.situation(), log.deferrals(list, tech.zone()), d.opened().flight().departs());
     List<Settled> settled = d.finds().stream().flatMap(f -> log.defect(f.id()).stream())
         .flatMap(x -> settled(d, x).stream()).toList();
@@ -118,7 +118,7 @@ class TailStatus {
     Instant now = clock.instant();
     ZoneId zone = tech.zone();
     List<Reading> all = readings.of(tail, MOST_READINGS);
-    Map<QuantityId, List<Readings.Past>> rows = new LinkedHashMap<>();
+    Map<QuantityId, List<Readings.EarlierReading>> rows = new LinkedHashMap<>();
     all.forEach(r -> rows.computeIfAbsent(r.quantity(), q -> new ArrayList<>()).add(past(r)));
     List<LocalDate> planned = flights(tail).filter(f -> f.departs().isAfter(now))
         .map(f -> LocalDate.ofInstant(f.departs(), zone)).toList();
@@ -141,8 +141,8 @@ class TailStatus {
     return flights.all().stream().filter(f -> f.tail().equals(tail));
   }
 
-  private static Readings.Past past(Reading r) {
-    return new Readings.Past(r.landings(), r.hours(), r.value());
+  private static Readings.EarlierReading past(Reading r) {
+    return new Readings.EarlierReading(r.landings(), r.hours(), r.value());
   }
 
   /** Keeps what was read in a departure that is tied off, once. */

@@ -7,7 +7,7 @@ import java.util.Optional;
 import neatlanyard.core.departure.Departure;
 import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.Refusal;
-import neatlanyard.core.log.DepartureLog.Kept;
+import neatlanyard.core.log.DepartureLog.StoredEntry;
 import neatlanyard.core.log.Entry;
 import neatlanyard.core.record.Chain;
 import neatlanyard.core.record.Seal;
@@ -49,11 +49,11 @@ class RecordController {
   @GetMapping("/api/departures/{id}/log")
   RecordView log(@PathVariable String id) {
     DepartureState d = departures.state(id);
-    List<Kept> kept = departures.entries(id);
+    List<StoredEntry> kept = departures.entries(id);
     EntryWords words = new EntryWords(d.pack());
     List<LineView> lines = kept.stream().map(k -> line(EntryJson.read(k.json()), k.hash(), words)).toList();
     String head = kept.getLast().hash();
-    Optional<Chain.Break> broken = RecordFile.firstBreak(kept.stream().map(Kept::json).toList());
+    Optional<Chain.Break> broken = RecordFile.firstBreak(kept.stream().map(StoredEntry::json).toList());
     boolean tiedOff = d.tiedOff().isPresent();
     String said = broken.map(b -> "Entry %d: %s".formatted(b.number(), b.what()))
         .orElse(tiedOff ? "%d entries, the chain is whole".formatted(kept.size()) : "Not tied off yet");
@@ -64,9 +64,9 @@ class RecordController {
     return new LineView(e.number(), e.at(), e.by().value(), e.seat(), words.of(e), hash);
   }
 
-  private String file(List<Kept> kept) {
+  private String file(List<StoredEntry> kept) {
     String head = kept.getLast().hash();
-    return RecordFile.write(kept.stream().map(Kept::json).toList(), head, seals.seal(head));
+    return RecordFile.write(kept.stream().map(StoredEntry::json).toList(), head, seals.seal(head));
   }
 
   /**
@@ -89,7 +89,7 @@ class RecordController {
   @GetMapping(path = "/api/departures/{id}/record.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
   ResponseEntity<byte[]> page(@AuthenticationPrincipal SignedIn who, @PathVariable String id) {
     Departure d = tiedOff(id);
-    List<Kept> kept = departures.entries(id);
+    List<StoredEntry> kept = departures.entries(id);
     List<Entry> log = kept.stream().map(k -> EntryJson.read(k.json())).toList();
     ZoneId zone = fleet.fleet().airfield(d.state().opened().flight().from())
         .map(Airfield::zone).orElse(ZoneOffset.UTC);

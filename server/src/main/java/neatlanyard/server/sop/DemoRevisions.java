@@ -10,7 +10,7 @@ import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.sop.Pack;
 import neatlanyard.formats.text.Doc;
 import neatlanyard.server.fleet.FleetDesk;
-import neatlanyard.server.sop.PackDesk.Known;
+import neatlanyard.server.sop.PackDesk.RevisedPack;
 import org.springframework.stereotype.Service;
 
 /** Takes the demo's packs through their life, by the hands that the demo's file names. */
@@ -49,7 +49,7 @@ public class DemoRevisions {
         .equals(pack.revision()))) {
       return;
     }
-    Known k = desk.save(text, 0, drafts.id(), drafts.role());
+    RevisedPack k = desk.save(text, 0, drafts.id(), drafts.role());
     line.checkedBy.map(this::member)
         .ifPresent(m -> desk.check(k.pack().id(), k.pack().revision(), k.revision().edition(), m.id(), m.role()));
     line.publishedBy.map(this::member).ifPresent(m ->

@@ -23,7 +23,7 @@ import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.FleetViews.BroughtIn;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
-import neatlanyard.server.sop.PackDesk.Known;
+import neatlanyard.server.sop.PackDesk.RevisedPack;
 import neatlanyard.server.sop.SopViews.ChangesView;
 import neatlanyard.server.sop.SopViews.CheckView;
 import neatlanyard.server.sop.SopViews.EditorView;
@@ -74,7 +74,7 @@ class PackController {
   BroughtIn bringIn(@AuthenticationPrincipal SignedIn who, @RequestParam(defaultValue = "0") long over,
       @RequestBody String text) {
     mustDraw(who);
-    Known k = desk.save(text, over, who.id(), who.role());
+    RevisedPack k = desk.save(text, over, who.id(), who.role());
     return new BroughtIn("%s, revision %s: %d steps, %s.".formatted(
         k.pack().title(), k.pack().revision(), PackViewer.steps(k.pack()), desk.words(k.revision())), List.of());
   }
@@ -101,7 +101,7 @@ class PackController {
 
   @GetMapping("/api/packs/{id}/{revision}")
   PackView one(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision) {
-    Known k = known(id, revision, who);
+    RevisedPack k = known(id, revision, who);
     return new PackView(viewer.revision(k), PackWriter.json(k.pack()), PackViewer.findings(desk.findings(k)));
   }
 
@@ -109,7 +109,7 @@ class PackController {
   @GetMapping("/api/packs/{id}/{revision}/file")
   ResponseEntity<byte[]> file(@AuthenticationPrincipal SignedIn who, @PathVariable String id,
       @PathVariable String revision) {
-    Known k = known(id, revision, who);
+    RevisedPack k = known(id, revision, who);
     String name = "%s-%s.yaml".formatted(k.pack().id(), k.pack().revision().replaceAll("[^A-Za-z0-9.-]", "_"));
     return ResponseEntity.ok()
         .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(name).build().toString())
@@ -129,7 +129,7 @@ class PackController {
       throw Problem.bad("other-revision",
           "The document is %s revision %s, not %s revision %s.".formatted(pack.id(), pack.revision(), id, revision));
     }
-    Known k = desk.save(PackWriter.yaml(pack), edition, who.id(), who.role());
+    RevisedPack k = desk.save(PackWriter.yaml(pack), edition, who.id(), who.role());
     return new PackView(viewer.revision(k), PackWriter.json(k.pack()), PackViewer.findings(desk.findings(k)));
   }
 
@@ -186,8 +186,8 @@ class PackController {
       @AuthenticationPrincipal SignedIn who, @PathVariable String id, @PathVariable String revision,
       @RequestParam String since,
       @RequestParam Optional<String> tail, @RequestParam Optional<String> seat, @RequestParam Optional<String> role) {
-    Known to = known(id, revision, who);
-    Known from = known(id, since, who);
+    RevisedPack to = known(id, revision, who);
+    RevisedPack from = known(id, since, who);
     List<Change> changes = heavy.run(who.id().value(), HeavyWork.Kind.PAGE, stop ->
         Changes.between(from.pack(), to.pack()));
     Set<Seat> seats = seat.map(s -> Set.of(seat(s))).orElse(Set.of(Seat.values()));
@@ -197,14 +197,15 @@ class PackController {
     return view(who, from, to, filtered, tail);
   }
 
-  private ChangesView view(SignedIn who, Known from, Known to, List<Change> changes, Optional<String> tail) {
+  private ChangesView view(SignedIn who, RevisedPack from, RevisedPack to, List<Change> changes,
+      Optional<String> tail) {
     boolean read = reading.readers(to).stream().map(Signed::by).anyMatch(who.id()::equals);
     boolean owed = to.revision().published().isPresent() && reading.owed(to, who.id(), who.role()).isPresent();
     return new ChangesView(viewer.revision(from), viewer.revision(to),
         changes.stream().map(c -> PackViewer.change(c, onTail(c, from, to, tail))).toList(), read, owed);
   }
 
-  private static boolean onTail(Change c, Known from, Known to, Optional<String> tail) {
+  private static boolean onTail(Change c, RevisedPack from, RevisedPack to, Optional<String> tail) {
     if (tail.isEmpty()) {
       return true;
     }
@@ -230,12 +231,12 @@ class PackController {
   List<ReaderView> readers(@AuthenticationPrincipal SignedIn who, @PathVariable String id,
       @PathVariable String revision) {
     mustDrawOrCheck(who);
-    Known to = known(id, revision, who);
+    RevisedPack to = known(id, revision, who);
     List<Signed> read = reading.readers(to);
     return fleet.fleet().crew().stream().filter(m -> m.role().flies()).map(m -> reader(m, to, read)).toList();
   }
 
-  private ReaderView reader(CrewMember m, Known to, List<Signed> read) {
+  private ReaderView reader(CrewMember m, RevisedPack to, List<Signed> read) {
     Optional<Signed> signed = read.stream().filter(s -> s.by().equals(m.id())).findFirst();
     boolean concerned = signed.isPresent() || reading.owed(to, m.id(), m.role()).isPresent();
     return new ReaderView(m.id().value(), m.name(), Doc.written(m.role()).replace('-', ' '), concerned,
@@ -257,8 +258,8 @@ class PackController {
   }
 
   /** @throws Problem if there is none, or it is a draft and not this person's work */
-  private Known known(String id, String revision, SignedIn who) {
-    Known known = desk.one(pack(id), revision);
+  private RevisedPack known(String id, String revision, SignedIn who) {
+    RevisedPack known = desk.one(pack(id), revision);
     if (!mayRead(known, who)) {
       mustDrawOrCheck(who);
     }
@@ -266,7 +267,7 @@ class PackController {
   }
 
   /** What is not published yet is for those who draw it up or check it. */
-  private static boolean mayRead(Known known, SignedIn who) {
+  private static boolean mayRead(RevisedPack known, SignedIn who) {
     return known.revision().published().isPresent() || who.role().draws() || who.role().checksPacks();
   }
 

@@ -22,8 +22,8 @@ import neatlanyard.core.proof.PackCheck;
 import neatlanyard.core.record.Chain;
 import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.PackId;
-import neatlanyard.core.sop.Revision;
 import neatlanyard.core.sop.Revision.Signed;
+import neatlanyard.core.sop.Revision;
 import neatlanyard.core.sop.RevisionLife;
 import neatlanyard.core.sop.Revisions;
 import neatlanyard.formats.sop.PackReader;
@@ -38,7 +38,7 @@ import org.springframework.stereotype.Service;
 @Service
 public class PackDesk {
   /** A pack with the revision it was read from. */
-  public record Known(Pack pack, Revision revision) {}
+  public record RevisedPack(Pack pack, Revision revision) {}
 
   /** What a text is found to be. @param faults why it cannot be read */
   public record Checked(List<Fault> faults, List<Finding> findings) {}
@@ -92,7 +92,7 @@ public class PackDesk {
    * @param over the edition it was made from; 0 for one that is not there yet
    * @throws Problem naming every fault, or why it may not be saved
    */
-  public Known save(String text, long over, CrewId who, Role role) {
+  public RevisedPack save(String text, long over, CrewId who, Role role) {
     Pack pack = read(text, who);
     Optional<Revision> there = revisions.find(pack.id(), pack.revision());
     String sha = Chain.sha256(text);
@@ -109,14 +109,14 @@ public class PackDesk {
   }
 
   /** A second person has checked a draft. @param edition the one they looked at @throws Problem why not */
-  public Known check(PackId pack, String name, long edition, CrewId who, Role role) {
+  public RevisedPack check(PackId pack, String name, long edition, CrewId who, Role role) {
     Revision r = require(pack, name);
     refuse(RevisionLife.checking(r, who, role, stops(known(r))));
     return kept(r.checked(new Signed(who, now())), edition);
   }
 
   /** Publishes a checked revision. @param edition the one that was looked at @throws Problem why not */
-  public Known publish(PackId pack, String name, long edition, LocalDate effective, CrewId who, Role role) {
+  public RevisedPack publish(PackId pack, String name, long edition, LocalDate effective, CrewId who, Role role) {
     Revision r = require(pack, name);
     refuse(RevisionLife.publishing(r, role, stops(known(r)), effective, today()));
     return kept(r.published(new Signed(who, now()), effective), edition);
@@ -131,7 +131,7 @@ public class PackDesk {
     }
   }
 
-  private Known kept(Revision r, long over) {
+  private RevisedPack kept(Revision r, long over) {
     keep(r, over);
     return known(r);
   }
@@ -149,7 +149,7 @@ public class PackDesk {
         "Look at their edition first; nothing of it was changed."));
   }
 
-  private long stops(Known known) {
+  private long stops(RevisedPack known) {
     return findings(known).stream().filter(Finding::stops).count();
   }
 
@@ -165,7 +165,7 @@ public class PackDesk {
   }
 
   /** What the pack check finds; asked once for each text. */
-  public List<Finding> findings(Known known) {
+  public List<Finding> findings(RevisedPack known) {
     return once(checked, known.revision.sha256(), stop -> findings(known.pack, stop));
   }
 
@@ -187,12 +187,12 @@ public class PackDesk {
   }
 
   /** Every revision, the one saved last first. */
-  public List<Known> all() {
+  public List<RevisedPack> all() {
     return revisions.all().stream().map(this::known).toList();
   }
 
   /** The revision of a type's pack that holds on a day. */
-  public Optional<Known> inForce(TypeId type, LocalDate day) {
+  public Optional<RevisedPack> inForce(TypeId type, LocalDate day) {
     List<Revision> all = revisions.all();
     return all.stream().map(Revision::pack).distinct()
         .flatMap(p -> RevisionLife.inForce(all, p, day).stream())
@@ -202,7 +202,7 @@ public class PackDesk {
   }
 
   /** The published revisions of a pack, in the order in which they come into force. */
-  public List<Known> published(PackId pack) {
+  public List<RevisedPack> published(PackId pack) {
     return RevisionLife.published(revisions.all(), pack).stream().map(this::known).toList();
   }
 
@@ -212,7 +212,7 @@ public class PackDesk {
   }
 
   /** One revision. @throws Problem if there is none */
-  public Known one(PackId pack, String name) {
+  public RevisedPack one(PackId pack, String name) {
     return known(require(pack, name));
   }
 
@@ -223,7 +223,7 @@ public class PackDesk {
 
   /** A revision that a departure was cut from. @throws IllegalStateException if it is not there any more */
   public Pack exactly(PackId id, String revision) {
-    return revisions.find(id, revision).map(this::known).map(Known::pack).orElseThrow(() ->
+    return revisions.find(id, revision).map(this::known).map(RevisedPack::pack).orElseThrow(() ->
         new IllegalStateException("The pack %s %s is not in the library".formatted(id, revision)));
   }
 
@@ -231,8 +231,8 @@ public class PackDesk {
    * A published text is read where it is asked for, once after a start: a crew's departure must not wait in a queue
    * that others fill. A draft waits like all long work.
    */
-  private Known known(Revision r) {
-    return new Known(r.published().isPresent()
+  private RevisedPack known(Revision r) {
+    return new RevisedPack(r.published().isPresent()
         ? read.computeIfAbsent(r.sha256(), s -> parsed(r))
         : once(read, r.sha256(), stop -> parsed(r)), r);
   }

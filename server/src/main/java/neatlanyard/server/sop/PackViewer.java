@@ -23,14 +23,14 @@ import neatlanyard.formats.text.Doc;
 import neatlanyard.formats.text.Fault;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.problem.Problem;
-import neatlanyard.server.sop.PackDesk.Known;
+import neatlanyard.server.sop.PackDesk.RevisedPack;
 import neatlanyard.server.sop.SopViews.ChangeView;
 import neatlanyard.server.sop.SopViews.CheckView;
 import neatlanyard.server.sop.SopViews.ChoiceView;
 import neatlanyard.server.sop.SopViews.EditorView;
 import neatlanyard.server.sop.SopViews.FaultView;
-import neatlanyard.server.sop.SopViews.PackFinding;
 import neatlanyard.server.sop.SopViews.MatterView;
+import neatlanyard.server.sop.SopViews.PackFinding;
 import neatlanyard.server.sop.SopViews.RevisionView;
 import neatlanyard.server.sop.SopViews.SignedView;
 import org.springframework.stereotype.Component;
@@ -46,7 +46,7 @@ class PackViewer {
     this.fleet = fleet;
   }
 
-  RevisionView revision(Known k) {
+  RevisionView revision(RevisedPack k) {
     Revision r = k.revision();
     List<Finding> findings = desk.findings(k);
     return new RevisionView(

@@ -65,7 +65,8 @@ class PreviewController {
       PackController.mustDrawOrCheck(who);
       return desk.read(form.document().get(), who.id());
     }
-    PackDesk.Known known = desk.one(PackViewer.named(text(form.pack()), PackId::new, "pack"), text(form.revision()));
+    PackDesk.RevisedPack known = desk.one(PackViewer.named(text(form.pack()), PackId::new, "pack"),
+        text(form.revision()));
     if (known.revision().published().isEmpty()) {
       PackController.mustDrawOrCheck(who);
     }

@@ -18,14 +18,14 @@ import neatlanyard.core.sop.PackId;
 import neatlanyard.core.sop.Revision.Signed;
 import neatlanyard.core.sop.Revisions;
 import neatlanyard.server.problem.Problem;
-import neatlanyard.server.sop.PackDesk.Known;
+import neatlanyard.server.sop.PackDesk.RevisedPack;
 import org.springframework.stereotype.Service;
 
 /** Who has read what changed. Crews read what concerns them before they open a departure on a new revision. */
 @Service
 public class Reading {
   /** What somebody has to read. @param since the revision they know */
-  public record Owed(Known since, Known to, List<Change> changes) {}
+  public record Owed(RevisedPack since, RevisedPack to, List<Change> changes) {}
 
   private final Revisions revisions;
   private final PackDesk packs;
@@ -48,16 +48,16 @@ public class Reading {
   }
 
   /** What somebody has not read of a published revision; empty when they have, or nothing concerns them. */
-  public Optional<Owed> owed(Known to, CrewId who, Role role) {
+  public Optional<Owed> owed(RevisedPack to, CrewId who, Role role) {
     Set<String> read = revisions.acknowledged(to.pack().id(), who);
-    List<Known> published = packs.published(to.pack().id());
+    List<RevisedPack> published = packs.published(to.pack().id());
     int at = published.stream().map(k -> k.revision().name()).toList().indexOf(to.revision().name());
     if (at <= 0 || read.contains(to.revision().name()) || seats(role).isEmpty()) {
       return Optional.empty();
     }
     // Since the last one they read; who has read none knows the first, on which the fleet began.
-    Known since = published.getFirst();
-    for (Known k : published.subList(0, at)) {
+    RevisedPack since = published.getFirst();
+    for (RevisedPack k : published.subList(0, at)) {
       since = read.contains(k.revision().name()) ? k : since;
     }
     List<Change> concerning = Changes.between(since.pack(), to.pack()).stream().filter(c -> c.concerns(seats(role)))
@@ -69,7 +69,7 @@ public class Reading {
   public List<Owed> owed(CrewId who, Role role) {
     List<Owed> owed = new ArrayList<>();
     for (PackId pack : packs.all().stream().map(k -> k.pack().id()).distinct().toList()) {
-      List<Known> published = packs.published(pack);
+      List<RevisedPack> published = packs.published(pack);
       if (!published.isEmpty()) {
         owed(published.getLast(), who, role).ifPresent(owed::add);
       }
@@ -78,7 +78,7 @@ public class Reading {
   }
 
   /** @throws Problem when something on this tail concerns somebody's seats and they have not read it */
-  public void mustHaveRead(Known to, Tail tail, CrewId who, Role role) {
+  public void mustHaveRead(RevisedPack to, Tail tail, CrewId who, Role role) {
     owed(to, who, role).ifPresent(owed -> {
       long here = owed.changes.stream()
           .filter(c -> c.concerns(tail, to.pack().policy()) || c.concerns(tail, owed.since.pack().policy())).count();
@@ -93,7 +93,7 @@ public class Reading {
   }
 
   /** Somebody says that they have read it. */
-  public void acknowledge(Known to, CrewId who) {
+  public void acknowledge(RevisedPack to, CrewId who) {
     if (to.revision().published().isEmpty()) {
       throw Problem.bad("not-published",
           "Revision %s is not published; there is nothing to acknowledge.".formatted(to.revision().name()));
@@ -103,7 +103,7 @@ public class Reading {
   }
 
   /** Who has acknowledged it, in the order in which they did. */
-  public List<Signed> readers(Known to) {
+  public List<Signed> readers(RevisedPack to) {
     return revisions.readers(to.pack().id(), to.revision().name());
   }
 }

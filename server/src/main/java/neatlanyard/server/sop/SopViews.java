@@ -25,7 +25,8 @@ public final class SopViews {
    * @param advice other findings that nobody waived
    */
   public record RevisionView(
-      String id, String revision, String title, String type, int steps, List<String> tails, String sha256, Revision.Life life,
+      String id, String revision, String title, String type, int steps, List<String> tails, String sha256,
+          Revision.Life life,
       String state, long edition, SignedView drafted, Optional<SignedView> checked, Optional<SignedView> published,
       Optional<LocalDate> effective, int faults, int advice) {}
 

@@ -75,17 +75,17 @@ public class InterleavingsTest {
   }
 
   /** Kept in memory, and never lost. */
-  private static final class Kept implements DepartureLog {
-    final List<DepartureLog.Kept> entries = new ArrayList<>();
+  private static final class InMemory implements DepartureLog {
+    final List<DepartureLog.StoredEntry> entries = new ArrayList<>();
 
     @Override
-    public CompletionStage<Void> append(FlightId departure, DepartureLog.Kept entry) {
+    public CompletionStage<Void> append(FlightId departure, DepartureLog.StoredEntry entry) {
       entries.add(entry);
       return CompletableFuture.completedStage(null);
     }
 
     @Override
-    public List<DepartureLog.Kept> read(FlightId departure) {
+    public List<DepartureLog.StoredEntry> read(FlightId departure) {
       return List.copyOf(entries);
     }
 
@@ -95,7 +95,7 @@ public class InterleavingsTest {
     }
 
     @Override
-    public List<Found> doesNotFit() {
+    public List<StoredIn> doesNotFit() {
       return List.of();
     }
 
@@ -152,7 +152,7 @@ public class InterleavingsTest {
 
   private static final class Run {
     final Random random;
-    final Kept log = new Kept();
+    final InMemory log = new InMemory();
     final List<Device> devices = new ArrayList<>();
     final List<StepId> steps;
     final List<UUID> hung = new ArrayList<>();

@@ -43,7 +43,7 @@ public final class StoredDepartureLog implements DepartureLog, AutoCloseable {
   }
 
   @Override
-  public CompletionStage<Void> append(FlightId departure, Kept entry) {
+  public CompletionStage<Void> append(FlightId departure, StoredEntry entry) {
     CompletableFuture<Void> done = new CompletableFuture<>();
     queue.add(new Waiting(
         new EntryRecord(departure.value(), entry.number(), entry.event().toString(), entry.hash(), entry.json()),
@@ -84,7 +84,7 @@ public final class StoredDepartureLog implements DepartureLog, AutoCloseable {
   }
 
   @Override
-  public List<Kept> read(FlightId departure) {
+  public List<StoredEntry> read(FlightId departure) {
     return db.read(sql -> sql.selectFrom(ENTRY)
         .where(ENTRY.FLIGHT_ID.eq(departure.value()))
         .orderBy(ENTRY.NUMBER)
@@ -101,15 +101,15 @@ public final class StoredDepartureLog implements DepartureLog, AutoCloseable {
 
   /** The condition is written as in the index that answers it. */
   @Override
-  public List<Found> doesNotFit() {
+  public List<StoredIn> doesNotFit() {
     return db.rows(
             sql -> sql.selectFrom(ENTRY).where(DSL.condition("json_extract(json, '$.kind') = 'does-not-fit'")),
-            r -> new Found(new FlightId(r.getFlightId()), kept(r)))
-        .stream().sorted(Comparator.comparing((Found f) -> f.entry().event()).reversed()).toList();
+            r -> new StoredIn(new FlightId(r.getFlightId()), kept(r)))
+        .stream().sorted(Comparator.comparing((StoredIn f) -> f.entry().event()).reversed()).toList();
   }
 
-  private static Kept kept(EntryRecord r) {
-    return new Kept(r.getNumber(), UUID.fromString(r.getEventId()), r.getJson(), r.getHash());
+  private static StoredEntry kept(EntryRecord r) {
+    return new StoredEntry(r.getNumber(), UUID.fromString(r.getEventId()), r.getJson(), r.getHash());
   }
 
   @Override

@@ -23,10 +23,10 @@ import neatlanyard.core.sop.StepId;
  * @param todo what is done, by whom and what is put up, one line each
  * @param list title and revision of the list
  */
-public record Case(
+public record DispatchCase(
     Verdict verdict, Optional<EntryId> entry, List<String> because, Optional<LocalDate> lastDay, List<String> todo,
     String list) {
-  public Case {
+  public DispatchCase {
     because = List.copyOf(because);
     todo = List.copyOf(todo);
   }
@@ -39,12 +39,12 @@ public record Case(
    * @param count how many
    * @param critical whether missing that step can hurt somebody
    */
-  public record Found(StepId step, Optional<EntryId> entry, int count, Severity severity, boolean critical,
+  public record FindFacts(StepId step, Optional<EntryId> entry, int count, Severity severity, boolean critical,
       boolean counted) {}
 
   /** What the list says of a find. @param open what is deferred on this tail already @param zone the operator's */
-  public static Case of(
-      Found found, DispatchList list, Policy policy, Situation now, List<Deferral> open, Instant at, ZoneId zone) {
+  public static DispatchCase of(
+      FindFacts found, DispatchList list, Policy policy, Situation now, List<Deferral> open, Instant at, ZoneId zone) {
     String named = list.words();
     if (found.severity() == Severity.DANGER) {
       return plain(Verdict.STOPS_THE_FLIGHT, "Its finder says it is not to be flown like this.", named);
@@ -70,8 +70,8 @@ public record Case(
     return byEntry(entry.get(), found, list, policy, now, open, named, entry.get().lastDay(at, zone));
   }
 
-  private static Case byEntry(
-      Entry e, Found found, DispatchList list, Policy policy, Situation now, List<Deferral> open, String named,
+  private static DispatchCase byEntry(
+      Entry e, FindFacts found, DispatchList list, Policy policy, Situation now, List<Deferral> open, String named,
       LocalDate lastDay) {
     List<String> because = new ArrayList<>();
     List<String> against = new ArrayList<>();
@@ -89,15 +89,17 @@ public record Case(
     against.addAll(together(e.id(), list, open));
     List<String> todo = todo(e);
     if (!against.isEmpty()) {
-      return new Case(Verdict.MAINTENANCE_FIRST, Optional.of(e.id()), against, Optional.empty(), List.of(), named);
+      return new DispatchCase(Verdict.MAINTENANCE_FIRST, Optional.of(e.id()), against, Optional.empty(), List.of(),
+          named);
     }
     because.add("Category %s: until the end of %s, the day of discovery not counted.".formatted(e.category(),
         lastDay));
     if (!e.maintenance().isEmpty()) {
       because.add("The entry wants maintenance before the flight; then it may go with the entry.");
-      return new Case(Verdict.MAINTENANCE_FIRST, Optional.of(e.id()), because, Optional.of(lastDay), todo, named);
+      return new DispatchCase(Verdict.MAINTENANCE_FIRST, Optional.of(e.id()), because, Optional.of(lastDay), todo,
+          named);
     }
-    return new Case(Verdict.FLY_WITH_ENTRY, Optional.of(e.id()), because, Optional.of(lastDay), todo, named);
+    return new DispatchCase(Verdict.FLY_WITH_ENTRY, Optional.of(e.id()), because, Optional.of(lastDay), todo, named);
   }
 
   private static List<String> together(EntryId id, DispatchList list, List<Deferral> open) {
@@ -122,8 +124,8 @@ public record Case(
     return todo;
   }
 
-  private static Case plain(Verdict verdict, String because, String list) {
-    return new Case(verdict, Optional.empty(), List.of(because), Optional.empty(), List.of(), list);
+  private static DispatchCase plain(Verdict verdict, String because, String list) {
+    return new DispatchCase(verdict, Optional.empty(), List.of(because), Optional.empty(), List.of(), list);
   }
 
   /**
