@@ -162,7 +162,7 @@ public class WalkaroundTest extends AtTheDemo {
     wren.cordUnfolded().getByText("Find without a decision").first().click();
     assertThat(wren.heading("Kept on this device")).isVisible();
     assertThat(wren.page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Kept on this device")))
-        .containsText("Nick in one blade");
+        .containsText("Read 1; right today: none");
     wren.page.context().setOffline(false);
     assertThat(wren.page.getByText("Not connected")).not()
         .isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions()
