@@ -5,7 +5,10 @@ import { defineConfig } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
 
 /** Changes with what the server says: a device does not show what an earlier one kept in another form. */
-const shape = createHash('sha256').update(readFileSync(new URL('../docs/openapi.json', import.meta.url))).digest('hex').slice(0, 12)
+const shape = createHash('sha256')
+  .update(readFileSync(new URL('../docs/openapi.json', import.meta.url)))
+  .digest('hex')
+  .slice(0, 12)
 
 export default defineConfig({
   plugins: [

@@ -18,7 +18,15 @@ import { theme } from './theme/theme'
 import { tokens } from './theme/tokens'
 import { MantineProvider } from '@mantine/core'
 import { QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query'
-import { createRootRoute, createRoute, createRouter, Navigate, Outlet, RouterProvider, useLocation } from '@tanstack/react-router'
+import {
+  createRootRoute,
+  createRoute,
+  createRouter,
+  Navigate,
+  Outlet,
+  RouterProvider,
+  useLocation,
+} from '@tanstack/react-router'
 import { createContext, lazy, Suspense, use, useEffect, type ComponentType } from 'react'
 import { createRoot } from 'react-dom/client'
 import type { About, Me } from './api.gen'
@@ -101,7 +109,16 @@ const In = ({ me, at, onChanged }: { me: Me; at: string; onChanged: (me: Me) => 
 const Broken = ({ error }: { error: unknown }) => (
   <main style={{ padding: '2rem' }}>
     <h1>This view failed</h1>
-    <ProblemNotice problem={new Problem(0, 'broken', 'What you said before is kept. Load it again; if it fails again, use the paper checklist.', `For who keeps this program: ${error instanceof Error ? error.message : String(error)}`)} />
+    <ProblemNotice
+      problem={
+        new Problem(
+          0,
+          'broken',
+          'What you said before is kept. Load it again; if it fails again, use the paper checklist.',
+          `For who keeps this program: ${error instanceof Error ? error.message : String(error)}`,
+        )
+      }
+    />
     <Action hotkey="Enter" main onAct={() => window.location.reload()}>
       Load it again
     </Action>
@@ -112,7 +129,10 @@ const root = createRootRoute({ component: Gate, notFoundComponent: () => <Naviga
 const List = () => <DepartureList me={useMe()} />
 const One = () => <DepartureScreen me={useMe()} />
 
-/** What is done at a desk comes when it is asked for; a crew on the ramp need not wait for it. It is kept on the device all the same. */
+/**
+ * What is done at a desk comes when it is asked for; a crew on the ramp need not wait for it. It is kept on the
+ * device all the same.
+ */
 const atDesk = (page: () => Promise<{ default: ComponentType<{ me: Me }> }>) => {
   const Page = lazy(page)
   return () => {
@@ -139,7 +159,8 @@ const router = createRouter({
       getParentRoute: () => root,
       path: '/departures/$id',
       component: One,
-      validateSearch: (s: Record<string, unknown>): { stage?: string } => (typeof s.stage === 'string' ? { stage: s.stage } : {}),
+      validateSearch: (s: Record<string, unknown>): { stage?: string } =>
+        typeof s.stage === 'string' ? { stage: s.stage } : {},
     }),
     createRoute({ getParentRoute: () => root, path: '/desk', component: AtDesk }),
     createRoute({ getParentRoute: () => root, path: '/access', component: Accesses }),
@@ -166,7 +187,9 @@ declare module '@tanstack/react-router' {
   }
 }
 
-const client = new QueryClient({ defaultOptions: { queries: { refetchOnWindowFocus: false, gcTime: Infinity, networkMode: 'always' } } })
+const client = new QueryClient({
+  defaultOptions: { queries: { refetchOnWindowFocus: false, gcTime: Infinity, networkMode: 'always' } },
+})
 await keepQueries(client)
 void resumePhotos()
 

@@ -1,6 +1,10 @@
 import { describe, expect, it } from 'vitest'
 
-const sources = import.meta.glob<string>(['./*/*.ts', './*/*.tsx', '!./**/*.test.ts'], { query: '?raw', import: 'default', eager: true })
+const sources = import.meta.glob<string>(['./*/*.ts', './*/*.tsx', '!./**/*.test.ts'], {
+  query: '?raw',
+  import: 'default',
+  eager: true,
+})
 
 /** By room: the rooms it takes something from. */
 const rooms = new Map<string, Set<string>>()
@@ -24,7 +28,9 @@ const circle = (from: string, at = from, way: string[] = []): string[] => {
 
 describe('the rooms of the interface', () => {
   it('are all read', () => {
-    expect([...rooms.keys()]).toEqual(expect.arrayContaining(['app', 'live', 'flow', 'walkaround', 'checklist', 'departure']))
+    expect([...rooms.keys()]).toEqual(
+      expect.arrayContaining(['app', 'live', 'flow', 'walkaround', 'checklist', 'departure']),
+    )
     expect(rooms.get('departure')).toContain('live')
   })
 
@@ -35,5 +41,21 @@ describe('the rooms of the interface', () => {
   it('have what is live below all stages, and only what is for everybody below it', () => {
     expect([...rooms.get('live')!]).toEqual(['app'])
     expect([...rooms.get('app')!]).toEqual([])
+  })
+})
+
+const written = import.meta.glob<string>(['./*.ts*', './*/*.ts', './*/*.tsx', './*/*.css', '!./api.gen.ts'], {
+  query: '?raw',
+  import: 'default',
+  eager: true,
+})
+
+describe('the lines of the interface', () => {
+  it('end before 120 characters', () => {
+    expect(Object.keys(written)).toContain('./theme/theme.ts')
+    const long = Object.entries(written).flatMap(([file, text]) =>
+      text.split('\n').flatMap((l, i) => ([...l].length < 120 ? [] : [`${file}:${i + 1}`])),
+    )
+    expect(long).toEqual([])
   })
 })

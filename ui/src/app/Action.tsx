@@ -20,7 +20,13 @@ interface ActionProps extends Pick<ButtonProps, 'size'> {
 export const Action = ({ children, hotkey, shown, main = false, disabled = false, size, onAct }: ActionProps) => {
   useHotkeys([[hotkey, () => !disabled && onAct(), { preventDefault: true }]])
   return (
-    <Button variant={main ? 'main' : 'outline'} {...(size && { size })} disabled={disabled} onClick={onAct} rightSection={<Key>{shown ?? hotkey}</Key>}>
+    <Button
+      variant={main ? 'main' : 'outline'}
+      {...(size && { size })}
+      disabled={disabled}
+      onClick={onAct}
+      rightSection={<Key>{shown ?? hotkey}</Key>}
+    >
       {children}
     </Button>
   )

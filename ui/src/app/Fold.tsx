@@ -15,7 +15,12 @@ export interface FoldProps {
 
 /** A line that opens. */
 export const Fold = ({ line, unfolded = false, tone = 'soft', className, children }: FoldProps) => (
-  <Accordion key={String(unfolded)} defaultValue={unfolded ? 'fold' : null} data-tone={tone} {...(className && { className })}>
+  <Accordion
+    key={String(unfolded)}
+    defaultValue={unfolded ? 'fold' : null}
+    data-tone={tone}
+    {...(className && { className })}
+  >
     <Accordion.Item value="fold">
       <Accordion.Control>{line}</Accordion.Control>
       <Accordion.Panel>{children}</Accordion.Panel>

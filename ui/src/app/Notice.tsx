@@ -38,7 +38,11 @@ export const Caution = ({ children }: { children: ReactNode }) => (
 )
 
 /** Why something is on today's card. */
-export const Added = ({ children }: { children: ReactNode }) => <p className={classes.added}>Added today: {children}.</p>
+export const Added = ({ children }: { children: ReactNode }) => (
+  <p className={classes.added}>Added today: {children}.</p>
+)
 
 /** Why a step that was done is asked for again. */
-export const AskedAgain = ({ because }: { because: string }) => <p className={classes.added}>Asked again: {because || 'it was opened since it was last done'}.</p>
+export const AskedAgain = ({ because }: { because: string }) => (
+  <p className={classes.added}>Asked again: {because || 'it was opened since it was last done'}.</p>
+)

@@ -13,7 +13,14 @@ export const Pennant = ({ seats }: { seats: readonly string[] }) => {
   const shape = SHAPES[seats[0] ?? ''] ?? SHAPES.left!
   const words = both ? 'both pilots' : shape.words
   return (
-    <svg viewBox="0 0 24 16" width="24" height="16" role="img" aria-label={words} style={{ verticalAlign: '-2px', flex: 'none' }}>
+    <svg
+      viewBox="0 0 24 16"
+      width="24"
+      height="16"
+      role="img"
+      aria-label={words}
+      style={{ verticalAlign: '-2px', flex: 'none' }}
+    >
       <title>{words}</title>
       {both ? (
         <path d="M12 8 3 2v12zm0 0 9-6v12z" fill="currentColor" />

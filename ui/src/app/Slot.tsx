@@ -39,8 +39,16 @@ export const Slot = ({ status }: { status: string }) => {
   const shape = SHAPES[status] ?? SHAPES.open!
   return (
     <svg
-      viewBox="0 0 24 20" width="24" height="20" role="img" aria-label={shape.words} fill="none" stroke="currentColor"
-      strokeWidth="1.9" strokeLinejoin="round" style={{ flex: 'none' }}
+      viewBox="0 0 24 20"
+      width="24"
+      height="20"
+      role="img"
+      aria-label={shape.words}
+      fill="none"
+      stroke="currentColor"
+      strokeWidth="1.9"
+      strokeLinejoin="round"
+      style={{ flex: 'none' }}
     >
       <title>{shape.words}</title>
       {shape.body}

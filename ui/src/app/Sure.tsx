@@ -13,7 +13,8 @@ export const Sure = ({ words, again, onSure }: SureProps) => {
   const [asked, setAsked] = useState(false)
   return (
     <Button
-      size="desk" onBlur={() => setAsked(false)}
+      size="desk"
+      onBlur={() => setAsked(false)}
       onClick={() => {
         if (asked) onSure()
         setAsked(!asked)

@@ -9,7 +9,13 @@ export const DayNight = ({ className }: { className?: string }) => {
   const toggle = () => setColorScheme(shown === 'dark' ? 'light' : 'dark')
   useHotkeys([['l', toggle]])
   return (
-    <Button variant="plain" size="desk" {...(className && { className })} onClick={toggle} rightSection={<Key>l</Key>}>
+    <Button
+      variant="plain"
+      size="desk"
+      {...(className && { className })}
+      onClick={toggle}
+      rightSection={<Key>l</Key>}
+    >
       {shown === 'dark' ? 'Day' : 'Night'}
     </Button>
   )

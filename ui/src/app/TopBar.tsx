@@ -13,7 +13,11 @@ export const TopBar = ({ me }: { me: Me }) => {
   const client = useQueryClient()
   const navigate = useNavigate()
   const [unfolded, { toggle }] = useDisclosure(false)
-  const owed = useQuery<ChangesView[], Problem>({ queryKey: ['reading'], queryFn: () => ask('GET', '/api/reading'), enabled: me.flies })
+  const owed = useQuery<ChangesView[], Problem>({
+    queryKey: ['reading'],
+    queryFn: () => ask('GET', '/api/reading'),
+    enabled: me.flies,
+  })
   const reading = owed.data?.length ?? 0
   const signOut = async () => {
     await ask('DELETE', '/api/session')
@@ -27,7 +31,14 @@ export const TopBar = ({ me }: { me: Me }) => {
       <Link to="/" className={classes.name}>
         Neat Lanyard
       </Link>
-      <Button variant="outline" size="desk" className={classes.menu!} aria-expanded={unfolded} aria-controls="where-to" onClick={toggle}>
+      <Button
+        variant="outline"
+        size="desk"
+        className={classes.menu!}
+        aria-expanded={unfolded}
+        aria-controls="where-to"
+        onClick={toggle}
+      >
         {unfolded ? 'Close' : reading > 0 ? `Menu (${reading})` : 'Menu'}
       </Button>
       <div id="where-to" className={classes.all}>

@@ -33,7 +33,14 @@ export const WordsForm = ({ draft, label, action, children, onSay, onCancel }: W
       }}
     >
       <Textarea
-        label={label} value={words} onChange={(e) => setWords(e.currentTarget.value)} autosize minRows={2} maxLength={2000} data-autofocus autoFocus
+        label={label}
+        value={words}
+        onChange={(e) => setWords(e.currentTarget.value)}
+        autosize
+        minRows={2}
+        maxLength={2000}
+        data-autofocus
+        autoFocus
         onKeyDown={getHotkeyHandler([
           ['mod+Enter', say],
           ['Escape', onCancel],

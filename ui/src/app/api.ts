@@ -17,8 +17,12 @@ const cookie = (name: string): string =>
     .find((c) => c.startsWith(`${name}=`))
     ?.slice(name.length + 1) ?? ''
 
-/** Whether sending the same again could help: nobody there, signed out or without a token, too often, or the server in trouble. */
-export const worthTryingAgain = (p: Problem): boolean => p.status <= 0 || [401, 403, 408, 429].includes(p.status) || p.status >= 500
+/**
+ * Whether sending the same again could help: nobody there, signed out or without a token, too often, or the server
+ * in trouble.
+ */
+export const worthTryingAgain = (p: Problem): boolean =>
+  p.status <= 0 || [401, 403, 408, 429].includes(p.status) || p.status >= 500
 
 const TOKEN = 'XSRF-TOKEN'
 
@@ -32,7 +36,11 @@ const BUSY_TRIES = 4
 /** How long to wait before asking again, where the server said it is busy; undefined where it did not. */
 const busyFor = (response: Response): number | undefined => {
   const seconds = Number(response.headers.get('Retry-After'))
-  return response.status === 503 || response.status === 429 ? (seconds > 0 && seconds <= 3 ? seconds * 1000 : undefined) : undefined
+  return response.status === 503 || response.status === 429
+    ? seconds > 0 && seconds <= 3
+      ? seconds * 1000
+      : undefined
+    : undefined
 }
 
 const problemOf = async (response: Response): Promise<Problem> => {
@@ -47,7 +55,13 @@ const problemOf = async (response: Response): Promise<Problem> => {
   )
 }
 
-const nobody = (): Problem => new Problem(0, 'no-answer', 'The server cannot be reached.', 'What you entered is kept here and sent when it answers.')
+const nobody = (): Problem =>
+  new Problem(
+    0,
+    'no-answer',
+    'The server cannot be reached.',
+    'What you entered is kept here and sent when it answers.',
+  )
 
 /** Asks the server; a string body goes as text, bytes as bytes, anything else as JSON. Throws `Problem`. */
 export const ask = async <T>(method: 'GET' | 'POST' | 'DELETE', path: string, body?: unknown): Promise<T> => {
@@ -57,9 +71,16 @@ export const ask = async <T>(method: 'GET' | 'POST' | 'DELETE', path: string, bo
       if (!cookie(TOKEN)) await fetchToken()
       headers['X-XSRF-TOKEN'] = decodeURIComponent(cookie(TOKEN))
     }
-    if (body !== undefined) headers['Content-Type'] = body instanceof ArrayBuffer ? 'application/octet-stream' : typeof body === 'string' ? 'text/plain' : 'application/json'
+    if (body !== undefined)
+      headers['Content-Type'] =
+        body instanceof ArrayBuffer
+          ? 'application/octet-stream'
+          : typeof body === 'string'
+            ? 'text/plain'
+            : 'application/json'
     const init: RequestInit = { method, headers }
-    if (body !== undefined) init.body = typeof body === 'string' || body instanceof ArrayBuffer ? body : JSON.stringify(body)
+    if (body !== undefined)
+      init.body = typeof body === 'string' || body instanceof ArrayBuffer ? body : JSON.stringify(body)
     try {
       return await fetch(path, init)
     } catch {

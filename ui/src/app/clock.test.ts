@@ -6,7 +6,12 @@ const MINUTE = 60 * SECOND
 
 describe('times', () => {
   it.each([
-    [0, '0:00'], [59 * SECOND, '0:59'], [-61 * SECOND, '1:01'], [59 * MINUTE + 59 * SECOND, '59:59'], [60 * MINUTE, '1 h 00'], [135 * MINUTE, '2 h 15'],
+    [0, '0:00'],
+    [59 * SECOND, '0:59'],
+    [-61 * SECOND, '1:01'],
+    [59 * MINUTE + 59 * SECOND, '59:59'],
+    [60 * MINUTE, '1 h 00'],
+    [135 * MINUTE, '2 h 15'],
   ])('%d ms reads %s', (ms, reads) => expect(span(ms)).toBe(reads))
 
   it('are those of the airfield, whatever the device thinks', () => {

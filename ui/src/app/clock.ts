@@ -19,8 +19,11 @@ export const setServerNow = (about: Pick<About, 'now' | 'shifted'>): void => {
 }
 
 /** That this device's clock is wrong, in words; empty while it is near enough. */
-export const clockIsOff = (): string =>
-  shifted || Math.abs(aheadMs) < MISLEADS_MS ? '' : `This device's clock is ${span(aheadMs)} ${aheadMs < 0 ? 'ahead' : 'behind'}. The server's time is shown and recorded.`
+export const clockIsOff = (): string => {
+  if (shifted || Math.abs(aheadMs) < MISLEADS_MS) return ''
+  const way = aheadMs < 0 ? 'ahead' : 'behind'
+  return `This device's clock is ${span(aheadMs)} ${way}. The server's time is shown and recorded.`
+}
 
 export const serverNow = (): number => Date.now() + aheadMs
 
@@ -42,7 +45,12 @@ const formatIn = (zone: string): Intl.DateTimeFormat => {
   try {
     return new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone })
   } catch {
-    return new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: 'UTC', timeZoneName: 'short' })
+    return new Intl.DateTimeFormat('en-GB', {
+      hour: '2-digit',
+      minute: '2-digit',
+      timeZone: 'UTC',
+      timeZoneName: 'short',
+    })
   }
 }
 
@@ -60,12 +68,16 @@ export const clockTime = (iso: string | number, zone: string): string => {
 /** A day, short: 14 Jan 2027. */
 export const day = (iso: string): string => {
   const at = new Date(iso)
-  return Number.isNaN(at.getTime()) ? iso : new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' }).format(at)
+  return Number.isNaN(at.getTime())
+    ? iso
+    : new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' }).format(at)
 }
 
 /** Minutes and seconds, or hours and minutes from one hour on; always positive. */
 export const span = (ms: number): string => {
   const s = Math.floor(Math.abs(ms) / 1000)
   const two = (n: number) => String(n).padStart(2, '0')
-  return s >= 3600 ? `${Math.floor(s / 3600)} h ${two(Math.floor((s % 3600) / 60))}` : `${Math.floor(s / 60)}:${two(s % 60)}`
+  return s >= 3600
+    ? `${Math.floor(s / 3600)} h ${two(Math.floor((s % 3600) / 60))}`
+    : `${Math.floor(s / 60)}:${two(s % 60)}`
 }

@@ -1,7 +1,10 @@
 import type { QueryClient } from '@tanstack/react-query'
 import { clear, createStore, entries, set } from 'idb-keyval'
 
-/** What a device without a network still shows: who is signed in, the list, and each departure that was opened on it. */
+/**
+ * What a device without a network still shows: who is signed in, the list, and each departure that was opened on
+ * it.
+ */
 const KEPT = ['me', 'departures', 'departure']
 
 /** Set by the build: another for each form of what the server says. */
@@ -30,7 +33,8 @@ export const keepQueries = async (client: QueryClient): Promise<void> => {
   if (!store) return
   void forgetOthers()
   try {
-    for (const [key, kept] of await entries<string, Kept>(store)) client.setQueryData(JSON.parse(key) as unknown[], kept.data, { updatedAt: kept.at })
+    for (const [key, kept] of await entries<string, Kept>(store))
+      client.setQueryData(JSON.parse(key) as unknown[], kept.data, { updatedAt: kept.at })
   } catch {
     return
   }

@@ -31,11 +31,19 @@ type Saying = '' | 'held' | 'not-today' | 'does-not-fit' | 'pass'
 const SAYINGS = {
   held: { label: 'What is missing? It is held in sight until it can be answered.', action: 'Hold it' },
   'not-today': { label: 'Why not today?', action: 'Not today' },
-  'does-not-fit': { label: 'What does not fit, on this tail or today? Fleet standards read it.', action: 'Tell fleet standards' },
+  'does-not-fit': {
+    label: 'What does not fit, on this tail or today? Fleet standards read it.',
+    action: 'Tell fleet standards',
+  },
   pass: PASS,
 }
 
-const KINDS = { held: 'step-later', 'not-today': 'step-not-today', 'does-not-fit': 'does-not-fit', pass: 'overridden' }
+const KINDS = {
+  held: 'step-later',
+  'not-today': 'step-not-today',
+  'does-not-fit': 'does-not-fit',
+  pass: 'overridden',
+}
 
 /** Challenge and response, in order, to the line and below it: read on one device, answered on the other. */
 export const ChecklistStage = ({ live, part, next, onGo }: ChecklistStageProps) => {
@@ -55,7 +63,11 @@ export const ChecklistStage = ({ live, part, next, onGo }: ChecklistStageProps) 
   const lineTime = steps[part.items.filter((i) => !i.belowLine).at(-1)?.id ?? '']?.marks.at(-1)?.at
   const owes = item ? (steps[item.id]?.owes ?? item.seats) : []
   const mine = item !== undefined && among(owes, seat)
-  const name = (s: string) => header.crew.find((c) => c.seat === s)?.name.split(' ').at(-1) ?? s
+  const name = (s: string) =>
+    header.crew
+      .find((c) => c.seat === s)
+      ?.name.split(' ')
+      .at(-1) ?? s
   // Each on a device of their own: the challenge stands on the reader's, the answer is given on the owner's.
   const apart = progress.seats.filter((s) => s.taken).length > 1
   const reading = header.reader === seat
@@ -74,13 +86,20 @@ export const ChecklistStage = ({ live, part, next, onGo }: ChecklistStageProps) 
     <div className={classes.stage}>
       <section>
         <p className={classes.where} ref={head}>
-          {part.title} · {its?.done ?? 0} of {part.items.length} · {caller(live)}, {reading ? 'you read' : `${name(header.reader)} reads`}
+          {part.title} · {its?.done ?? 0} of {part.items.length} · {caller(live)},{' '}
+          {reading ? 'you read' : `${name(header.reader)} reads`}
         </p>
         {held.length > 0 && !stopped && (
           <p className={classes.held} role="status">
             <b>Held:</b>
             {held.map((h) => (
-              <Button key={h.id} size="seat" variant="rest" aria-pressed={h.id === item?.id} onClick={() => setChosen(h.id)}>
+              <Button
+                key={h.id}
+                size="seat"
+                variant="rest"
+                aria-pressed={h.id === item?.id}
+                onClick={() => setChosen(h.id)}
+              >
                 {h.challenge}, {steps[h.id]?.marks.find((m) => m.outcome === 'later')?.words}
               </Button>
             ))}
@@ -89,9 +108,16 @@ export const ChecklistStage = ({ live, part, next, onGo }: ChecklistStageProps) 
         {stopped ? (
           <>
             <h1 className={classes.challenge}>{stopped}</h1>
-            <p className={classes.response}>Resuming: {header.schools.find((s) => s.matter.startsWith('Resuming'))?.school.toLowerCase()}.</p>
+            <p className={classes.response}>
+              Resuming: {header.schools.find((s) => s.matter.startsWith('Resuming'))?.school.toLowerCase()}.
+            </p>
             <div className={classes.actions}>
-              <Action hotkey="r" main disabled={!seat || tiedOff} onAct={() => act('checklist-resumed', { checklist: part.id }, `resuming ${part.title}`)}>
+              <Action
+                hotkey="r"
+                main
+                disabled={!seat || tiedOff}
+                onAct={() => act('checklist-resumed', { checklist: part.id }, `resuming ${part.title}`)}
+              >
                 Resume
               </Action>
             </div>
@@ -108,7 +134,8 @@ export const ChecklistStage = ({ live, part, next, onGo }: ChecklistStageProps) 
           <>
             <h1 className={classes.challenge}>Complete to the line</h1>
             <p className={classes.response}>
-              {lineTime ? `at ${clockTime(lineTime, header.zone)}. ` : ''}Hold here until you are at the runway with the clearance.
+              {lineTime ? `at ${clockTime(lineTime, header.zone)}. ` : ''}Hold here until you are at the runway with
+              the clearance.
             </p>
             <div className={classes.actions}>
               <Action hotkey="b" main disabled={tiedOff} onAct={() => setBelow(true)}>
@@ -123,22 +150,42 @@ export const ChecklistStage = ({ live, part, next, onGo }: ChecklistStageProps) 
             <h1 className={classes.challenge} data-heard={onlyAnswers || undefined}>
               {item.challenge}
             </h1>
-            {!(value?.back && mine) && <p className={classes.response}>{value?.back ? `${value.shown}, by ${value.from}` : item.response}</p>}
+            {!(value?.back && mine) && (
+              <p className={classes.response}>{value?.back ? `${value.shown}, by ${value.from}` : item.response}</p>
+            )}
             {statusOf(item) === 'again' && <AskedAgain because={steps[item.id]?.again ?? ''} />}
             {item.added && <Added>{item.added}</Added>}
             {item.caution && <Caution>{item.caution}</Caution>}
             <Marks step={steps[item.id]} zone={header.zone} />
             <p className={classes.owner}>
-              <Pennant seats={item.seats} /> {owes.map((s, n) => (s === seat ? (n === 0 ? 'You answer' : 'you answer') : `${name(s)} answers`)).join(', ')}
+              <Pennant seats={item.seats} />{' '}
+              {owes
+                .map((s, n) => (s === seat ? (n === 0 ? 'You answer' : 'you answer') : `${name(s)} answers`))
+                .join(', ')}
             </p>
             {saying === '' && gates.length > 0 && (
-              <Closed gates={gates} parts={view.card!.parts} part={part} mine={among(item.seats, seat) && !tiedOff} onGo={onGo} onPass={() => setSaying('pass')} />
+              <Closed
+                gates={gates}
+                parts={view.card!.parts}
+                part={part}
+                mine={among(item.seats, seat) && !tiedOff}
+                onGo={onGo}
+                onPass={() => setSaying('pass')}
+              />
             )}
             {saying ? (
               <WordsForm
-                key={saying} draft={`${header.id}/${item.id}/${saying}`} onCancel={() => setSaying('')} label={SAYINGS[saying].label} action={SAYINGS[saying].action}
+                key={saying}
+                draft={`${header.id}/${item.id}/${saying}`}
+                onCancel={() => setSaying('')}
+                label={SAYINGS[saying].label}
+                action={SAYINGS[saying].action}
                 onSay={(words) => {
-                  say(KINDS[saying], saying === 'held' || saying === 'not-today' ? { reason: words } : { words }, item)
+                  say(
+                    KINDS[saying],
+                    saying === 'held' || saying === 'not-today' ? { reason: words } : { words },
+                    item,
+                  )
                   setSaying('')
                 }}
               />
@@ -146,15 +193,27 @@ export const ChecklistStage = ({ live, part, next, onGo }: ChecklistStageProps) 
               <div className={classes.actions}>
                 {!onlyReads && (
                   <Answer
-                    live={live} item={item} label="Seen and answered" main={gates.length === 0} disabled={!mine || tiedOff || gates.length > 0}
+                    live={live}
+                    item={item}
+                    label="Seen and answered"
+                    main={gates.length === 0}
+                    disabled={!mine || tiedOff || gates.length > 0}
                     onSay={(...said) => said.forEach(([kind, body]) => say(kind, body, item))}
                   />
                 )}
                 <div className={classes.ways}>
-                  <Action hotkey="a" disabled={!mine || tiedOff || statusOf(item) === 'later' || item.id === part.items.at(-1)?.id} onAct={() => setSaying('held')}>
+                  <Action
+                    hotkey="a"
+                    disabled={!mine || tiedOff || statusOf(item) === 'later' || item.id === part.items.at(-1)?.id}
+                    onAct={() => setSaying('held')}
+                  >
                     Hold it
                   </Action>
-                  <Action hotkey="s" disabled={!seat || !begun || tiedOff} onAct={() => act('checklist-stopped', { checklist: part.id }, `stopping ${part.title}`)}>
+                  <Action
+                    hotkey="s"
+                    disabled={!seat || !begun || tiedOff}
+                    onAct={() => act('checklist-stopped', { checklist: part.id }, `stopping ${part.title}`)}
+                  >
                     Stop here
                   </Action>
                   <Action hotkey="n" disabled={!mine || tiedOff} onAct={() => setSaying('not-today')}>
@@ -167,7 +226,8 @@ export const ChecklistStage = ({ live, part, next, onGo }: ChecklistStageProps) 
         )}
         <div className={classes.foot}>
           <Action
-            hotkey="z" disabled={!seat || tiedOff || stopped !== ''}
+            hotkey="z"
+            disabled={!seat || tiedOff || stopped !== ''}
             onAct={() => {
               const last = lastSaid(part.items, steps, seat, () => true)[0]
               if (last) act('step-undone', { step: last.id }, last.challenge)

@@ -15,7 +15,10 @@ interface ItemListProps {
   zone: string
 }
 
-/** The whole checklist with its line; for who wants it, what the alerting system would tell and what rests on the crew alone. */
+/**
+ * The whole checklist with its line; for who wants it, what the alerting system would tell and what rests on the
+ * crew alone.
+ */
 export const ItemList = ({ items, at, statusOf, progress, zone }: ItemListProps) => {
   const [told, setTold] = useState(false)
   const answer = (i: ItemView): string => {
@@ -30,7 +33,10 @@ export const ItemList = ({ items, at, statusOf, progress, zone }: ItemListProps)
       <ol className={classes.list}>
         {items.map((i, n) => (
           <li
-            key={i.id} className={classes.item} data-now={i.id === at?.id || undefined} data-line={(i.belowLine && !items[n - 1]?.belowLine) || undefined}
+            key={i.id}
+            className={classes.item}
+            data-now={i.id === at?.id || undefined}
+            data-line={(i.belowLine && !items[n - 1]?.belowLine) || undefined}
             data-settled={statusOf(i) === 'done' || undefined}
           >
             <Slot status={statusOf(i)} />

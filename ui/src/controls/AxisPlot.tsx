@@ -30,11 +30,24 @@ export const AxisPlot = ({ axis, input, values, failed }: AxisPlotProps) => {
         <path d="M-100-100v200M100-100v200" className={classes.stop} />
         {axis.channels.map((c, n) => (
           <polyline
-            key={c.column} className={classes.trace} strokeDasharray={DASHES[n % DASHES.length]}
-            points={values.map((v) => `${(v[input] ?? 0).toFixed(1)},${y(v[c.column] ?? 0, c.least, c.most).toFixed(1)}`).join(' ')}
+            key={c.column}
+            className={classes.trace}
+            strokeDasharray={DASHES[n % DASHES.length]}
+            points={values
+              .map((v) => `${(v[input] ?? 0).toFixed(1)},${y(v[c.column] ?? 0, c.least, c.most).toFixed(1)}`)
+              .join(' ')}
           />
         ))}
-        {last && axis.channels.map((c) => <circle key={c.column} cx={last[input]} cy={y(last[c.column] ?? 0, c.least, c.most)} r={5} className={classes.now} />)}
+        {last &&
+          axis.channels.map((c) => (
+            <circle
+              key={c.column}
+              cx={last[input]}
+              cy={y(last[c.column] ?? 0, c.least, c.most)}
+              r={5}
+              className={classes.now}
+            />
+          ))}
       </svg>
       <p className={classes.ends}>
         <span>{axis.negative}</span>

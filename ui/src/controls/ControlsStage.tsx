@@ -14,32 +14,49 @@ import { AxisPlot } from './AxisPlot'
 import classes from './ControlsStage.module.css'
 import { onSamples, samplesOf } from '../live/samples'
 
-/** The flight control check: what the controls asked for and what the surfaces did, drawn as it happens, then judged. */
+/**
+ * The flight control check: what the controls asked for and what the surfaces did, drawn as it happens, then
+ * judged.
+ */
 export const ControlsStage = ({ live, onGo }: { live: Live; onGo: (stage: string) => void }) => {
   const { view, seat } = live
   const id = view.header.id
   const samples = useSyncExternalStore(onSamples, () => samplesOf(id))
   const [behaviour, setBehaviour] = useState('sound')
   const [startedAfter, setStartedAfter] = useState(-1)
-  const behaviours = useQuery<Behaviour[], Problem>({ queryKey: ['behaviours'], queryFn: () => ask('GET', '/api/simulated-aircraft'), staleTime: Infinity })
+  const behaviours = useQuery<Behaviour[], Problem>({
+    queryKey: ['behaviours'],
+    queryFn: () => ask('GET', '/api/simulated-aircraft'),
+    staleTime: Infinity,
+  })
   const start = useMutation<void, Problem>({
     mutationFn: () => ask('POST', `/api/departures/${id}/controls`, { device: deviceName(), behaviour }),
     onMutate: () => setStartedAfter(view.progress.number),
   })
   const recorded = useMutation<{ name: string; judgement: JudgementView }, Problem, File>({
-    mutationFn: async (file) => ({ name: file.name, judgement: await ask('POST', `/api/departures/${id}/recorded-controls`, await file.text()) }),
+    mutationFn: async (file) => ({
+      name: file.name,
+      judgement: await ask('POST', `/api/departures/${id}/recorded-controls`, await file.text()),
+    }),
   })
   const openFile = useRef<HTMLButtonElement>(null)
   const done = view.progress.controls
   const last = samples.values.at(-1)
   // The judgement of the check under way is in once the log has gone on since it was started.
-  const running = start.isPending || (start.isSuccess && !samples.lost && (!done || view.progress.number === startedAfter))
+  const running =
+    start.isPending || (start.isSuccess && !samples.lost && (!done || view.progress.number === startedAfter))
   const shown = recorded.data?.judgement ?? (running ? undefined : done?.judgement)
   return (
     <div>
       <p className={classes.where}>Control check · {view.card?.controlCheckWhen}</p>
       <h1 className={classes.h1}>
-        {recorded.data ? `Recorded trace ${recorded.data.name}: ${passed(recorded.data.judgement)}` : running ? 'Follow the controls: pitch, roll, yaw' : done ? verdict(done.judgement) : 'Full, free, correct sense, back to neutral'}
+        {recorded.data
+          ? `Recorded trace ${recorded.data.name}: ${passed(recorded.data.judgement)}`
+          : running
+            ? 'Follow the controls: pitch, roll, yaw'
+            : done
+              ? verdict(done.judgement)
+              : 'Full, free, correct sense, back to neutral'}
       </h1>
       {shown ? (
         <p className={classes.summary}>{shown.summary}</p>
@@ -48,7 +65,13 @@ export const ControlsStage = ({ live, onGo }: { live: Live; onGo: (stage: string
       )}
       <div className={classes.plots}>
         {view.header.axes.map((axis, n) => (
-          <AxisPlot key={axis.name} axis={axis} input={n + 1} values={samples.values} failed={(shown?.findings ?? []).some((f) => !f.passed && f.axis === axis.name.toLowerCase())} />
+          <AxisPlot
+            key={axis.name}
+            axis={axis}
+            input={n + 1}
+            values={samples.values}
+            failed={(shown?.findings ?? []).some((f) => !f.passed && f.axis === axis.name.toLowerCase())}
+          />
         ))}
       </div>
       <div className={classes.data}>
@@ -58,15 +81,23 @@ export const ControlsStage = ({ live, onGo }: { live: Live; onGo: (stage: string
           Data: simulated aircraft{last ? `, ${last[0]?.toFixed(1)} s` : ''}
         </p>
         <NativeSelect
-          aria-label="How the simulated aircraft behaves" value={behaviour} onChange={(e) => setBehaviour(e.currentTarget.value)} className={classes.behaviour}
+          aria-label="How the simulated aircraft behaves"
+          value={behaviour}
+          onChange={(e) => setBehaviour(e.currentTarget.value)}
+          className={classes.behaviour}
           data={(behaviours.data ?? []).map((b) => ({ value: b.name, label: `Simulated: ${b.words.toLowerCase()}` }))}
         />
       </div>
       <div className={classes.actions}>
-        <Action hotkey="c" main={!done?.judgement.passed} disabled={!seat || running || view.progress.tiedOff !== undefined} onAct={() => {
-          recorded.reset()
-          start.mutate()
-        }}>
+        <Action
+          hotkey="c"
+          main={!done?.judgement.passed}
+          disabled={!seat || running || view.progress.tiedOff !== undefined}
+          onAct={() => {
+            recorded.reset()
+            start.mutate()
+          }}
+        >
           {running ? 'Check under way' : done ? 'Check again' : 'Start the check'}
         </Action>
         {done?.judgement.passed && <GoOn progress={view.progress} from="controls" onGo={onGo} />}
@@ -83,7 +114,9 @@ export const ControlsStage = ({ live, onGo }: { live: Live; onGo: (stage: string
       </div>
       {start.isError && <ProblemNotice problem={asProblem(start.error)} />}
       {recorded.isError && <ProblemNotice problem={asProblem(recorded.error)} />}
-      {recorded.data && <p className={classes.source}>A recorded trace is judged and shown; it does not count for this departure.</p>}
+      {recorded.data && (
+        <p className={classes.source}>A recorded trace is judged and shown; it does not count for this departure.</p>
+      )}
       {shown && <Findings judgement={shown} />}
       {done && !recorded.data && !running && (
         <p className={classes.source}>
@@ -97,7 +130,8 @@ export const ControlsStage = ({ live, onGo }: { live: Live; onGo: (stage: string
   )
 }
 
-const passed = (j: JudgementView) => (j.passed ? 'passed' : `${j.findings.filter((f) => !f.passed).length} not as it should be`)
+const passed = (j: JudgementView) =>
+  j.passed ? 'passed' : `${j.findings.filter((f) => !f.passed).length} not as it should be`
 const verdict = (j: JudgementView) => (j.passed ? 'Control check passed' : 'Control check not passed')
 
 const Findings = ({ judgement }: { judgement: JudgementView }) => {

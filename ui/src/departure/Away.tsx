@@ -18,7 +18,9 @@ const SHOWN = 3
 const lastDone = ({ view, seat }: Live) => {
   const { steps } = view.progress
   // Of a step that the other seat still has to answer, nobody can say that both are sure.
-  const sure = (view.card?.parts ?? []).flatMap((p) => p.items.filter((i) => steps[i.id]?.settled).map((item) => ({ id: item.id, item, stage: p.stage })))
+  const sure = (view.card?.parts ?? []).flatMap((p) =>
+    p.items.filter((i) => steps[i.id]?.settled).map((item) => ({ id: item.id, item, stage: p.stage })),
+  )
   return lastSaid(sure, steps, seat, (m) => m.outcome === 'done').slice(0, SHOWN)
 }
 
@@ -40,7 +42,9 @@ export const Away = ({ live, onBack }: { live: Live; onBack: (stage: string, ste
           Called away at {clockTime(since, view.header.zone)}, {span(now - Date.parse(since))}
         </p>
         <h1>{done[0] ? done[0].item.challenge : 'Nothing was done yet'}</h1>
-        {done[0] && <p className={classes.last}>{done[0].item.response}. This you did last; it is shown to you again.</p>}
+        {done[0] && (
+          <p className={classes.last}>{done[0].item.response}. This you did last; it is shown to you again.</p>
+        )}
         <ol>
           {done.slice(1).map((d) => (
             <li key={d.item.id}>
@@ -61,7 +65,8 @@ const AskAfter = () => {
   const [after, setAfter] = useState(() => stored.get(AFTER, CHOICES[1]!))
   return (
     <NativeSelect
-      label="Ask whether I was called away" value={String(after)}
+      label="Ask whether I was called away"
+      value={String(after)}
       onChange={(e) => {
         stored.set(AFTER, Number(e.currentTarget.value))
         setAfter(Number(e.currentTarget.value))

@@ -15,10 +15,17 @@ import classes from './DepartureList.module.css'
 export const DepartureList = ({ me }: { me: Me }) => {
   const navigate = useNavigate()
   const client = useQueryClient()
-  const lines = useQuery<DepartureLine[], Problem>({ queryKey: ['departures'], queryFn: () => ask('GET', '/api/departures'), refetchInterval: 20_000 })
+  const lines = useQuery<DepartureLine[], Problem>({
+    queryKey: ['departures'],
+    queryFn: () => ask('GET', '/api/departures'),
+    refetchInterval: 20_000,
+  })
   const open = useMutation<DepartureView, Problem, DepartureLine>({
     mutationFn: (line) =>
-      (line.opened ? ask<DepartureView>('GET', `/api/departures/${line.id}`) : ask<DepartureView>('POST', `/api/departures/${line.id}/open`)).catch((p: Problem) => {
+      (line.opened
+        ? ask<DepartureView>('GET', `/api/departures/${line.id}`)
+        : ask<DepartureView>('POST', `/api/departures/${line.id}/open`)
+      ).catch((p: Problem) => {
         // Nobody answers: what this device has of it, until somebody does.
         const kept = p.status === 0 ? client.getQueryData<DepartureView>(['departure', line.id]) : undefined
         if (!kept) throw p
@@ -30,7 +37,10 @@ export const DepartureList = ({ me }: { me: Me }) => {
     },
   })
   const sorted = [...(lines.data ?? [])].sort(
-    (a, b) => Number(a.tiedOff) - Number(b.tiedOff) || Number(b.yours) - Number(a.yours) || a.departs.localeCompare(b.departs),
+    (a, b) =>
+      Number(a.tiedOff) - Number(b.tiedOff) ||
+      Number(b.yours) - Number(a.yours) ||
+      a.departs.localeCompare(b.departs),
   )
   useHotkeys(sorted.slice(0, 9).map((l, i) => [String(i + 1), () => open.mutate(l)]))
   return (
@@ -39,7 +49,9 @@ export const DepartureList = ({ me }: { me: Me }) => {
       <main className={classes.main}>
         <h1 className={classes.h1}>Departures</h1>
         {(lines.error ?? open.error) && <ProblemNotice problem={(lines.error ?? open.error)!} />}
-        {lines.data?.length === 0 && <p>No flights yet. Fleet standards or an administrator bring them in at the desk.</p>}
+        {lines.data?.length === 0 && (
+          <p>No flights yet. Fleet standards or an administrator bring them in at the desk.</p>
+        )}
         <ul className={classes.list}>
           {sorted.map((l, i) => (
             <Line key={l.id} line={l} hotkey={i < 9 ? String(i + 1) : ''} onOpen={() => open.mutate(l)} />
@@ -54,7 +66,12 @@ const Line = ({ line, hotkey, onOpen }: { line: DepartureLine; hotkey: string; o
   const left = Date.parse(line.departs) - useNow()
   return (
     <li>
-      <UnstyledButton className={classes.line} data-yours={line.yours || undefined} data-over={line.tiedOff || undefined} onClick={onOpen}>
+      <UnstyledButton
+        className={classes.line}
+        data-yours={line.yours || undefined}
+        data-over={line.tiedOff || undefined}
+        onClick={onOpen}
+      >
         <span className={classes.when}>
           <b>{clockTime(line.departs, line.zone)}</b>
           {!line.tiedOff && <span>{left > 0 ? `in ${span(left)}` : `${span(left)} past`}</span>}
@@ -82,16 +99,24 @@ const SEATS = ['left', 'right', 'engineer']
 const Crew = ({ line }: { line: DepartureLine }) => (
   <span className={classes.crew}>
     {line.seats.length === 0 || line.tiedOff
-      ? [...line.crew].sort((a, b) => SEATS.indexOf(a.seat) - SEATS.indexOf(b.seat)).map((c) => (
-          <span key={c.id}>
-            <Pennant seats={[c.seat]} /> {c.name}
-          </span>
-        ))
+      ? [...line.crew]
+          .sort((a, b) => SEATS.indexOf(a.seat) - SEATS.indexOf(b.seat))
+          .map((c) => (
+            <span key={c.id}>
+              <Pennant seats={[c.seat]} /> {c.name}
+            </span>
+          ))
       : line.seats.map((s) => (
           <span key={s.seat}>
             <Pennant seats={[s.seat]} /> {s.name}
             <span className={classes.doing}>
-              {!s.taken ? 'not in the seat yet' : s.away ? `called away since ${clockTime(s.away, line.zone)}` : s.all > 0 ? `${s.doing}, ${s.done} of ${s.all}` : s.doing}
+              {!s.taken
+                ? 'not in the seat yet'
+                : s.away
+                  ? `called away since ${clockTime(s.away, line.zone)}`
+                  : s.all > 0
+                    ? `${s.doing}, ${s.done} of ${s.all}`
+                    : s.doing}
             </span>
           </span>
         ))}
@@ -105,13 +130,20 @@ const Standing = ({ line }: { line: DepartureLine }) => {
   return (
     <span className={classes.standing}>
       <b>{line.opened ? line.note : line.yours ? 'Open it' : 'Not opened'}</b>
-      {line.opened && !line.tiedOff && left !== undefined && <span data-late={left < 0 || undefined}>{left < 0 ? `${span(left)} late` : `${span(left)} left for it`}</span>}
-      {!line.tiedOff && line.first.map((t, i) => (
-        <span key={`${i}/${t.title}`} className={classes.tag} data-late={t.late || undefined}>
-          {t.title}
+      {line.opened && !line.tiedOff && left !== undefined && (
+        <span data-late={left < 0 || undefined}>{left < 0 ? `${span(left)} late` : `${span(left)} left for it`}</span>
+      )}
+      {!line.tiedOff &&
+        line.first.map((t, i) => (
+          <span key={`${i}/${t.title}`} className={classes.tag} data-late={t.late || undefined}>
+            {t.title}
+          </span>
+        ))}
+      {!line.tiedOff && more > 0 && (
+        <span>
+          and {more} more {more === 1 ? 'tag' : 'tags'}
         </span>
-      ))}
-      {!line.tiedOff && more > 0 && <span>and {more} more {more === 1 ? 'tag' : 'tags'}</span>}
+      )}
       {line.opened && !line.tiedOff && line.tags === 0 && <span>no tag hangs</span>}
     </span>
   )

@@ -35,17 +35,23 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
   // The stage is chosen once, on arrival; afterwards the crew moves, not the program.
   const shown = stage ?? current
   // Always the same, so that a press in a stage does not draw the cord anew.
-  const go = useCallback((to: string, step = '') => {
-    setWanted((w) => ({ step, asked: w.asked + 1 }))
-    void navigate({ to: '/departures/$id', params: { id }, search: { stage: to } })
-  }, [navigate, id])
-  const onTag = useCallback((tag: TagView) => {
-    if (tag.hand) {
-      setHeld(tag)
-      return
-    }
-    go(tag.go, tag.steps[0])
-  }, [go])
+  const go = useCallback(
+    (to: string, step = '') => {
+      setWanted((w) => ({ step, asked: w.asked + 1 }))
+      void navigate({ to: '/departures/$id', params: { id }, search: { stage: to } })
+    },
+    [navigate, id],
+  )
+  const onTag = useCallback(
+    (tag: TagView) => {
+      if (tag.hand) {
+        setHeld(tag)
+        return
+      }
+      go(tag.go, tag.steps[0])
+    },
+    [go],
+  )
   const acting = live?.seat && live.view.card && !live.view.progress.tiedOff ? live : undefined
   // Who is away does nothing: the keys of a stage under the away screen would still be pressed.
   const away = live?.view.progress.seats.some((s) => s.seat === live.seat && s.away)
@@ -53,13 +59,16 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
   const goAway = () => acting?.outbox.put('interrupted', {}, 'being called away')
 
   useEffect(() => {
-    if (live && !stage) void navigate({ to: '/departures/$id', params: { id }, search: { stage: current }, replace: true })
+    if (live && !stage)
+      void navigate({ to: '/departures/$id', params: { id }, search: { stage: current }, replace: true })
   })
   useHotkeys([
     ['h', () => acting && beginHanging()],
     ['i', goAway],
   ])
-  useHotkeys((live?.view.progress.beads ?? []).slice(0, BEAD_KEYS.length).map((b, i) => [BEAD_KEYS[i]!, () => go(b.stage)]))
+  useHotkeys(
+    (live?.view.progress.beads ?? []).slice(0, BEAD_KEYS.length).map((b, i) => [BEAD_KEYS[i]!, () => go(b.stage)]),
+  )
 
   if (problem && problem.status > 0) {
     return (
@@ -68,14 +77,29 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
       </main>
     )
   }
-  if (!live) return <main className={classes.alone}>{problem ? <ProblemNotice problem={problem} /> : <p>Fetching the departure.</p>}</main>
+  if (!live)
+    return (
+      <main className={classes.alone}>
+        {problem ? <ProblemNotice problem={problem} /> : <p>Fetching the departure.</p>}
+      </main>
+    )
 
   return (
     <div className={classes.screen}>
-      <Header view={live.view} connected={live.connected} waiting={live.out.waiting.length} {...(acting && { onHang: beginHanging, onAway: goAway })} />
+      <Header
+        view={live.view}
+        connected={live.connected}
+        waiting={live.out.waiting.length}
+        {...(acting && { onHang: beginHanging, onAway: goAway })}
+      />
       <Cord
-        beads={live.view.progress.beads} tags={live.view.progress.tags} shown={shown} zone={live.view.header.zone}
-        bare={live.view.card !== undefined && live.view.progress.tags.length + live.view.progress.unfinished.length === 0}
+        beads={live.view.progress.beads}
+        tags={live.view.progress.tags}
+        shown={shown}
+        zone={live.view.header.zone}
+        bare={
+          live.view.card !== undefined && live.view.progress.tags.length + live.view.progress.unfinished.length === 0
+        }
         onGo={go}
         onTag={onTag}
         onHang={acting && beginHanging}
@@ -87,7 +111,16 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
         {held && <TakeTag live={live} tag={held} onDone={() => setHeld(undefined)} />}
         <LookAgain live={live} onTag={onTag} />
         {(live.out.unkept ?? 0) > 0 && (
-          <ProblemNotice problem={new Problem(0, 'unkept', 'This browser keeps nothing: it is full, or private.', 'Stay on this page until what you said is sent, or go on with another device.')} />
+          <ProblemNotice
+            problem={
+              new Problem(
+                0,
+                'unkept',
+                'This browser keeps nothing: it is full, or private.',
+                'Stay on this page until what you said is sent, or go on with another device.',
+              )
+            }
+          />
         )}
         <RefusedList outbox={live.outbox} refused={live.out.refused} />
         {!away && <Stage live={live} stage={shown} wanted={wanted} onGo={go} />}
@@ -130,7 +163,18 @@ const Stage = ({ live, stage, wanted, onGo }: StageProps) => {
   const { view } = live
   if (stage === 'day') return <DayStage live={live} onGo={onGo} />
   if (!view.card) {
-    return <ProblemNotice problem={new Problem(409, 'no-card', 'The card has not been cut yet.', 'Take your seat, then enter the report and the day under "Status and day".')} />
+    return (
+      <ProblemNotice
+        problem={
+          new Problem(
+            409,
+            'no-card',
+            'The card has not been cut yet.',
+            'Take your seat, then enter the report and the day under "Status and day".',
+          )
+        }
+      />
+    )
   }
   if (stage === 'tie-off') return <TieOffStage live={live} onGo={onGo} />
   if (stage === 'finds') return <FindsStage live={live} />
@@ -139,5 +183,14 @@ const Stage = ({ live, stage, wanted, onGo }: StageProps) => {
   // What must be so before the check comes first; the check itself stays reachable whatever is open.
   if (stage === 'controls' && (parts.length === 0 || around)) return <ControlsStage live={live} onGo={onGo} />
   if (parts.length === 0) return <p>Nothing of this stage is on today's card.</p>
-  return <Parts key={`${stage}/${wanted.asked}`} live={live} stage={stage} parts={parts} wanted={wanted.step} onGo={onGo} />
+  return (
+    <Parts
+      key={`${stage}/${wanted.asked}`}
+      live={live}
+      stage={stage}
+      parts={parts}
+      wanted={wanted.step}
+      onGo={onGo}
+    />
+  )
 }

@@ -61,7 +61,14 @@ export const Header = ({ view, connected, waiting, onHang, onAway }: HeaderProps
         </span>
       )}
       {onHang && (
-        <Button variant="plain" size="desk" className={classes.plain!} data-hang onClick={onHang} rightSection={<Key>h</Key>}>
+        <Button
+          variant="plain"
+          size="desk"
+          className={classes.plain!}
+          data-hang
+          onClick={onHang}
+          rightSection={<Key>h</Key>}
+        >
           Hang a tag
         </Button>
       )}

@@ -31,7 +31,13 @@ export const Parts = ({ live, stage, parts, wanted, onGo }: PartsProps) => {
   const mine = (p: PartView): boolean => owed(view, p, seat) > 0
   // Chosen once, on arrival: what the other seat does must not turn the page.
   const [chosen, setChosen] = useState(
-    () => (parts.find((p) => p.items.some((i) => i.id === wanted)) ?? parts.find((p) => mine(p)) ?? parts.find((p) => left(p) > 0) ?? parts[0])?.id ?? '',
+    () =>
+      (
+        parts.find((p) => p.items.some((i) => i.id === wanted)) ??
+        parts.find((p) => mine(p)) ??
+        parts.find((p) => left(p) > 0) ??
+        parts[0]
+      )?.id ?? '',
   )
   const ids = [...parts.map((p) => p.id), ...(stage === 'controls' ? [CHECK] : [])]
   const part = parts.find((p) => p.id === chosen)
@@ -50,7 +56,12 @@ export const Parts = ({ live, stage, parts, wanted, onGo }: PartsProps) => {
       {ids.length > 1 && (
         <nav className={classes.parts} aria-label="Procedures of this stage">
           {parts.map((p) => (
-            <UnstyledButton key={p.id} aria-current={p.id === chosen ? 'page' : undefined} data-done={left(p) === 0 || undefined} onClick={() => setChosen(p.id)}>
+            <UnstyledButton
+              key={p.id}
+              aria-current={p.id === chosen ? 'page' : undefined}
+              data-done={left(p) === 0 || undefined}
+              onClick={() => setChosen(p.id)}
+            >
               {p.title}
               <span>{left(p) === 0 ? 'done' : `${p.items.length - left(p)} of ${p.items.length}`}</span>
             </UnstyledButton>

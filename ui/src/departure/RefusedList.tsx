@@ -11,7 +11,16 @@ export const RefusedList = ({ outbox, refused }: { outbox: Outbox; refused: read
   const first = refused[0]
   if (!first && photo) {
     return (
-      <ProblemNotice problem={new Problem(409, photo.problem.code, `Not taken: ${photo.label}. ${photo.problem.what}`, 'The find stands without it. Take the photo again if it matters.')}>
+      <ProblemNotice
+        problem={
+          new Problem(
+            409,
+            photo.problem.code,
+            `Not taken: ${photo.label}. ${photo.problem.what}`,
+            'The find stands without it. Take the photo again if it matters.',
+          )
+        }
+      >
         <div style={{ display: 'flex', gap: '0.5rem', marginTop: '0.5rem' }}>
           <Action hotkey="x" onAct={() => dismissPhoto(photo.id)}>
             Read
@@ -23,7 +32,17 @@ export const RefusedList = ({ outbox, refused }: { outbox: Outbox; refused: read
   if (!first) return null
   const more = refused.length > 1 ? ` ${refused.length - 1} more after this.` : ''
   return (
-    <ProblemNotice problem={new Problem(409, first.code ?? 'refused', `Not taken: ${first.event.label}. ${first.what}`, first.tryThis + more, first.faults)}>
+    <ProblemNotice
+      problem={
+        new Problem(
+          409,
+          first.code ?? 'refused',
+          `Not taken: ${first.event.label}. ${first.what}`,
+          first.tryThis + more,
+          first.faults,
+        )
+      }
+    >
       <div style={{ display: 'flex', gap: '0.5rem', marginTop: '0.5rem' }}>
         <Action hotkey="x" onAct={() => outbox.dismiss(first.event.id)}>
           Read

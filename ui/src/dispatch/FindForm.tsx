@@ -12,7 +12,13 @@ import { v7 } from 'uuid'
 export interface FindWords {
   find: string
   note: string
-  what: { severity: string; count: number; entry: string | null; spot: { x: number; y: number } | null; photos: string[] }
+  what: {
+    severity: string
+    count: number
+    entry: string | null
+    spot: { x: number; y: number } | null
+    photos: string[]
+  }
 }
 
 interface FindFormProps {
@@ -35,7 +41,11 @@ export const FindForm = ({ departure, card, item, onRaise, onCancel }: FindFormP
   const station = card.places.find((p) => p.id === item.place && p.width === 0)
   const raise = (note: string) => {
     const named = severity === 'danger' ? undefined : entry
-    onRaise({ find: v7(), note, what: { severity, count: named && named.installed > 1 ? count : 1, entry: named?.id ?? null, spot, photos } })
+    onRaise({
+      find: v7(),
+      note,
+      what: { severity, count: named && named.installed > 1 ? count : 1, entry: named?.id ?? null, spot, photos },
+    })
   }
   const addPhotos = async (files: FileList | null) => {
     for (const file of files ?? []) {
@@ -49,12 +59,24 @@ export const FindForm = ({ departure, card, item, onRaise, onCancel }: FindFormP
     }
   }
   return (
-    <WordsForm draft={`${departure}/${item.id}/find`} label="What is not as it should be?" action="Raise the find" onSay={raise} onCancel={onCancel}>
+    <WordsForm
+      draft={`${departure}/${item.id}/find`}
+      label="What is not as it should be?"
+      action="Raise the find"
+      onSay={raise}
+      onCancel={onCancel}
+    >
       <fieldset className={classes.choice}>
         <legend>How bad?</legend>
         {card.severities.map((s) => (
           <label key={s.id} data-on={severity === s.id || undefined}>
-            <input type="radio" name="severity" value={s.id} checked={severity === s.id} onChange={() => setSeverity(s.id)} />
+            <input
+              type="radio"
+              name="severity"
+              value={s.id}
+              checked={severity === s.id}
+              onChange={() => setSeverity(s.id)}
+            />
             {s.words}
           </label>
         ))}
@@ -75,11 +97,25 @@ export const FindForm = ({ departure, card, item, onRaise, onCancel }: FindFormP
         </fieldset>
       )}
       {entry && entry.installed > 1 && (
-        <NumberInput label="How many?" value={count} min={1} max={entry.installed} allowDecimal={false} onChange={(v) => setCount(Math.max(1, Number(v) || 1))} />
+        <NumberInput
+          label="How many?"
+          value={count}
+          min={1}
+          max={entry.installed}
+          allowDecimal={false}
+          onChange={(v) => setCount(Math.max(1, Number(v) || 1))}
+        />
       )}
       <div className={classes.photos}>
         <label className={classes.camera}>
-          <input type="file" accept="image/*" capture="environment" multiple aria-label="Photo" onChange={(e) => void addPhotos(e.currentTarget.files)} />
+          <input
+            type="file"
+            accept="image/*"
+            capture="environment"
+            multiple
+            aria-label="Photo"
+            onChange={(e) => void addPhotos(e.currentTarget.files)}
+          />
           {photos.length === 0 ? 'Take a photo' : 'Another photo'}
         </label>
         <PhotoRow ids={photos} of={item.challenge} />
@@ -88,7 +124,16 @@ export const FindForm = ({ departure, card, item, onRaise, onCancel }: FindFormP
       {station && (
         <div className={classes.where}>
           <p>{spot ? 'Marked. Tap again to move it.' : 'Tap where it is, if that helps.'}</p>
-          <Walk planform={card.planform} places={card.places} route={[station.id]} here={station.id} left={new Set()} spots={spot ? [spot] : []} around={station} onSpot={setSpot} />
+          <Walk
+            planform={card.planform}
+            places={card.places}
+            route={[station.id]}
+            here={station.id}
+            left={new Set()}
+            spots={spot ? [spot] : []}
+            around={station}
+            onSpot={setSpot}
+          />
         </div>
       )}
     </WordsForm>

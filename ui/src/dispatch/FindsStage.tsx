@@ -15,14 +15,26 @@ import classes from './FindsStage.module.css'
 
 const VERDICTS: { name: CaseView['allowed'][number]; words: string; means: string; hotkey: string }[] = [
   { name: 'nothing-to-enter', words: 'Nothing to enter', means: 'It is as it may be.', hotkey: 'q' },
-  { name: 'fly-with-entry', words: 'Fly with an entry', means: 'Under the entry named; you say what is entered.', hotkey: 'w' },
-  { name: 'maintenance-first', words: 'Maintenance first', means: 'The aircraft waits for licensed maintenance.', hotkey: 'e' },
+  {
+    name: 'fly-with-entry',
+    words: 'Fly with an entry',
+    means: 'Under the entry named; you say what is entered.',
+    hotkey: 'w',
+  },
+  {
+    name: 'maintenance-first',
+    words: 'Maintenance first',
+    means: 'The aircraft waits for licensed maintenance.',
+    hotkey: 'e',
+  },
   { name: 'stops-the-flight', words: 'Stops the flight', means: 'This aircraft does not go.', hotkey: 'r' },
 ]
 
 /** What was found at the same place before, to hold beside this one. */
 const Before = ({ view, find }: { view: DepartureView; find: FindView }) => {
-  const before = view.progress.tech.before.filter((b) => b.step === find.step || (find.place !== '' && b.place === find.place))
+  const before = view.progress.tech.before.filter(
+    (b) => b.step === find.step || (find.place !== '' && b.place === find.place),
+  )
   if (before.length === 0) return null
   return (
     <Fold line={`Found at this place before: ${before.length}`} className={classes.before!}>
@@ -49,7 +61,11 @@ export const FindsStage = ({ live }: { live: Live }) => {
   const station = view.card?.places.find((p) => p.id === find?.place && p.width === 0)
   const chosen = VERDICTS.find((v) => v.name === verdict)
   const decide = (f: FindView, name: string, words: string) => {
-    outbox.put('verdict-taken', { find: f.id, verdict: name.replaceAll('-', '_'), words }, `the decision on ${f.challenge}`)
+    outbox.put(
+      'verdict-taken',
+      { find: f.id, verdict: name.replaceAll('-', '_'), words },
+      `the decision on ${f.challenge}`,
+    )
     setVerdict('')
     setAgain('')
   }
@@ -70,7 +86,15 @@ export const FindsStage = ({ live }: { live: Live }) => {
           <PhotoRow ids={find.photos} of={find.challenge} />
           {view.card && station && find.spot && (
             <div className={classes.spot}>
-              <Walk planform={view.card.planform} places={view.card.places} route={[station.id]} here="" left={new Set()} spots={[find.spot]} around={station} />
+              <Walk
+                planform={view.card.planform}
+                places={view.card.places}
+                route={[station.id]}
+                here=""
+                left={new Set()}
+                spots={[find.spot]}
+                around={station}
+              />
             </div>
           )}
           {find.measured && <ReadingNote name={find.challenge} reading={view.progress.steps[find.step]?.reading} />}
@@ -81,22 +105,35 @@ export const FindsStage = ({ live }: { live: Live }) => {
             <p className={classes.facts}>The commander decides on it.</p>
           ) : chosen ? (
             <WordsForm
-              key={find.id + verdict} draft={`${view.header.id}/${find.id}/${verdict}`} label={`${chosen.words}: why, and what is entered?`} action={chosen.words}
-              onCancel={() => setVerdict('')} onSay={(words) => decide(find, verdict, words)}
+              key={find.id + verdict}
+              draft={`${view.header.id}/${find.id}/${verdict}`}
+              label={`${chosen.words}: why, and what is entered?`}
+              action={chosen.words}
+              onCancel={() => setVerdict('')}
+              onSay={(words) => decide(find, verdict, words)}
             />
           ) : (
             <div className={classes.actions}>
               {VERDICTS.map((v) => (
-                <Action key={v.name} hotkey={v.hotkey} disabled={view.progress.tiedOff !== undefined || find.proposed?.allowed.includes(v.name) === false} onAct={() => (v.name === 'nothing-to-enter' ? decide(find, v.name, '') : setVerdict(v.name))}>
+                <Action
+                  key={v.name}
+                  hotkey={v.hotkey}
+                  disabled={view.progress.tiedOff !== undefined || find.proposed?.allowed.includes(v.name) === false}
+                  onAct={() => (v.name === 'nothing-to-enter' ? decide(find, v.name, '') : setVerdict(v.name))}
+                >
                   {v.words}
-                  <small className={classes.means}>{find.proposed?.allowed.includes(v.name) === false ? 'The list does not support it.' : v.means}</small>
+                  <small className={classes.means}>
+                    {find.proposed?.allowed.includes(v.name) === false ? 'The list does not support it.' : v.means}
+                  </small>
                 </Action>
               ))}
             </div>
           )}
         </>
       ) : (
-        <h1 className={classes.note}>{kept.length > 0 ? 'Kept on this device' : finds.length === 0 ? 'No finds' : 'Every find has its decision'}</h1>
+        <h1 className={classes.note}>
+          {kept.length > 0 ? 'Kept on this device' : finds.length === 0 ? 'No finds' : 'Every find has its decision'}
+        </h1>
       )}
       {kept.length > 0 && (
         <ul className={classes.list} aria-label="Kept on this device">

@@ -9,7 +9,12 @@ export const Photo = ({ id, of }: { id: string; of: string }) => {
   const [missing, setMissing] = useState(false)
   if (missing) return <span className={classes.missing}>Photo on its way</span>
   return (
-    <UnstyledButton className={classes.photo} data-large={large || undefined} onClick={() => setLarge(!large)} aria-label={`Photo of ${of}`}>
+    <UnstyledButton
+      className={classes.photo}
+      data-large={large || undefined}
+      onClick={() => setLarge(!large)}
+      aria-label={`Photo of ${of}`}
+    >
       <img src={photoUrl(id)} alt="" onError={() => setMissing(true)} />
     </UnstyledButton>
   )

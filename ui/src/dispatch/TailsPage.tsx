@@ -26,7 +26,11 @@ const waits = (t: TailLine): string =>
 /** The fleet's tails, each with what its technical log holds open. */
 export const TailsPage = ({ me }: { me: Me }) => {
   const client = useQueryClient()
-  const tails = useQuery<TailLine[], Problem>({ queryKey: ['tails'], queryFn: () => ask('GET', '/api/tails'), refetchInterval: 20_000 })
+  const tails = useQuery<TailLine[], Problem>({
+    queryKey: ['tails'],
+    queryFn: () => ask('GET', '/api/tails'),
+    refetchInterval: 20_000,
+  })
   const bring = useMutation<BroughtInView, Problem, { path: string; file: File }>({
     mutationFn: async ({ path, file }) => ask('POST', path, await file.text()),
     onSuccess: () => client.invalidateQueries(),
@@ -55,7 +59,12 @@ export const TailsPage = ({ me }: { me: Me }) => {
             {KINDS.map((k) => (
               <label key={k.path}>
                 {k.words}
-                <input type="file" onChange={(e) => e.currentTarget.files?.[0] && bring.mutate({ path: k.path, file: e.currentTarget.files[0] })} />
+                <input
+                  type="file"
+                  onChange={(e) =>
+                    e.currentTarget.files?.[0] && bring.mutate({ path: k.path, file: e.currentTarget.files[0] })
+                  }
+                />
               </label>
             ))}
             {bring.error && <ProblemNotice problem={bring.error} />}
@@ -68,12 +77,20 @@ export const TailsPage = ({ me }: { me: Me }) => {
   )
 }
 
-const STANDING: Record<ImportView['standing'], string> = { 'may-be-withdrawn': 'not used yet', 'in-use': 'in use', withdrawn: 'withdrawn' }
+const STANDING: Record<ImportView['standing'], string> = {
+  'may-be-withdrawn': 'not used yet',
+  'in-use': 'in use',
+  withdrawn: 'withdrawn',
+}
 
 /** The files that were brought in: one that nobody has gone by yet can be withdrawn. */
 const Files = () => {
   const client = useQueryClient()
-  const files = useQuery<ImportView[], Problem>({ queryKey: ['imports'], queryFn: () => ask('GET', '/api/imports'), refetchInterval: 20_000 })
+  const files = useQuery<ImportView[], Problem>({
+    queryKey: ['imports'],
+    queryFn: () => ask('GET', '/api/imports'),
+    refetchInterval: 20_000,
+  })
   const withdraw = useMutation<void, Problem, number>({
     mutationFn: (number) => ask('DELETE', `/api/imports/${number}`),
     onSettled: () => client.invalidateQueries(),
@@ -97,7 +114,11 @@ const Files = () => {
               </Table.Td>
               <Table.Td>
                 {f.standing === 'may-be-withdrawn' ? (
-                  <Sure words="Withdraw" again={`Press again: ${f.rows} rows go`} onSure={() => withdraw.mutate(f.number)} />
+                  <Sure
+                    words="Withdraw"
+                    again={`Press again: ${f.rows} rows go`}
+                    onSure={() => withdraw.mutate(f.number)}
+                  />
                 ) : (
                   STANDING[f.standing]
                 )}

@@ -16,7 +16,11 @@ const route = getRouteApi('/tails/$tail')
 export const TechLogPage = ({ me }: { me: Me }) => {
   const { tail } = route.useParams()
   const client = useQueryClient()
-  const log = useQuery<TechLogView, Problem>({ queryKey: ['tech-log', tail], queryFn: () => ask('GET', `/api/tails/${tail}/log`), refetchInterval: 15_000 })
+  const log = useQuery<TechLogView, Problem>({
+    queryKey: ['tech-log', tail],
+    queryFn: () => ask('GET', `/api/tails/${tail}/log`),
+    refetchInterval: 15_000,
+  })
   const act = useMutation<TechLogView, Problem, ActForm>({
     mutationFn: (form) => ask('POST', `/api/tails/${tail}/log`, form),
     onSuccess: (view) => client.setQueryData(['tech-log', tail], view),
@@ -31,7 +35,13 @@ export const TechLogPage = ({ me }: { me: Me }) => {
       </h2>
       {defects.length === 0 && <p className={classes.none}>{none}</p>}
       {defects.map((d) => (
-        <Defect key={d.id} defect={d} yours={yours && defects !== cleared} entries={log.data.entries} onAct={act.mutate} />
+        <Defect
+          key={d.id}
+          defect={d}
+          yours={yours && defects !== cleared}
+          entries={log.data.entries}
+          onAct={act.mutate}
+        />
       ))}
     </section>
   )
@@ -43,9 +53,7 @@ export const TechLogPage = ({ me }: { me: Me }) => {
           <Link to="/tails">All technical logs</Link>
         </p>
         <h1 className={classes.h1}>{tail}</h1>
-        <p className={classes.facts}>
-          {log.data.list}. Licensed maintenance releases; this log does not.
-        </p>
+        <p className={classes.facts}>{log.data.list}. Licensed maintenance releases; this log does not.</p>
         <p className={classes.out}>
           <a href={`/api/tails/${tail}/log.pdf`} target="_blank" rel="noreferrer">
             Print
@@ -65,7 +73,11 @@ export const TechLogPage = ({ me }: { me: Me }) => {
               act.mutate({ kind: 'raised', words: raising }, { onSuccess: () => setRaising('') })
             }}
           >
-            <TextInput label="A defect found in maintenance" value={raising} onChange={(e) => setRaising(e.currentTarget.value)} />
+            <TextInput
+              label="A defect found in maintenance"
+              value={raising}
+              onChange={(e) => setRaising(e.currentTarget.value)}
+            />
             <Button type="submit" size="seat" disabled={raising.trim() === ''}>
               Write it in
             </Button>
@@ -127,7 +139,10 @@ const Defect = ({ defect, yours, entries, onAct }: DefectProps) => {
       )}
       {doing !== '' && (
         <ActFields
-          kind={doing} defect={defect} entries={entries} onCancel={() => setDoing('')}
+          kind={doing}
+          defect={defect}
+          entries={entries}
+          onCancel={() => setDoing('')}
           onAct={(form) => {
             onAct(form)
             setDoing('')
@@ -160,22 +175,56 @@ const ActFields = ({ kind, defect, entries, onAct, onCancel }: ActFieldsProps) =
       className={classes.fields}
       onSubmit={(e) => {
         e.preventDefault()
-        onAct({ kind, defect: defect.id, words, ...(kind === 'deferred' && { entry, count }), ...(kind === 'extended' && { lastDay: day }) })
+        onAct({
+          kind,
+          defect: defect.id,
+          words,
+          ...(kind === 'deferred' && { entry, count }),
+          ...(kind === 'extended' && { lastDay: day }),
+        })
       }}
     >
       {kind === 'deferred' && (
         <>
-          <NativeSelect label="Entry of the list" value={entry} onChange={(e) => setEntry(e.currentTarget.value)} data={entries.map((e) => ({ value: e.id, label: `${e.id} ${e.title}` }))} />
+          <NativeSelect
+            label="Entry of the list"
+            value={entry}
+            onChange={(e) => setEntry(e.currentTarget.value)}
+            data={entries.map((e) => ({ value: e.id, label: `${e.id} ${e.title}` }))}
+          />
           {chosen && (
             <p className={classes.facts}>
-              Category {chosen.category}: {chosen.days} days from the day after it was found. {chosen.most} may be out.
+              Category {chosen.category}: {chosen.days} days from the day after it was found. {chosen.most} may be
+              out.
             </p>
           )}
-          {chosen && chosen.most > 1 && <NumberInput label="How many?" value={count} min={1} max={chosen.most} onChange={(v) => setCount(Number(v) || 1)} />}
+          {chosen && chosen.most > 1 && (
+            <NumberInput
+              label="How many?"
+              value={count}
+              min={1}
+              max={chosen.most}
+              onChange={(v) => setCount(Number(v) || 1)}
+            />
+          )}
         </>
       )}
-      {kind === 'extended' && <TextInput type="date" label={`Last day, ${defect.terms?.latest} at the latest`} value={day} onChange={(e) => setDay(e.currentTarget.value)} />}
-      <Textarea label={ASKS[kind]} value={words} autosize minRows={2} maxLength={2000} onChange={(e) => setWords(e.currentTarget.value)} />
+      {kind === 'extended' && (
+        <TextInput
+          type="date"
+          label={`Last day, ${defect.terms?.latest} at the latest`}
+          value={day}
+          onChange={(e) => setDay(e.currentTarget.value)}
+        />
+      )}
+      <Textarea
+        label={ASKS[kind]}
+        value={words}
+        autosize
+        minRows={2}
+        maxLength={2000}
+        onChange={(e) => setWords(e.currentTarget.value)}
+      />
       <div className={classes.acts}>
         <Button type="submit" size="seat" variant="main" disabled={words.trim() === ''}>
           {DOES[kind]}

@@ -21,7 +21,10 @@ export const TechStatus = ({ live }: { live: Live }) => {
   return (
     <section className={classes.tech}>
       <h2>
-        Technical log <Link to="/tails/$tail" params={{ tail }}>of {tail}</Link>
+        Technical log{' '}
+        <Link to="/tails/$tail" params={{ tail }}>
+          of {tail}
+        </Link>
       </h2>
       {logTail === '' ? (
         <form
@@ -30,16 +33,28 @@ export const TechStatus = ({ live }: { live: Live }) => {
             read()
           }}
         >
-          <TextInput label="Registration on the log in the flight deck" value={text} disabled={!seat || view.progress.tiedOff !== undefined} autoCapitalize="characters" onChange={(e) => setText(e.currentTarget.value)} />
+          <TextInput
+            label="Registration on the log in the flight deck"
+            value={text}
+            disabled={!seat || view.progress.tiedOff !== undefined}
+            autoCapitalize="characters"
+            onChange={(e) => setText(e.currentTarget.value)}
+          />
           <Button type="submit" size="desk" disabled={!seat || text.trim() === ''}>
             Compare
           </Button>
         </form>
       ) : (
         <p data-other={logTail !== tail || undefined} className={classes.compared}>
-          {logTail === tail ? `The log in the flight deck is this aircraft's, ${tail}.` : `The log in the flight deck is of ${logTail}; this is ${tail}.`}
+          {logTail === tail
+            ? `The log in the flight deck is this aircraft's, ${tail}.`
+            : `The log in the flight deck is of ${logTail}; this is ${tail}.`}
           {logTail !== tail && (
-            <Button size="desk" disabled={!seat} onClick={() => outbox.put('log-tail-read', { tail }, 'the registration on the technical log')}>
+            <Button
+              size="desk"
+              disabled={!seat}
+              onClick={() => outbox.put('log-tail-read', { tail }, 'the registration on the technical log')}
+            >
               The right log is here now
             </Button>
           )}

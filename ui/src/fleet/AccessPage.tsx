@@ -14,17 +14,29 @@ const FEW = 3
 
 const utc = (at: string): string => at.slice(0, 16).replace('T', ' ')
 
-const where = (a: AccountView): string =>
-  a.devices.length === 0 ? 'not signed in' : `signed in on ${a.devices.length} ${a.devices.length === 1 ? 'device' : 'devices'}, last ${utc(a.devices[0]!.begun)} UTC from ${a.devices[0]!.address}`
+const where = (a: AccountView): string => {
+  const [last] = a.devices
+  if (!last) return 'not signed in'
+  const devices = a.devices.length === 1 ? '1 device' : `${a.devices.length} devices`
+  return `signed in on ${devices}, last ${utc(last.begun)} UTC from ${last.address}`
+}
 
 /** Who may come in, who is in, and what was done about it. */
 export const AccessPage = ({ me }: { me: Me }) => {
   const client = useQueryClient()
-  const accounts = useQuery<AccountView[], Problem>({ queryKey: ['accounts'], queryFn: () => ask('GET', '/api/accounts') })
+  const accounts = useQuery<AccountView[], Problem>({
+    queryKey: ['accounts'],
+    queryFn: () => ask('GET', '/api/accounts'),
+  })
   const log = useQuery<AccessView, Problem>({ queryKey: ['access'], queryFn: () => ask('GET', '/api/access') })
-  const act = useMutation<OneTimePassword | undefined, Problem, { id: string; act: 'one-time-password' | 'take-away' | 'sign-out' }>({
+  const act = useMutation<
+    OneTimePassword | undefined,
+    Problem,
+    { id: string; act: 'one-time-password' | 'take-away' | 'sign-out' }
+  >({
     mutationFn: ({ id, act }) => ask('POST', `/api/accounts/${id}/${act}`),
-    onSettled: () => client.invalidateQueries({ predicate: (q) => ['accounts', 'access'].includes(String(q.queryKey[0])) }),
+    onSettled: () =>
+      client.invalidateQueries({ predicate: (q) => ['accounts', 'access'].includes(String(q.queryKey[0])) }),
   })
   const [all, setAll] = useState(false)
   const failures = log.data?.failures ?? []
@@ -35,7 +47,10 @@ export const AccessPage = ({ me }: { me: Me }) => {
       <TopBar me={me} />
       <main className={classes.main}>
         <h1>Access</h1>
-        <p>A new one-time password, access taken away or a new role counts at once: whoever is in under that name is out.</p>
+        <p>
+          A new one-time password, access taken away or a new role counts at once: whoever is in under that name is
+          out.
+        </p>
         {problem && <ProblemNotice problem={problem} />}
         <Given passwords={given} />
         {failures.length > 0 && (
@@ -74,9 +89,7 @@ export const AccessPage = ({ me }: { me: Me }) => {
                   <br />
                   {a.id}, {a.role}
                 </Table.Td>
-                <Table.Td>
-                  {a.state === 'in use' ? where(a) : `${a.state}, ${where(a)}`}
-                </Table.Td>
+                <Table.Td>{a.state === 'in use' ? where(a) : `${a.state}, ${where(a)}`}</Table.Td>
                 <Table.Td>
                   <div className={classes.acts}>
                     <Button size="desk" onClick={() => act.mutate({ id: a.id, act: 'one-time-password' })}>
@@ -88,7 +101,11 @@ export const AccessPage = ({ me }: { me: Me }) => {
                       </Button>
                     )}
                     {!a.takenAway && a.id !== me.id && (
-                      <Sure words="Take away" again={`Press again: ${a.name} is out`} onSure={() => act.mutate({ id: a.id, act: 'take-away' })} />
+                      <Sure
+                        words="Take away"
+                        again={`Press again: ${a.name} is out`}
+                        onSure={() => act.mutate({ id: a.id, act: 'take-away' })}
+                      />
                     )}
                   </div>
                 </Table.Td>

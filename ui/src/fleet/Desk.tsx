@@ -17,11 +17,17 @@ const KINDS = [
 export const Desk = ({ me }: { me: Me }) => {
   const client = useQueryClient()
   const bring = useMutation<BroughtIn & { title: string }, Problem, { path: string; title: string; file: File }>({
-    mutationFn: async ({ path, title, file }) => ({ title, ...(await ask<BroughtIn>('POST', path, await file.text())) }),
+    mutationFn: async ({ path, title, file }) => ({
+      title,
+      ...(await ask<BroughtIn>('POST', path, await file.text())),
+    }),
     onSuccess: () => client.invalidateQueries(),
   })
   const withdraw = useMutation<BroughtIn & { title: string }, Problem, string>({
-    mutationFn: async (edition) => ({ title: 'The fleet before it', ...(await ask<BroughtIn>('DELETE', `/api/fleet?edition=${edition}`)) }),
+    mutationFn: async (edition) => ({
+      title: 'The fleet before it',
+      ...(await ask<BroughtIn>('DELETE', `/api/fleet?edition=${edition}`)),
+    }),
     onSuccess: () => client.invalidateQueries(),
     onMutate: () => bring.reset(),
   })
@@ -29,16 +35,26 @@ export const Desk = ({ me }: { me: Me }) => {
     withdraw.reset()
     bring.mutate(one)
   }
-  const done = withdraw.data && !bring.data ? { ...withdraw.data, again: 'is in force again' } : bring.data && { ...bring.data, again: 'brought in' }
+  const done =
+    withdraw.data && !bring.data
+      ? { ...withdraw.data, again: 'is in force again' }
+      : bring.data && { ...bring.data, again: 'brought in' }
   return (
     <>
       <TopBar me={me} />
       <main className={classes.main}>
         <h1>Desk</h1>
-        <p>Bring in YAML or JSON files. A file with a fault changes nothing; every fault is named with its place. Procedure packs are drawn up under Procedures.</p>
+        <p>
+          Bring in YAML or JSON files. A file with a fault changes nothing; every fault is named with its place.
+          Procedure packs are drawn up under Procedures.
+        </p>
         <div className={classes.kinds}>
           {KINDS.map((k) => (
-            <FileButton key={k.path} accept=".yaml,.yml,.json" onChange={(file) => file && bringIn({ path: k.path, title: k.title, file })}>
+            <FileButton
+              key={k.path}
+              accept=".yaml,.yml,.json"
+              onChange={(file) => file && bringIn({ path: k.path, title: k.title, file })}
+            >
               {(props) => (
                 <UnstyledButton {...props} className={classes.kind}>
                   <b>{k.title}</b>
@@ -65,7 +81,10 @@ export const Desk = ({ me }: { me: Me }) => {
 
 /** The fleet in force; one brought in by mistake can go, and the one before it is in force again. */
 const InForce = ({ onWithdraw }: { onWithdraw: (edition: string) => void }) => {
-  const fleet = useQuery<FleetView | null, Problem>({ queryKey: ['fleet'], queryFn: async () => (await ask<FleetView | null>('GET', '/api/fleet')) ?? null })
+  const fleet = useQuery<FleetView | null, Problem>({
+    queryKey: ['fleet'],
+    queryFn: async () => (await ask<FleetView | null>('GET', '/api/fleet')) ?? null,
+  })
   if (!fleet.data) return null
   const { operator, tails, people, at, by, edition, mayBeWithdrawn } = fleet.data
   return (
@@ -85,7 +104,11 @@ const InForce = ({ onWithdraw }: { onWithdraw: (edition: string) => void }) => {
             </Table.Td>
             <Table.Td>
               {mayBeWithdrawn ? (
-                <Sure words="Withdraw" again="Press again: the fleet before it is in force" onSure={() => onWithdraw(edition)} />
+                <Sure
+                  words="Withdraw"
+                  again="Press again: the fleet before it is in force"
+                  onSure={() => onWithdraw(edition)}
+                />
               ) : (
                 'the first one brought in'
               )}
@@ -100,7 +123,10 @@ const InForce = ({ onWithdraw }: { onWithdraw: (edition: string) => void }) => {
 /** Flights that nobody has opened yet: brought in by mistake, they can go. */
 const Withdraw = () => {
   const client = useQueryClient()
-  const flights = useQuery<DepartureLine[], Problem>({ queryKey: ['departures'], queryFn: () => ask('GET', '/api/departures') })
+  const flights = useQuery<DepartureLine[], Problem>({
+    queryKey: ['departures'],
+    queryFn: () => ask('GET', '/api/departures'),
+  })
   const withdraw = useMutation<void, Problem, string>({
     mutationFn: (id) => ask('DELETE', `/api/flights/${id}`),
     onSettled: () => client.invalidateQueries({ queryKey: ['departures'] }),

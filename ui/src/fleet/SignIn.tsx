@@ -37,29 +37,62 @@ export const SignIn = ({ onIn }: { onIn: (me: Me) => void }) => {
           </defs>
           <rect x="36" width="9" height="800" fill="url(#lay)" />
           {[120, 260, 400, 540].map((y, i) => (
-            <rect key={y} x="24" y={y} width="33" height="33" rx="8" className={i === 0 ? classes.now : classes.bead} />
+            <rect
+              key={y}
+              x="24"
+              y={y}
+              width="33"
+              height="33"
+              rx="8"
+              className={i === 0 ? classes.now : classes.bead}
+            />
           ))}
           <path d="M45 316h22m0-17h46l-9 17 9 17H67z" className={classes.tag} />
         </svg>
       </div>
       <section className={classes.form}>
         <h1>Neat Lanyard</h1>
-        <p className={classes.lead}>Whatever is opened hangs as a tag until it is closed. A bare cord is ready to go.</p>
+        <p className={classes.lead}>
+          Whatever is opened hangs as a tag until it is closed. A bare cord is ready to go.
+        </p>
         <form
           onSubmit={(e) => {
             e.preventDefault()
             enter.mutate({ who: who.trim(), password })
           }}
         >
-          <TextInput label="Name" value={who} onChange={(e) => setWho(e.currentTarget.value)} autoComplete="username" autoCapitalize="none" size="md" autoFocus />
-          <PasswordInput label="Password" value={password} onChange={(e) => setPassword(e.currentTarget.value)} autoComplete="current-password" size="md" mt="sm" />
+          <TextInput
+            label="Name"
+            value={who}
+            onChange={(e) => setWho(e.currentTarget.value)}
+            autoComplete="username"
+            autoCapitalize="none"
+            size="md"
+            autoFocus
+          />
+          <PasswordInput
+            label="Password"
+            value={password}
+            onChange={(e) => setPassword(e.currentTarget.value)}
+            autoComplete="current-password"
+            size="md"
+            mt="sm"
+          />
           {enter.error && <ProblemNotice problem={enter.error} />}
-          <Button type="submit" variant="main" className={classes.enter!} disabled={enter.isPending} rightSection={<Key>enter</Key>}>
+          <Button
+            type="submit"
+            variant="main"
+            className={classes.enter!}
+            disabled={enter.isPending}
+            rightSection={<Key>enter</Key>}
+          >
             Sign in
           </Button>
         </form>
         <DayNight />
-        <p className={classes.caution}>For trained crews. The operator's manuals, the commander and licensed maintenance decide.</p>
+        <p className={classes.caution}>
+          For trained crews. The operator's manuals, the commander and licensed maintenance decide.
+        </p>
       </section>
       {about.data?.demo && (
         <section className={classes.demo}>

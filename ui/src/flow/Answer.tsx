@@ -28,7 +28,11 @@ export const Answer = ({ live, item, label, disabled, main, onSay }: AnswerProps
   if (item.measure) {
     return (
       <MeasureForm
-        key={item.id} draft={`${draft}/value`} measure={item.measure} allowed={live.view.progress.allowed[item.id]} disabled={disabled}
+        key={item.id}
+        draft={`${draft}/value`}
+        measure={item.measure}
+        allowed={live.view.progress.allowed[item.id]}
+        disabled={disabled}
         onValue={(read) => onSay(['measured', { value: read }])}
       />
     )
@@ -36,12 +40,19 @@ export const Answer = ({ live, item, label, disabled, main, onSay }: AnswerProps
   if (value?.back) {
     return (
       <ValueForm
-        key={item.id} draft={`${draft}/seen`} step={item.id} name={item.challenge} value={value} disabled={disabled}
-        onSay={(seen) => onSay(['value-said', { value: seen }])} onDiffer={(seen, words) => onSay(['overridden', { words }], ['value-said', { value: seen }])}
+        key={item.id}
+        draft={`${draft}/seen`}
+        step={item.id}
+        name={item.challenge}
+        value={value}
+        disabled={disabled}
+        onSay={(seen) => onSay(['value-said', { value: seen }])}
+        onDiffer={(seen, words) => onSay(['overridden', { words }], ['value-said', { value: seen }])}
       />
     )
   }
-  if (item.course.length > 0) return <Course key={item.id} draft={`${draft}/course`} beats={item.course} disabled={disabled} onDone={done} />
+  if (item.course.length > 0)
+    return <Course key={item.id} draft={`${draft}/course`} beats={item.course} disabled={disabled} onDone={done} />
   return (
     <Action hotkey="Space" shown="space" main={main} disabled={disabled} onAct={done}>
       {label}

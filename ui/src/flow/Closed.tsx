@@ -22,7 +22,12 @@ export const Closed = ({ gates, parts, part, mine, onChoose, onGo, onPass }: Clo
   const now = useNow()
   const first = gates[0]
   const its = first?.until ? undefined : parts.find((p) => p.items.some((i) => i.id === first?.before))
-  const goThere = !first || !its ? undefined : its.id !== part.id ? () => onGo(its.stage, first.before) : onChoose && (() => onChoose(first.before))
+  const goThere =
+    !first || !its
+      ? undefined
+      : its.id !== part.id
+        ? () => onGo(its.stage, first.before)
+        : onChoose && (() => onChoose(first.before))
   return (
     <div className={classes.closed}>
       {gates.map((g) => (
@@ -45,4 +50,7 @@ export const Closed = ({ gates, parts, part, mine, onChoose, onGo, onPass }: Clo
 }
 
 /** What is asked of who goes past what keeps a step closed. */
-export const PASS = { label: 'Why go past it? It hangs as a tag until what comes before is so.', action: 'Go past it' }
+export const PASS = {
+  label: 'Why go past it? It hangs as a tag until what comes before is so.',
+  action: 'Go past it',
+}

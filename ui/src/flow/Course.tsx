@@ -28,7 +28,12 @@ export const Course = ({ draft, beats, disabled, onDone }: CourseProps) => {
     <div className={classes.course}>
       <ol>
         {beats.map((b, n) => (
-          <li key={b.act} data-now={n === at || undefined} data-seen={n < at || undefined} aria-current={n === at ? 'step' : undefined}>
+          <li
+            key={b.act}
+            data-now={n === at || undefined}
+            data-seen={n < at || undefined}
+            aria-current={n === at ? 'step' : undefined}
+          >
             <b>{b.act}</b>
             <span>{b.see}</span>
           </li>

@@ -14,7 +14,10 @@ interface FoundSoProps {
   onFound: (item: ItemView) => void
 }
 
-/** What is on already when the crew comes, said by the crew or told by the aircraft; what makes it safe is never among it. */
+/**
+ * What is on already when the crew comes, said by the crew or told by the aircraft; what makes it safe is never
+ * among it.
+ */
 export const FoundSo = ({ live, items, unfolded, disabled, onFound }: FoundSoProps) => {
   if (items.length === 0) return null
   const told = new Set(live.view.progress.aircraft?.foundSo)

@@ -24,7 +24,10 @@ export const MeasureForm = ({ draft, measure, allowed, disabled, onValue }: Meas
   const [text, setText, dropText] = useDraft(draft)
   const [wrong, setWrong] = useState('')
   // The pack's limits, where today makes no others.
-  const limits = !allowed || measure.none !== undefined || allowed.words === measure.limits ? measure.limits : `Today ${allowed.words}`
+  const limits =
+    !allowed || measure.none !== undefined || allowed.words === measure.limits
+      ? measure.limits
+      : `Today ${allowed.words}`
   const input = useRef<HTMLInputElement>(null)
   const enter = () => {
     if (document.activeElement !== input.current && text.trim() === '') {
@@ -53,9 +56,18 @@ export const MeasureForm = ({ draft, measure, allowed, disabled, onValue }: Meas
         </span>
       )}
       <Input
-        ref={input} aria-label={`Value, ${measure.name}`} aria-invalid={wrong !== ''} error={wrong !== ''}
+        ref={input}
+        aria-label={`Value, ${measure.name}`}
+        aria-invalid={wrong !== ''}
+        error={wrong !== ''}
         aria-describedby={[limits && 'value-limits', wrong && 'value-wrong'].filter(Boolean).join(' ') || undefined}
-        inputMode="decimal" autoComplete="off" value={text} disabled={disabled} classNames={FIELD} rightSection={measure.unit} rightSectionWidth="auto"
+        inputMode="decimal"
+        autoComplete="off"
+        value={text}
+        disabled={disabled}
+        classNames={FIELD}
+        rightSection={measure.unit}
+        rightSectionWidth="auto"
         onChange={(e) => {
           setText(e.currentTarget.value)
           setWrong('')

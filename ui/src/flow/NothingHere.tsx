@@ -20,10 +20,17 @@ export const NothingHere = ({ view, part, seat, next, onGo }: NothingHereProps) 
   return (
     <div className={classes.nothing}>
       <p>
-        Nothing here for you{mine ? `; next is your ${mine.part.title.toLowerCase()}, ${mine.items} ${mine.items === 1 ? 'item' : 'items'}.` : ', and nothing is left for you.'}
+        Nothing here for you
+        {mine
+          ? `; next is your ${mine.part.title.toLowerCase()}, ${mine.items} ${mine.items === 1 ? 'item' : 'items'}.`
+          : ', and nothing is left for you.'}
       </p>
       {mine && stage && (
-        <Action hotkey="g" main onAct={() => (next && mine.part.stage === part.stage ? next.go() : onGo(stage.stage))}>
+        <Action
+          hotkey="g"
+          main
+          onAct={() => (next && mine.part.stage === part.stage ? next.go() : onGo(stage.stage))}
+        >
           Go to {mine.part.stage === part.stage ? mine.part.title.toLowerCase() : stage.title.toLowerCase()}
         </Action>
       )}

@@ -15,16 +15,28 @@ export const ReadAircraft = ({ live, first }: { live: Live; first: string }) => 
   const { view, seat } = live
   const url = `/api/departures/${view.header.id}/aircraft`
   const [behaviour, setBehaviour] = useState(first)
-  const behaviours = useQuery<Behaviour[], Problem>({ queryKey: ['aircraft', view.header.id], queryFn: () => ask('GET', url), staleTime: Infinity })
-  const read = useMutation<unknown, Problem>({ mutationFn: () => ask('POST', url, { device: deviceName(), behaviour }) })
+  const behaviours = useQuery<Behaviour[], Problem>({
+    queryKey: ['aircraft', view.header.id],
+    queryFn: () => ask('GET', url),
+    staleTime: Infinity,
+  })
+  const read = useMutation<unknown, Problem>({
+    mutationFn: () => ask('POST', url, { device: deviceName(), behaviour }),
+  })
   const told = view.progress.aircraft
   return (
     <div className={classes.read}>
       <NativeSelect
-        aria-label="What the simulated aircraft shows" value={behaviour} onChange={(e) => setBehaviour(e.currentTarget.value)}
+        aria-label="What the simulated aircraft shows"
+        value={behaviour}
+        onChange={(e) => setBehaviour(e.currentTarget.value)}
         data={(behaviours.data ?? []).map((b) => ({ value: b.name, label: `Simulated: ${b.words.toLowerCase()}` }))}
       />
-      <Action hotkey="q" disabled={!seat || !live.connected || view.progress.tiedOff !== undefined} onAct={() => read.mutate()}>
+      <Action
+        hotkey="q"
+        disabled={!seat || !live.connected || view.progress.tiedOff !== undefined}
+        onAct={() => read.mutate()}
+      >
         Read the aircraft
       </Action>
       {read.isError && <ProblemNotice problem={asProblem(read.error)} />}

@@ -21,13 +21,20 @@ export const StepRows = ({ items, at, name, placeName, steps, statusOf, open, on
     {items.map((i, n) => (
       <li key={i.id}>
         {i.place !== (items[n - 1]?.place ?? at?.place) && <p className={classes.next}>{placeName(i.place)}</p>}
-        <UnstyledButton className={classes.row} data-now={i.id === at?.id || undefined} data-settled={!open(i) || undefined} onClick={() => onChoose(i.id)}>
+        <UnstyledButton
+          className={classes.row}
+          data-now={i.id === at?.id || undefined}
+          data-settled={!open(i) || undefined}
+          onClick={() => onChoose(i.id)}
+        >
           <Slot status={statusOf(i)} />
           <span className={classes.rowChallenge}>
             {i.challenge}
             {i.added && <span className={classes.today}>today</span>}
           </span>
-          <span className={classes.rowResponse}>{steps[i.id]?.disagreed ? 'two answers' : (steps[i.id]?.reading?.shown ?? i.response)}</span>
+          <span className={classes.rowResponse}>
+            {steps[i.id]?.disagreed ? 'two answers' : (steps[i.id]?.reading?.shown ?? i.response)}
+          </span>
         </UnstyledButton>
       </li>
     ))}

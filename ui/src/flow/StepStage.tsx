@@ -31,7 +31,10 @@ type Saying = '' | 'find' | 'not-today' | 'does-not-fit' | 'pass'
 const SAYINGS = {
   'not-today': { label: 'Why not today?', action: 'Not today' },
   pass: PASS,
-  'does-not-fit': { label: 'What does not fit, on this tail or today? Fleet standards read it.', action: 'Tell fleet standards' },
+  'does-not-fit': {
+    label: 'What does not fit, on this tail or today? Fleet standards read it.',
+    action: 'Tell fleet standards',
+  },
 }
 
 interface StepStageProps {
@@ -71,7 +74,13 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
     <div className={classes.stage}>
       <section className={classes.work}>
         {item && <NothingHere view={view} part={part} seat={seat} next={next} onGo={onGo} />}
-        <FoundSo live={live} items={found} unfolded={s.done === 0} disabled={tiedOff} onFound={(i) => s.act('found-so', {}, i)} />
+        <FoundSo
+          live={live}
+          items={found}
+          unfolded={s.done === 0}
+          disabled={tiedOff}
+          onFound={(i) => s.act('found-so', {}, i)}
+        />
         {s.lastRead && <ReadingNote name={s.lastRead.name} reading={s.lastRead.reading} />}
         {item ? (
           <>
@@ -89,19 +98,43 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
                 <b>{value.shown}</b> {value.from}
               </p>
             )}
-            {item.notLit.length > 0 && <p className={classes.aside2}>Not lit by this test, press each: {item.notLit.join(', ').toLowerCase()}.</p>}
-            {item.pressTest.length > 0 && <p className={classes.aside2}>The lights test does not cover {item.pressTest.join(', ').toLowerCase()}: press-test it, dark may be a dead bulb.</p>}
+            {item.notLit.length > 0 && (
+              <p className={classes.aside2}>
+                Not lit by this test, press each: {item.notLit.join(', ').toLowerCase()}.
+              </p>
+            )}
+            {item.pressTest.length > 0 && (
+              <p className={classes.aside2}>
+                The lights test does not cover {item.pressTest.join(', ').toLowerCase()}: press-test it, dark may be a
+                dead bulb.
+              </p>
+            )}
             {item.added && <Added>{item.added}</Added>}
             {item.caution && <Caution>{item.caution}</Caution>}
             {s.statusOf(item) === 'again' && <AskedAgain because={view.progress.steps[item.id]?.again ?? ''} />}
             <ReadingNote name={item.measure?.name ?? ''} reading={view.progress.steps[item.id]?.reading} />
             <Marks step={view.progress.steps[item.id]} zone={view.header.zone} />
             {saying === '' && closed && (
-              <Closed gates={s.gates} parts={view.card!.parts} part={part} mine={mine && !tiedOff} onChoose={s.choose} onGo={onGo} onPass={() => say('pass')} />
+              <Closed
+                gates={s.gates}
+                parts={view.card!.parts}
+                part={part}
+                mine={mine && !tiedOff}
+                onChoose={s.choose}
+                onGo={onGo}
+                onPass={() => say('pass')}
+              />
             )}
             {saying === '' ? (
               <div className={classes.actions}>
-                <Answer live={live} item={item} label="Done" main={!closed && mine} disabled={!mine || answered || tiedOff || closed} onSay={s.say} />
+                <Answer
+                  live={live}
+                  item={item}
+                  label="Done"
+                  main={!closed && mine}
+                  disabled={!mine || answered || tiedOff || closed}
+                  onSay={s.say}
+                />
                 <Action hotkey="f" disabled={!seat || tiedOff} onAct={() => say('find')}>
                   Find
                 </Action>
@@ -111,7 +144,11 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
               </div>
             ) : saying === 'find' ? (
               <FindForm
-                key={item.id} departure={view.header.id} card={view.card!} item={item} onCancel={() => setSaying('')}
+                key={item.id}
+                departure={view.header.id}
+                card={view.card!}
+                item={item}
+                onCancel={() => setSaying('')}
                 onRaise={(find) => {
                   s.act('find-raised', { ...find }, item)
                   setSaying('')
@@ -120,7 +157,10 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
               />
             ) : (
               <WordsForm
-                key={`${item.id}/${saying}`} draft={`${view.header.id}/${item.id}/${saying}`} label={SAYINGS[saying].label} action={SAYINGS[saying].action}
+                key={`${item.id}/${saying}`}
+                draft={`${view.header.id}/${item.id}/${saying}`}
+                label={SAYINGS[saying].label}
+                action={SAYINGS[saying].action}
                 onCancel={() => setSaying('')}
                 onSay={(words) => {
                   if (saying === 'not-today') s.act('step-not-today', { reason: words }, item)
@@ -130,7 +170,9 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
                 }}
               />
             )}
-            {!mine && seat !== '' && <p className={classes.notYours}>This is the other seat's. You can still raise a find.</p>}
+            {!mine && seat !== '' && (
+              <p className={classes.notYours}>This is the other seat's. You can still raise a find.</p>
+            )}
             {answered && <p className={classes.notYours}>You have answered; the other seat has not yet.</p>}
             {(!mine || answered) && next && here && (
               <div className={classes.actions}>
@@ -141,7 +183,16 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
         ) : (
           <Finished progress={view.progress} part={part} next={next} onGo={onGo} />
         )}
-        <StepRows items={listed} at={item} name={s.place?.name ?? part.title} placeName={s.placeName} steps={view.progress.steps} statusOf={s.statusOf} open={s.open} onChoose={s.choose} />
+        <StepRows
+          items={listed}
+          at={item}
+          name={s.place?.name ?? part.title}
+          placeName={s.placeName}
+          steps={view.progress.steps}
+          statusOf={s.statusOf}
+          open={s.open}
+          onChoose={s.choose}
+        />
         <div className={classes.foot}>
           {s.plainHere.length > 0 && mine && (
             <Action hotkey="shift+Space" shown="shift space" onAct={s.markPlace}>
@@ -160,24 +211,37 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
       </section>
       <aside className={classes.aside}>
         <FlightDeck
-          places={view.card!.places} path={s.places} at={s.visit} left={s.left} others={others}
+          places={view.card!.places}
+          path={s.places}
+          at={s.visit}
+          left={s.left}
+          others={others}
           onPlace={(p) => {
             s.goToPlace(p)
             setSaying('')
           }}
         />
         <OtherSeat progress={view.progress} seat={seat} />
-        {handable && item && others.map((o, n) => (
-          <Action
-            key={o.seat} hotkey={n === 0 ? 'k' : 'shift+k'} shown={n === 0 ? 'k' : 'shift k'} disabled={tiedOff}
-            onAct={() => {
-              live.outbox.put('panel-handed-over', { panel: item.place, to: o.seat }, `handing over ${s.place?.name ?? item.place}`)
-              s.choose('')
-            }}
-          >
-            Hand this panel to {o.name.split(' ').at(-1)}
-          </Action>
-        ))}
+        {handable &&
+          item &&
+          others.map((o, n) => (
+            <Action
+              key={o.seat}
+              hotkey={n === 0 ? 'k' : 'shift+k'}
+              shown={n === 0 ? 'k' : 'shift k'}
+              disabled={tiedOff}
+              onAct={() => {
+                live.outbox.put(
+                  'panel-handed-over',
+                  { panel: item.place, to: o.seat },
+                  `handing over ${s.place?.name ?? item.place}`,
+                )
+                s.choose('')
+              }}
+            >
+              Hand this panel to {o.name.split(' ').at(-1)}
+            </Action>
+          ))}
       </aside>
     </div>
   )

@@ -12,10 +12,13 @@ export const Takeoff = ({ live, stage }: { live: Live; stage: string }) => {
   const { takeoff } = live.view.progress
   if (takeoff.length === 0 || !STAGES.includes(stage)) return null
   const off = takeoff.filter((t) => !t.so)
+  const stands = off.length === 0 ? 'as wanted' : `${off.length} of ${takeoff.length} not as wanted`
   return (
     <Fold
-      line={`Take-off configuration: ${off.length === 0 ? 'as wanted' : `${off.length} of ${takeoff.length} not as wanted`}`} tone={off.length > 0 ? 'off' : 'rest'}
-      unfolded={off.length > 0} className={classes.takeoff!}
+      line={`Take-off configuration: ${stands}`}
+      tone={off.length > 0 ? 'off' : 'rest'}
+      unfolded={off.length > 0}
+      className={classes.takeoff!}
     >
       <ul>
         {off.map((t) => (

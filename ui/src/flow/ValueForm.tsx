@@ -49,7 +49,10 @@ export const ValueForm = ({ draft, step, name, value, disabled, onSay, onDiffer 
         </p>
         {because ? (
           <WordsForm
-            draft={`${draft}/differs`} label="Why is it different? It hangs as a tag." action={`It is ${differs}`} onCancel={() => setBecause(false)}
+            draft={`${draft}/differs`}
+            label="Why is it different? It hangs as a tag."
+            action={`It is ${differs}`}
+            onCancel={() => setBecause(false)}
             onSay={(words) => {
               dropText()
               onDiffer(differs, words)
@@ -81,15 +84,23 @@ export const ValueForm = ({ draft, step, name, value, disabled, onSay, onDiffer 
   }
   return (
     <form
-      className={classes.form} data-step={step}
+      className={classes.form}
+      data-step={step}
       onSubmit={(e) => {
         e.preventDefault()
         say(text)
       }}
     >
       <Input
-        error={wrong !== ''} classNames={FIELD}
-        aria-label={`What is seen, ${name}`} aria-invalid={wrong !== ''} aria-describedby={wrong ? 'seen-wrong' : undefined} inputMode="decimal" autoComplete="off" value={text} disabled={disabled}
+        error={wrong !== ''}
+        classNames={FIELD}
+        aria-label={`What is seen, ${name}`}
+        aria-invalid={wrong !== ''}
+        aria-describedby={wrong ? 'seen-wrong' : undefined}
+        inputMode="decimal"
+        autoComplete="off"
+        value={text}
+        disabled={disabled}
         onChange={(e) => {
           setText(e.currentTarget.value)
           setWrong('')

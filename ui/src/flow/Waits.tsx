@@ -17,7 +17,8 @@ export const Waits = ({ live }: { live: Live }) => {
   const now = useNow()
   const { waits } = view.progress
   const over = waits.filter((w) => left(w, now) <= 0)
-  const seen = (w: WaitView) => (w.tag ? outbox.put('tag-taken', { tag: w.tag }, w.words) : outbox.put('wait-seen', { step: w.step }, w.words))
+  const seen = (w: WaitView) =>
+    w.tag ? outbox.put('tag-taken', { tag: w.tag }, w.words) : outbox.put('wait-seen', { step: w.step }, w.words)
   const called = `called/${view.header.id}`
   const calls = over.map((w) => `${w.step}${w.tag} ${w.until}`).join()
   useEffect(() => {

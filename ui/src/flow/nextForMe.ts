@@ -10,9 +10,14 @@ export interface NextForMe {
 
 /** How many items of a procedure a seat must still answer. */
 export const owed = (view: DepartureView, part: PartView, seat: string): number =>
-  part.items.filter((i) => among(view.progress.steps[i.id]?.owes ?? i.seats, seat) && !view.progress.steps[i.id]?.settled).length
+  part.items.filter(
+    (i) => among(view.progress.steps[i.id]?.owes ?? i.seats, seat) && !view.progress.steps[i.id]?.settled,
+  ).length
 
-/** The first procedure of the card with something for a seat, this one before all others; nothing where there is none. */
+/**
+ * The first procedure of the card with something for a seat, this one before all others; nothing where there is
+ * none.
+ */
 export const nextForMe = (view: DepartureView, here: PartView, seat: string): NextForMe | undefined => {
   for (const part of [here, ...(view.card?.parts ?? [])]) {
     const items = owed(view, part, seat)

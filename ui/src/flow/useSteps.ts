@@ -29,12 +29,14 @@ export const useSteps = (live: Live, part: PartView, wanted: string) => {
   const owed = (i: ItemView): boolean => open(i) && among(steps[i.id]?.owes ?? i.seats, seat)
   // What was put aside comes last.
   const now = (i: ItemView): boolean => owed(i) && statusOf(i) !== 'later'
-  const item = part.items.find((i) => i.id === chosen) ?? part.items.find(now) ?? part.items.find(owed) ?? part.items.find(open)
+  const item =
+    part.items.find((i) => i.id === chosen) ?? part.items.find(now) ?? part.items.find(owed) ?? part.items.find(open)
   const mine = item !== undefined && among(item.seats, seat)
   const visits = visitsOf(part.items)
   const visit = visits.findIndex((v) => v.some((i) => i.id === item?.id))
   const here = visits[visit] ?? []
-  const act = (kind: string, body: Record<string, unknown>, of: ItemView) => outbox.put(kind, { step: of.id, ...body }, of.challenge)
+  const act = (kind: string, body: Record<string, unknown>, of: ItemView) =>
+    outbox.put(kind, { step: of.id, ...body }, of.challenge)
   const move = (by: number) => {
     const at = part.items.findIndex((i) => i.id === item?.id)
     setChosen(part.items[Math.max(0, Math.min(part.items.length - 1, at + by))]?.id ?? '')
@@ -43,10 +45,16 @@ export const useSteps = (live: Live, part: PartView, wanted: string) => {
     ['ArrowDown', () => move(1)],
     ['ArrowUp', () => move(-1)],
   ])
-  // A value has to be read and entered; the rest of a place is answered with one press, and so is that nothing is missing.
+  // A value has to be read and entered; the rest of a place is answered with one press, and so is that nothing is
+  // missing.
   const said = new Set<string>()
   const plainHere = here.filter((i) => {
-    const plain = owed(i) && (!i.measure || i.measure.none !== undefined) && i.course.length === 0 && !view.progress.values[i.id]?.back && closedBy(view.progress, i.id, said).length === 0
+    const plain =
+      owed(i) &&
+      (!i.measure || i.measure.none !== undefined) &&
+      i.course.length === 0 &&
+      !view.progress.values[i.id]?.back &&
+      closedBy(view.progress, i.id, said).length === 0
     if (plain) said.add(i.id)
     return plain
   })
@@ -74,7 +82,10 @@ export const useSteps = (live: Live, part: PartView, wanted: string) => {
     here,
     plainHere,
     /** What the value entered last means, while one is at another step and it is worth a word. */
-    lastRead: read && last && last.level !== 'as-it-should-be' && read.id !== item?.id ? { name: read.challenge, reading: last } : undefined,
+    lastRead:
+      read && last && last.level !== 'as-it-should-be' && read.id !== item?.id
+        ? { name: read.challenge, reading: last }
+        : undefined,
     left: new Set(part.items.filter(open).map((i) => i.place)),
     done: part.items.filter((i) => !open(i)).length,
     statusOf,
@@ -88,11 +99,13 @@ export const useSteps = (live: Live, part: PartView, wanted: string) => {
       setChosen('')
     },
     markPlace: () => {
-      outbox.putAll(plainHere.map((i) => ({
-        kind: i.measure ? 'measured' : 'step-done',
-        body: { step: i.id, ...(i.measure && { value: i.measure.none }) },
-        label: i.challenge,
-      })))
+      outbox.putAll(
+        plainHere.map((i) => ({
+          kind: i.measure ? 'measured' : 'step-done',
+          body: { step: i.id, ...(i.measure && { value: i.measure.none }) },
+          label: i.challenge,
+        })),
+      )
       setChosen('')
     },
     undo: () => {

@@ -16,7 +16,8 @@ export const ReadingNote = ({ name, reading }: { name: string; reading: ReadingV
   if (!reading) return null
   return (
     <Fold
-      tone={TONES[reading.level] ?? 'rest'} className={classes.reading!}
+      tone={TONES[reading.level] ?? 'rest'}
+      className={classes.reading!}
       line={
         <span className={classes.line} data-level={reading.level}>
           <span className={classes.level}>{LEVELS[reading.level] ?? reading.level}</span>

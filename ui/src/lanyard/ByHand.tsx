@@ -22,15 +22,42 @@ export const HangTag = ({ live, onDone }: { live: Live; onDone: () => void }) =>
   return (
     <section className={classes.hand} aria-label="Hang a tag">
       <WordsForm
-        draft={`${header.id}/tag`} label="What must not be forgotten?" action="Hang it" onCancel={onDone}
+        draft={`${header.id}/tag`}
+        label="What must not be forgotten?"
+        action="Hang it"
+        onCancel={onDone}
         onSay={(words) => {
-          live.outbox.put('tag-hung', { tag: v7(), words, due: due.replaceAll('-', '_'), ...(minutes && { calls: new Date(serverNow() + Number(minutes) * MINUTE_MS).toISOString() }) }, words)
+          live.outbox.put(
+            'tag-hung',
+            {
+              tag: v7(),
+              words,
+              due: due.replaceAll('-', '_'),
+              ...(minutes && { calls: new Date(serverNow() + Number(minutes) * MINUTE_MS).toISOString() }),
+            },
+            words,
+          )
           onDone()
         }}
       >
         <div className={classes.when}>
-          <NativeSelect size="md" label="Gone by the end of" value={due} onChange={(e) => setDue(e.currentTarget.value)} data={ahead.map((b) => ({ value: b.stage, label: b.title }))} />
-          <NativeSelect size="md" label="Call" value={minutes} onChange={(e) => setMinutes(e.currentTarget.value)} data={[{ value: '', label: 'not by the clock' }, ...CALLS.map((m) => ({ value: m, label: `after ${m} min` }))]} />
+          <NativeSelect
+            size="md"
+            label="Gone by the end of"
+            value={due}
+            onChange={(e) => setDue(e.currentTarget.value)}
+            data={ahead.map((b) => ({ value: b.stage, label: b.title }))}
+          />
+          <NativeSelect
+            size="md"
+            label="Call"
+            value={minutes}
+            onChange={(e) => setMinutes(e.currentTarget.value)}
+            data={[
+              { value: '', label: 'not by the clock' },
+              ...CALLS.map((m) => ({ value: m, label: `after ${m} min` })),
+            ]}
+          />
         </div>
       </WordsForm>
     </section>
@@ -47,7 +74,9 @@ export const TakeTag = ({ live, tag, onDone }: { live: Live; tag: TagView; onDon
     </p>
     <div>
       <Action
-        hotkey="Enter" main disabled={!live.seat || live.view.progress.tiedOff !== undefined}
+        hotkey="Enter"
+        main
+        disabled={!live.seat || live.view.progress.tiedOff !== undefined}
         onAct={() => {
           live.outbox.put('tag-taken', { tag: tag.hand }, tag.title)
           onDone()

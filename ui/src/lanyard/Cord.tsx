@@ -28,34 +28,53 @@ interface CordProps {
   onHang: (() => void) | undefined
 }
 
-/** The map of the job: a cord from the flight-deck door to the line-up, a bead a stage, tags where they must be gone. */
+/**
+ * The map of the job: a cord from the flight-deck door to the line-up, a bead a stage, tags where they must be
+ * gone.
+ */
 export const Cord = memo(({ beads, tags, shown, zone, bare, onGo, onTag, onHang }: CordProps) => {
   const now = useNow()
   const beadsOf = useRef<HTMLOListElement>(null)
   useEffect(() => {
     beadsOf.current?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
   }, [shown])
-  const count = bare ? 'The cord is bare' : tags.length === 0 ? 'No tag hangs' : `${tags.length} ${tags.length === 1 ? 'tag hangs' : 'tags hang'}`
+  const count = bare
+    ? 'The cord is bare'
+    : tags.length === 0
+      ? 'No tag hangs'
+      : `${tags.length} ${tags.length === 1 ? 'tag hangs' : 'tags hang'}`
   return (
     <nav className={classes.cord} aria-label="The cord" data-crowded={tags.length > CROWDED || undefined}>
       <ol className={classes.beads} ref={beadsOf}>
         {beads.map((bead, i) => (
           <li key={bead.stage} className={classes.stage}>
             <UnstyledButton
-              className={classes.bead} data-state={bead.state} data-shown={bead.stage === shown || undefined}
-              onClick={() => onGo(bead.stage)} aria-current={bead.stage === shown ? 'page' : undefined}
+              className={classes.bead}
+              data-state={bead.state}
+              data-shown={bead.stage === shown || undefined}
+              onClick={() => onGo(bead.stage)}
+              aria-current={bead.stage === shown ? 'page' : undefined}
             >
               <span className={classes.knot} data-state={bead.state} aria-hidden="true" />
               <span className={classes.title}>{bead.title}</span>
               <kbd className={classes.key}>{BEAD_KEYS[i]}</kbd>
               <span className={classes.facts}>{facts(bead, now, zone)}</span>
             </UnstyledButton>
-            <Hanging bead={bead} tags={tags.filter((t) => t.stage === bead.stage)} crowded={tags.length > CROWDED} zone={zone} onTag={onTag} />
+            <Hanging
+              bead={bead}
+              tags={tags.filter((t) => t.stage === bead.stage)}
+              crowded={tags.length > CROWDED}
+              zone={zone}
+              onTag={onTag}
+            />
           </li>
         ))}
       </ol>
       <p className={classes.end}>{count}.</p>
-      <Fold className={classes.below!} line={`${beads.find((b) => b.stage === shown)?.title ?? 'Finds'} · ${count.toLowerCase()}`}>
+      <Fold
+        className={classes.below!}
+        line={`${beads.find((b) => b.stage === shown)?.title ?? 'Finds'} · ${count.toLowerCase()}`}
+      >
         {tags.map((t) => (
           <Tag key={t.key} tag={t} pressing={t.late || !t.mayStay} zone={zone} onTag={onTag} />
         ))}
@@ -92,12 +111,20 @@ const Hanging = ({ bead, tags, crowded, zone, onTag }: HangingProps) => {
       {bundled && (
         <div className={classes.hanging}>
           <span className={classes.string} aria-hidden="true" />
-          <UnstyledButton className={classes.tag} data-bundle aria-expanded={unfolded} onClick={() => setUnfolded(!unfolded)}>
-            <span className={classes.tagTitle}>{unfolded ? `${rest.length} tags, fold them` : `${rest.length} tags at rest`}</span>
+          <UnstyledButton
+            className={classes.tag}
+            data-bundle
+            aria-expanded={unfolded}
+            onClick={() => setUnfolded(!unfolded)}
+          >
+            <span className={classes.tagTitle}>
+              {unfolded ? `${rest.length} tags, fold them` : `${rest.length} tags at rest`}
+            </span>
           </UnstyledButton>
         </div>
       )}
-      {(!bundled || unfolded) && rest.map((t) => <Tag key={t.key} tag={t} pressing={false} zone={zone} onTag={onTag} />)}
+      {(!bundled || unfolded) &&
+        rest.map((t) => <Tag key={t.key} tag={t} pressing={false} zone={zone} onTag={onTag} />)}
     </>
   )
 }
@@ -111,7 +138,13 @@ const facts = (bead: BeadView, now: number, zone: string): string => {
   else if (bead.all > 1 && (bead.done > 0 || bead.state === 'current')) parts.push(`${bead.done} of ${bead.all}`)
   if (bead.due && bead.state !== 'done') {
     const left = Date.parse(bead.due) - now
-    parts.push(left < 0 ? `${span(left)} over` : bead.state === 'current' ? `${span(left)} left` : `by ${clockTime(bead.due, zone)}`)
+    parts.push(
+      left < 0
+        ? `${span(left)} over`
+        : bead.state === 'current'
+          ? `${span(left)} left`
+          : `by ${clockTime(bead.due, zone)}`,
+    )
   }
   return parts.join(' · ')
 }
@@ -127,10 +160,17 @@ interface TagProps {
 const Tag = ({ tag, pressing, zone, onTag }: TagProps) => (
   <div className={classes.hanging}>
     <span className={classes.string} aria-hidden="true" />
-    <UnstyledButton className={classes.tag} data-pressing={pressing || undefined} title={tag.closes} onClick={() => onTag(tag)}>
+    <UnstyledButton
+      className={classes.tag}
+      data-pressing={pressing || undefined}
+      title={tag.closes}
+      onClick={() => onTag(tag)}
+    >
       <span className={classes.tagTitle}>{tag.title}</span>
       <span className={classes.tagFacts}>
-        {[tag.detail, [tag.by, tag.since && clockTime(tag.since, zone)].filter(Boolean).join(' ')].filter(Boolean).join(' · ')}
+        {[tag.detail, [tag.by, tag.since && clockTime(tag.since, zone)].filter(Boolean).join(' ')]
+          .filter(Boolean)
+          .join(' · ')}
       </span>
       {tag.closes && <span className={classes.closes}>Closed by: {tag.closes}</span>}
     </UnstyledButton>

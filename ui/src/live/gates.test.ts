@@ -4,12 +4,26 @@ import { serverNow } from '../app/clock'
 import { closedBy } from './gates'
 
 const inSeconds = (s: number): string => new Date(serverNow() + s * 1000).toISOString()
-const first: GateView = { words: 'Before it comes Fire warning: proven.', before: 'fire', waits: false, ofStage: false }
-const wait = (s: number): GateView => ({ words: 'Wait: APU', before: 'apu', waits: true, ofStage: false, until: inSeconds(s) })
+const first: GateView = {
+  words: 'Before it comes Fire warning: proven.',
+  before: 'fire',
+  waits: false,
+  ofStage: false,
+}
+const wait = (s: number): GateView => ({
+  words: 'Wait: APU',
+  before: 'apu',
+  waits: true,
+  ofStage: false,
+  until: inSeconds(s),
+})
 const late: GateView = { words: 'Before it must be gone: Chocks in.', before: '', waits: false, ofStage: true }
 
 const progress = (gates: GateView[], settled: string[] = []): Progress =>
-  ({ gates: { step: gates }, steps: Object.fromEntries(settled.map((s) => [s, { settled: true }])) }) as unknown as Progress
+  ({
+    gates: { step: gates },
+    steps: Object.fromEntries(settled.map((s) => [s, { settled: true }])),
+  }) as unknown as Progress
 
 describe('what keeps a step closed', () => {
   it('is nothing where nothing is told', () => expect(closedBy(progress([]), 'other')).toEqual([]))
@@ -25,5 +39,6 @@ describe('what keeps a step closed', () => {
     const { until: _, ...notBegun } = running
     expect(closedBy(progress([notBegun]), 'step', new Set(['apu']))).toEqual([notBegun])
   })
-  it('is a tag that is late, which no step of the card may close', () => expect(closedBy(progress([late, first], ['fire']), 'step')).toEqual([late]))
+  it('is a tag that is late, which no step of the card may close', () =>
+    expect(closedBy(progress([late, first], ['fire']), 'step')).toEqual([late]))
 })

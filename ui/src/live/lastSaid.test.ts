@@ -14,7 +14,11 @@ describe('what a seat said last', () => {
     expect(lastSaid(items, { a: step(['right', 4, 'done']) }, 'left', any)).toEqual([])
   })
   it('goes by the log, neither by the card nor by the clock', () => {
-    const steps = { a: step(['left', 9, 'done', '07:31']), b: step(['left', 7, 'done', '07:33']), d: step(['left', 8, 'done', '07:32']) }
+    const steps = {
+      a: step(['left', 9, 'done', '07:31']),
+      b: step(['left', 7, 'done', '07:33']),
+      d: step(['left', 8, 'done', '07:32']),
+    }
     expect(ids(lastSaid(items, steps, 'left', any))).toEqual(['a', 'd', 'b'])
   })
   it('goes by its own word where both have answered', () => {

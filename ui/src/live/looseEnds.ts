@@ -23,20 +23,41 @@ export interface SaidHere {
 }
 
 /** A tag of each kind that hangs on it: there is one, where a pack does not declare more. */
-const hung = ({ card, progress }: DepartureView, hangsOn: string, subject: string, step: string, what: { detail: string; by: string; since: string }, due?: TagView['stage']): TagView[] => {
+const hung = (
+  { card, progress }: DepartureView,
+  hangsOn: string,
+  subject: string,
+  step: string,
+  what: { detail: string; by: string; since: string },
+  due?: TagView['stage'],
+): TagView[] => {
   const part = card && partOf(card, step)
   if (!part) return []
   const order = progress.beads.map((b) => b.stage)
   const current = progress.beads.findIndex((b) => b.state === 'current')
-  return card.tags.filter((k) => k.hangsOn === hangsOn).map((k) => {
-    const stage = due ?? k.stage
-    const inTitle = k.title.includes('{what}')
-    return {
-      ...what, key: `${k.id}/${subject}`, title: k.title.replace('{open}', '1').replace('{all}', '1').replace('{what}', what.detail), detail: inTitle ? '' : what.detail,
-      stage, due: progress.beads.find((b) => b.stage === stage)?.title ?? k.due, late: current > order.indexOf(stage), go: hangsOn === 'find' ? 'finds' : part.stage, steps: [step],
-      closes: k.closes, mayStay: k.mayStay, outside: hangsOn !== 'wait' && part.kind === 'walkaround', hand: '', open: [], all: 1,
-    }
-  })
+  return card.tags
+    .filter((k) => k.hangsOn === hangsOn)
+    .map((k) => {
+      const stage = due ?? k.stage
+      const inTitle = k.title.includes('{what}')
+      return {
+        ...what,
+        key: `${k.id}/${subject}`,
+        title: k.title.replace('{open}', '1').replace('{all}', '1').replace('{what}', what.detail),
+        detail: inTitle ? '' : what.detail,
+        stage,
+        due: progress.beads.find((b) => b.stage === stage)?.title ?? k.due,
+        late: current > order.indexOf(stage),
+        go: hangsOn === 'find' ? 'finds' : part.stage,
+        steps: [step],
+        closes: k.closes,
+        mayStay: k.mayStay,
+        outside: hangsOn !== 'wait' && part.kind === 'walkaround',
+        hand: '',
+        open: [],
+        all: 1,
+      }
+    })
 }
 
 /** The first stage in which something waits for it; nothing where nothing does. */
@@ -47,31 +68,56 @@ const stageWaiting = ({ card, progress }: DepartureView, step: string): TagView[
 }
 
 /**
- * The tags with what was put aside, found and begun here and is not yet told: they hang as they will when the server has it.
- * The core's rule (LooseEnds), written again for a device that nobody answers; what else hangs, hangs as the server told last.
+ * The tags with what was put aside, found and begun here and is not yet told: they hang as they will when the
+ * server has it. The core's rule (LooseEnds), written again for a device that nobody answers; what else hangs,
+ * hangs as the server told last.
  *
  * @param after how the steps stand with what was said here
  * @param waits the times that run with it
  */
-export const looseEndsAfter = (view: DepartureView, tags: TagView[], after: Record<string, StepView>, waits: WaitView[], said: SaidHere): TagView[] => {
+export const looseEndsAfter = (
+  view: DepartureView,
+  tags: TagView[],
+  after: Record<string, StepView>,
+  waits: WaitView[],
+  said: SaidHere,
+): TagView[] => {
   const { card, progress } = view
   const over = progress.waits.filter((w) => !waits.some((x) => x.step === w.step)).map((w) => w.step)
   if ((said.steps.size === 0 && over.length === 0) || !card) return tags
-  const keys = (hangsOn: string, subjects: string[]) => card.tags.filter((k) => k.hangsOn === hangsOn).flatMap((k) => subjects.map((s) => `${k.id}/${s}`))
-  const settled = progress.finds.filter((f) => f.measured && f.verdict === '' && said.reread.has(f.step)).map((f) => f.id)
-  const gone = new Set([...keys('look-again', [...said.steps]), ...keys('find', settled), ...keys('wait', [...said.steps, ...over])])
+  const keys = (hangsOn: string, subjects: string[]) =>
+    card.tags.filter((k) => k.hangsOn === hangsOn).flatMap((k) => subjects.map((s) => `${k.id}/${s}`))
+  const settled = progress.finds
+    .filter((f) => f.measured && f.verdict === '' && said.reread.has(f.step))
+    .map((f) => f.id)
+  const gone = new Set([
+    ...keys('look-again', [...said.steps]),
+    ...keys('find', settled),
+    ...keys('wait', [...said.steps, ...over]),
+  ])
   const aside = [...said.steps].flatMap((id) => {
     const mark = after[id]?.status === 'later' ? after[id].marks.find((m) => m.outcome === 'later') : undefined
     if (!mark) return []
     // What a checklist holds is due with it.
     const part = partOf(card, id)
     const due = part?.kind === 'checklist' ? part.stage : undefined
-    return hung(view, 'look-again', id, id, { detail: `${part?.items.find((i) => i.id === id)?.challenge}, ${mark.words}`, by: mark.by, since: mark.at }, due)
+    return hung(
+      view,
+      'look-again',
+      id,
+      id,
+      { detail: `${part?.items.find((i) => i.id === id)?.challenge}, ${mark.words}`, by: mark.by, since: mark.at },
+      due,
+    )
   })
-  const running = waits.filter((w) => said.steps.has(w.step)).flatMap((w) => {
-    const by = after[w.step]?.marks.find((m) => m.at === w.since)?.by ?? said.by
-    return hung(view, 'wait', w.step, w.step, { detail: w.words, by, since: w.since }, stageWaiting(view, w.step))
-  })
-  const found = said.raised.flatMap((f) => hung(view, 'find', f.id, f.step, { detail: f.note, by: said.by, since: f.at }))
+  const running = waits
+    .filter((w) => said.steps.has(w.step))
+    .flatMap((w) => {
+      const by = after[w.step]?.marks.find((m) => m.at === w.since)?.by ?? said.by
+      return hung(view, 'wait', w.step, w.step, { detail: w.words, by, since: w.since }, stageWaiting(view, w.step))
+    })
+  const found = said.raised.flatMap((f) =>
+    hung(view, 'find', f.id, f.step, { detail: f.note, by: said.by, since: f.at }),
+  )
   return [...tags.filter((t) => !gone.has(t.key)), ...aside, ...found, ...running]
 }

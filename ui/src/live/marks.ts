@@ -4,7 +4,8 @@ import type { CardView, ItemView, MarkView, PartView, Progress, StepView } from 
 export const itemsOf = (card: CardView): ItemView[] => card.parts.flatMap((p) => p.items)
 
 /** The procedure that a step of the card belongs to. */
-export const partOf = (card: CardView, step: string): PartView | undefined => card.parts.find((p) => p.items.some((i) => i.id === step))
+export const partOf = (card: CardView, step: string): PartView | undefined =>
+  card.parts.find((p) => p.items.some((i) => i.id === step))
 
 /** Whether a seat is among those named; who sits in none is not. */
 export const among = (seats: readonly string[], seat: string): boolean => seats.includes(seat)

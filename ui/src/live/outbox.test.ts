@@ -2,7 +2,14 @@ import 'fake-indexeddb/auto'
 import { describe, expect, it } from 'vitest'
 import { reduceOutbox, type OutboxEvent, type Outgoing, type OutboxState } from './outbox'
 
-const event = (id: string, kind = 'step-done'): Outgoing => ({ id, deviceAt: '2027-01-14T07:25:00Z', device: 'd', kind, body: { step: id }, label: id })
+const event = (id: string, kind = 'step-done'): Outgoing => ({
+  id,
+  deviceAt: '2027-01-14T07:25:00Z',
+  device: 'd',
+  kind,
+  body: { step: id },
+  label: id,
+})
 const empty: OutboxState = { waiting: [], taken: [], refused: [] }
 const put = (s: OutboxState, id: string): OutboxState => reduceOutbox(s, { type: 'put', events: [event(id)] })
 
@@ -20,7 +27,8 @@ describe('the outbox', () => {
 
   it('does not grow for ever', () => {
     let s = empty
-    for (let n = 0; n < 300; n++) s = reduceOutbox(put(s, `e${n}`), { type: 'accepted', event: event(`e${n}`), number: n })
+    for (let n = 0; n < 300; n++)
+      s = reduceOutbox(put(s, `e${n}`), { type: 'accepted', event: event(`e${n}`), number: n })
     expect(s.taken.length).toBeLessThanOrEqual(100)
     expect(s.taken.at(-1)?.number).toBe(299)
   })

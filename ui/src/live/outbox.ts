@@ -55,7 +55,8 @@ const MOST_TAKEN = 100
 /** Longer than any departure stays open. */
 const TAKEN_KEPT_MS = 2 * 24 * 3_600_000
 
-const without = <T>(all: readonly T[], id: (t: T) => string, gone: string): readonly T[] => (all.some((t) => id(t) === gone) ? all.filter((t) => id(t) !== gone) : all)
+const without = <T>(all: readonly T[], id: (t: T) => string, gone: string): readonly T[] =>
+  all.some((t) => id(t) === gone) ? all.filter((t) => id(t) !== gone) : all
 
 const known = (s: OutboxState, id: string): boolean =>
   s.waiting.some((w) => w.id === id) || s.taken.some((t) => t.id === id) || s.refused.some((r) => r.event.id === id)
@@ -70,11 +71,19 @@ export const reduceOutbox = (s: OutboxState, e: OutboxEvent): OutboxState => {
     case 'accepted': {
       const { id, deviceAt, kind, body } = e.event
       if (s.taken.some((t) => t.id === id)) return s
-      return { ...s, waiting: without(s.waiting, (w) => w.id, id), taken: [...s.taken, { id, deviceAt, kind, body, number: e.number }].slice(-MOST_TAKEN) }
+      return {
+        ...s,
+        waiting: without(s.waiting, (w) => w.id, id),
+        taken: [...s.taken, { id, deviceAt, kind, body, number: e.number }].slice(-MOST_TAKEN),
+      }
     }
     case 'refused':
       if (s.refused.some((r) => r.event.id === e.event.id)) return s
-      return { ...s, waiting: without(s.waiting, (w) => w.id, e.event.id), refused: [...s.refused, { event: e.event, ...e.refusal }] }
+      return {
+        ...s,
+        waiting: without(s.waiting, (w) => w.id, e.event.id),
+        refused: [...s.refused, { event: e.event, ...e.refusal }],
+      }
     case 'dismissed':
       return { ...s, refused: without(s.refused, (r) => r.event.id, e.id) }
   }
@@ -102,13 +111,16 @@ const MOST_SENT_CHARACTERS = 60_000
 /** The oldest that go in one request together; at least one. */
 export const together = (waiting: readonly Outgoing[]): Outgoing[] => {
   let characters = 0
-  const end = waiting.findIndex((w, i) => i >= MOST_SENT || ((characters += JSON.stringify(w).length) > MOST_SENT_CHARACTERS && i > 0))
+  const end = waiting.findIndex(
+    (w, i) => i >= MOST_SENT || ((characters += JSON.stringify(w).length) > MOST_SENT_CHARACTERS && i > 0),
+  )
   return end < 0 ? [...waiting] : waiting.slice(0, end)
 }
 
 /**
- * The events of one person in one departure that the server has not acknowledged yet, in order. A press shows at once and
- * is kept on the device in the same moment; all tabs know of it, and whichever of them holds the lock sends.
+ * The events of one person in one departure that the server has not acknowledged yet, in order. A press shows at
+ * once and is kept on the device in the same moment; all tabs know of it, and whichever of them holds the lock
+ * sends.
  */
 export class Outbox {
   private state: OutboxState = { waiting: [], taken: [], refused: [] }
@@ -125,7 +137,10 @@ export class Outbox {
     private readonly departure: string,
     private readonly box: string,
   ) {
-    this.tabs.addEventListener('message', (m: MessageEvent<Told>) => m.data.box === box && this.become(m.data.events.reduce(reduceOutbox, this.state)))
+    this.tabs.addEventListener(
+      'message',
+      (m: MessageEvent<Told>) => m.data.box === box && this.become(m.data.events.reduce(reduceOutbox, this.state)),
+    )
     window.addEventListener('online', () => this.send())
     void this.load()
   }
@@ -135,7 +150,12 @@ export class Outbox {
     try {
       const kept = await wordsKept.all(this.box)
       const early = this.state
-      this.become(reduceOutbox({ ...kept, refused: [...kept.refused, ...early.refused] }, { type: 'put', events: [...early.waiting] }))
+      this.become(
+        reduceOutbox(
+          { ...kept, refused: [...kept.refused, ...early.refused] },
+          { type: 'put', events: [...early.waiting] },
+        ),
+      )
     } catch {
       // A browser that keeps nothing has nothing; the first press says so.
     }
@@ -218,7 +238,9 @@ export class Outbox {
     for (let some = await this.next(); some.length > 0; some = await this.next()) {
       const events = some.map(({ id, deviceAt, device, kind, body }) => ({ id, deviceAt, device, kind, body }))
       try {
-        const answers = await ask<Answered[] | undefined>('POST', `/api/departures/${this.departure}/outbox`, { events })
+        const answers = await ask<Answered[] | undefined>('POST', `/api/departures/${this.departure}/outbox`, {
+          events,
+        })
         if (!answers?.length) throw new Problem(0, 'no-answer', 'The server said nothing of it.', 'It is sent again.')
         await this.answered(some, answers)
         this.tries = 0
@@ -237,12 +259,22 @@ export class Outbox {
 
   /** @param answers one for each of the first of these events */
   private async answered(events: Outgoing[], answers: Answered[]): Promise<void> {
-    const all = answers.slice(0, events.length).map((a, i): { told: OutboxEvent; event: Outgoing; standing: Standing } => {
-      const event = events[i]!
-      return a.number !== undefined
-        ? { event, told: { type: 'accepted', event, number: a.number }, standing: { standing: 'taken', number: a.number } }
-        : { event, told: { type: 'refused', event, refusal: a.refused! }, standing: { standing: 'refused', refusal: a.refused! } }
-    })
+    const all = answers
+      .slice(0, events.length)
+      .map((a, i): { told: OutboxEvent; event: Outgoing; standing: Standing } => {
+        const event = events[i]!
+        return a.number !== undefined
+          ? {
+              event,
+              told: { type: 'accepted', event, number: a.number },
+              standing: { standing: 'taken', number: a.number },
+            }
+          : {
+              event,
+              told: { type: 'refused', event, refusal: a.refused! },
+              standing: { standing: 'refused', refusal: a.refused! },
+            }
+      })
     const inMemory = new Set(this.unkept.map((u) => u.id))
     if (all.some((a) => inMemory.has(a.event.id))) {
       this.unkept = this.unkept.filter((u) => !all.some((a) => a.event.id === u.id))

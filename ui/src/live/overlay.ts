@@ -1,5 +1,15 @@
 import { replaceEqualDeep } from '@tanstack/react-query'
-import type { AllowedView, DepartureView, ItemView, MarkView, Progress, ReadingView, SeatView, StepView, TagView } from '../api.gen'
+import type {
+  AllowedView,
+  DepartureView,
+  ItemView,
+  MarkView,
+  Progress,
+  ReadingView,
+  SeatView,
+  StepView,
+  TagView,
+} from '../api.gen'
 import { cordAfter } from './cord'
 import { looseEndsAfter, type RaisedHere, type SaidHere } from './looseEnds'
 import { itemsOf } from './marks'
@@ -15,7 +25,11 @@ const outOf = (item: ItemView, allowed: AllowedView | undefined, value: number):
   if (!none && value >= (allowed.least ?? -Infinity) && value <= (allowed.most ?? Infinity)) return undefined
   const shown = `${value} ${item.measure?.unit ?? ''}`.trim()
   return {
-    value, shown, level: 'out', words: `Read ${shown}; right today: ${allowed.words}.`, arithmetic: ['Against the other readings it is judged once the server has it.'],
+    value,
+    shown,
+    level: 'out',
+    words: `Read ${shown}; right today: ${allowed.words}.`,
+    arithmetic: ['Against the other readings it is judged once the server has it.'],
     source: 'What is right today, as the server told it last',
   }
 }
@@ -37,7 +51,10 @@ const answered = (marks: MarkView[]): Set<Seat | undefined> => {
   return new Set(marks.filter((m) => m.outcome !== 'later' && m.number > aside).map((m) => m.seat))
 }
 
-/** Who must still answer. An answer that the server asks for again counts no more than it did; of a step either may answer, one is enough. */
+/**
+ * Who must still answer. An answer that the server asks for again counts no more than it did; of a step either may
+ * answer, one is enough.
+ */
 const owes = (item: ItemView, before: StepView, marks: MarkView[], seat: string): Seat[] => {
   const asked = new Set([...answered(before.marks)].filter((s) => s !== seat && s && before.owes.includes(s)))
   const have = [...answered(marks)].filter((s) => !asked.has(s))
@@ -56,7 +73,14 @@ const standing = (item: ItemView, before: StepView, marks: MarkView[], seat: str
 }
 
 /** A step nobody has said anything of: all its seats owe it. */
-const untouched = (item: ItemView): StepView => ({ status: 'open', settled: false, owes: item.seats, again: '', disagreed: false, marks: [] })
+const untouched = (item: ItemView): StepView => ({
+  status: 'open',
+  settled: false,
+  owes: item.seats,
+  again: '',
+  disagreed: false,
+  marks: [],
+})
 
 type Seat = SeatView['seat']
 
@@ -71,7 +95,10 @@ interface SoFar extends Pick<Progress, 'steps' | 'seats' | 'waits' | 'tags'> {
   /** The words, in order. */
   said: Said[]
   who: Who
-  /** Of the last word, in the order of the log, after all that is told: by the clock alone two presses may stand the wrong way round. */
+  /**
+   * Of the last word, in the order of the log, after all that is told: by the clock alone two presses may stand the
+   * wrong way round.
+   */
   number: number
   here: SaidHere & SaidOfTimes
   /** The tags that hang with all of it. */
@@ -104,15 +131,42 @@ const ofStep = (s: SoFar, e: Said, item: ItemView, allowed: AllowedView | undefi
   }
   if (!says) {
     here.passed.delete(item.id)
-    s.steps[item.id] = others.length > 0 ? { ...standing(item, before, others, who.seat), reading: undefined } : untouched(item)
+    s.steps[item.id] =
+      others.length > 0 ? { ...standing(item, before, others, who.seat), reading: undefined } : untouched(item)
     return
   }
   const out = e.kind === 'measured' ? outOf(item, allowed, Number(e.body.value)) : undefined
-  const mark: MarkView = { outcome: out ? 'find' : says.outcome, by: who.name, ...(who.seat && { seat: who.seat }), at: e.deviceAt, number: s.number, words: out?.words ?? says.words(e.body) }
+  const mark: MarkView = {
+    outcome: out ? 'find' : says.outcome,
+    by: who.name,
+    ...(who.seat && { seat: who.seat }),
+    at: e.deviceAt,
+    number: s.number,
+    words: out?.words ?? says.words(e.body),
+  }
   // Whoever says something of it has looked at what was put aside.
-  s.steps[item.id] = { ...standing(item, { ...before, again: '' }, [...others.filter((m) => m.outcome !== 'later'), mark], who.seat), reading: out }
-  if (out) here.raised.push({ id: e.id, step: item.id, note: `${item.measure?.name}: ${out.words}`, at: e.deviceAt, measured: true, photos: [] })
-  else if (e.kind === 'find-raised') here.raised.push({ id: String(e.body.find), step: item.id, note: String(e.body.note), at: e.deviceAt, measured: false, photos: (e.body.what as { photos?: string[] } | undefined)?.photos ?? [] })
+  s.steps[item.id] = {
+    ...standing(item, { ...before, again: '' }, [...others.filter((m) => m.outcome !== 'later'), mark], who.seat),
+    reading: out,
+  }
+  if (out)
+    here.raised.push({
+      id: e.id,
+      step: item.id,
+      note: `${item.measure?.name}: ${out.words}`,
+      at: e.deviceAt,
+      measured: true,
+      photos: [],
+    })
+  else if (e.kind === 'find-raised')
+    here.raised.push({
+      id: String(e.body.find),
+      step: item.id,
+      note: String(e.body.note),
+      at: e.deviceAt,
+      measured: false,
+      photos: (e.body.what as { photos?: string[] } | undefined)?.photos ?? [],
+    })
 }
 
 const NONE: readonly RaisedHere[] = []
@@ -122,13 +176,24 @@ const lastFor = new WeakMap<Progress, SoFar>()
 
 const begin = ({ progress }: DepartureView, said: Said[], who: Who): SoFar => {
   const last = lastFor.get(progress)
-  if (last && last.who.name === who.name && last.who.seat === who.seat && last.said.every((e, i) => e === said[i])) return last
+  if (last && last.who.name === who.name && last.who.seat === who.seat && last.said.every((e, i) => e === said[i]))
+    return last
   const { number, steps, seats, waits, tags } = progress
-  const here = { by: who.name, steps: new Set<string>(), reread: new Set<string>(), raised: [], passed: new Set(progress.passed), seen: new Map() }
+  const here = {
+    by: who.name,
+    steps: new Set<string>(),
+    reread: new Set<string>(),
+    raised: [],
+    passed: new Set(progress.passed),
+    seen: new Map(),
+  }
   return { said: [], who, number, steps: { ...steps }, seats, waits, tags, here, hang: tags }
 }
 
-const notTold = (view: DepartureView, waiting: readonly Outgoing[], taken: readonly Taken[]): Said[] => [...taken.filter((t) => t.number > view.progress.number), ...waiting]
+const notTold = (view: DepartureView, waiting: readonly Outgoing[], taken: readonly Taken[]): Said[] => [
+  ...taken.filter((t) => t.number > view.progress.number),
+  ...waiting,
+]
 
 interface WithUnsent {
   progress: Progress
@@ -136,8 +201,16 @@ interface WithUnsent {
   raised: readonly RaisedHere[]
 }
 
-/** The progress with what this person has said and the server has not told of yet: it counts as said, and shows as kept here. */
-export const withUnsent = (view: DepartureView, waiting: readonly Outgoing[], taken: readonly Taken[], who: Who): WithUnsent => {
+/**
+ * The progress with what this person has said and the server has not told of yet: it counts as said, and shows as
+ * kept here.
+ */
+export const withUnsent = (
+  view: DepartureView,
+  waiting: readonly Outgoing[],
+  taken: readonly Taken[],
+  who: Who,
+): WithUnsent => {
   const { card, progress } = view
   const said = notTold(view, waiting, taken)
   if (said.length === 0 || !card) return { progress, raised: NONE }
@@ -157,5 +230,8 @@ export const withUnsent = (view: DepartureView, waiting: readonly Outgoing[], ta
   const hang = replaceEqualDeep(soFar.hang, looseEndsAfter(view, after.tags, after.steps, waits, soFar.here))
   lastFor.set(progress, { ...soFar, said, hang })
   const gates = gatesAfter(card, progress.gates, steps, soFar.here)
-  return { progress: { ...progress, seats: soFar.seats, waits, gates, steps: after.steps, tags: hang }, raised: soFar.here.raised }
+  return {
+    progress: { ...progress, seats: soFar.seats, waits, gates, steps: after.steps, tags: hang },
+    raised: soFar.here.raised,
+  }
 }

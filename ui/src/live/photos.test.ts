@@ -10,7 +10,13 @@ vi.mock('idb-keyval', () => ({
 }))
 
 /** A server that keeps what it is sent, and what it says to a photo when it says something else. */
-const server = { received: new Map<string, number>(), parts: [] as string[], says: new Map<string, { status: number; code: string }>(), dropEvery: 0, tries: 0 }
+const server = {
+  received: new Map<string, number>(),
+  parts: [] as string[],
+  says: new Map<string, { status: number; code: string }>(),
+  dropEvery: 0,
+  tries: 0,
+}
 
 const answer = (status: number, body: object) => new Response(JSON.stringify(body), { status })
 
@@ -30,7 +36,8 @@ vi.stubGlobal('fetch', async (path: string, init: RequestInit) => {
   return answer(200, { received: now, whole: now === Number(/total=(\d+)/.exec(path)![1]) })
 })
 
-const photo = (id: string, size = 150_000) => db.set(id, { id, departure: 'f1', sha256: 'x', bytes: new ArrayBuffer(size), label: `photo ${id}` })
+const photo = (id: string, size = 150_000) =>
+  db.set(id, { id, departure: 'f1', sha256: 'x', bytes: new ArrayBuffer(size), label: `photo ${id}` })
 
 describe('photos on their way', () => {
   beforeEach(() => {

@@ -46,7 +46,8 @@ export const onPhotos = (listener: () => void): (() => void) => {
   return () => listeners.delete(listener)
 }
 
-const hex = (bytes: ArrayBuffer): string => [...new Uint8Array(bytes)].map((b) => b.toString(16).padStart(2, '0')).join('')
+const hex = (bytes: ArrayBuffer): string =>
+  [...new Uint8Array(bytes)].map((b) => b.toString(16).padStart(2, '0')).join('')
 
 /** The picture alone, small enough to send: drawing it anew leaves behind where and with what it was taken. */
 const shrink = async (file: File): Promise<ArrayBuffer> => {
@@ -75,14 +76,19 @@ export const takePhoto = async (departure: string, file: File, label: string): P
   try {
     bytes = await shrink(file)
   } catch {
-    throw new Error(`"${file.name}" is not a picture this device can read. The find stands without it; take the photo again.`)
+    throw new Error(
+      `"${file.name}" is not a picture this device can read. The find stands without it; take the photo again.`,
+    )
   }
   const id = v7()
   const kept: Kept = { id, departure, sha256: hex(await crypto.subtle.digest('SHA-256', bytes)), bytes, label }
   try {
     await set(id, kept, store)
   } catch {
-    throw new Error('This browser keeps nothing: it is full, or private. The find stands without the photo; make room, or take it with another device.')
+    throw new Error(
+      'This browser keeps nothing: it is full, or private. ' +
+        'The find stands without the photo; make room, or take it with another device.',
+    )
   }
   show(kept)
   become({ ...state, waiting: [...state.waiting, id] })
@@ -98,7 +104,11 @@ const sendOne = async (kept: Kept): Promise<void> => {
   while (!whole) {
     const part = kept.bytes.slice(received, received + PART_BYTES)
     const where = `sha256=${kept.sha256}&total=${kept.bytes.byteLength}&from=${received}`
-    ;({ received, whole } = await ask<ReceivedView>('POST', `/api/departures/${kept.departure}/photos/${kept.id}?${where}`, part))
+    ;({ received, whole } = await ask<ReceivedView>(
+      'POST',
+      `/api/departures/${kept.departure}/photos/${kept.id}?${where}`,
+      part,
+    ))
     tries = 0
   }
 }
@@ -112,7 +122,10 @@ const nextPhoto = async (passed: Set<string>): Promise<Kept | undefined> => {
   return undefined
 }
 
-/** Sends what is kept, one photo after another, also those taken meanwhile; each goes on from where the last part arrived. */
+/**
+ * Sends what is kept, one photo after another, also those taken meanwhile; each goes on from where the last part
+ * arrived.
+ */
 export const sendPhotos = async (): Promise<void> => {
   if (sending) return
   sending = true
@@ -139,7 +152,10 @@ const sendAll = async (): Promise<void> => {
         if (worthTryingAgain(problem) || problem.code === 'photo-hole') throw problem
         const refused = { code: problem.code, what: problem.what, tryThis: problem.tryThis }
         await set(id, { ...kept, bytes: new ArrayBuffer(0), refused }, store)
-        become({ waiting: state.waiting.filter((w) => w !== id), refused: [...state.refused, { id, label, problem: refused }] })
+        become({
+          waiting: state.waiting.filter((w) => w !== id),
+          refused: [...state.refused, { id, label, problem: refused }],
+        })
         continue
       }
       await del(id, store)
@@ -158,7 +174,9 @@ export const dismissPhoto = (id: string): void => {
 /** After a restart: what is still here is still on its way. */
 export const resumePhotos = async (): Promise<void> => {
   try {
-    const kept = (await Promise.all((await keys<string>(store)).sort().map((id) => get<Kept>(id, store)))).filter((k) => k !== undefined)
+    const kept = (await Promise.all((await keys<string>(store)).sort().map((id) => get<Kept>(id, store)))).filter(
+      (k) => k !== undefined,
+    )
     become({
       waiting: kept.filter((k) => !k.refused).map((k) => k.id),
       refused: kept.flatMap(({ id, label, refused }) => (refused ? [{ id, label, problem: refused }] : [])),

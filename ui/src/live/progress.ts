@@ -28,8 +28,8 @@ const intoMap = (before: Record<string, unknown>, { gone, changed }: MapChange):
 }
 
 /**
- * The progress that a change comes to. What did not change is the same object as before, so that nothing of it is drawn
- * again; undefined where the change does not start from this progress, and the whole has to be asked for.
+ * The progress that a change comes to. What did not change is the same object as before, so that nothing of it is
+ * drawn again; undefined where the change does not start from this progress, and the whole has to be asked for.
  */
 export const changed = (before: Progress, { from, ...change }: ProgressChange): Progress | undefined => {
   if (from !== before.number) return undefined

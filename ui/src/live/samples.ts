@@ -1,4 +1,7 @@
-/** The samples of the control check under way or made last, by departure; each: seconds, three inputs in %, surfaces in °. */
+/**
+ * The samples of the control check under way or made last, by departure; each: seconds, three inputs in %, surfaces
+ * in °.
+ */
 interface Frame {
   check: number
   first: boolean
@@ -26,7 +29,8 @@ export const addSamples = (departure: string, frame: Frame): void => {
   put(departure, { check: frame.check, values, lost: false })
 }
 
-export const samplesLost = (departure: string): void => put(departure, { ...(byDeparture.get(departure) ?? NONE), lost: true })
+export const samplesLost = (departure: string): void =>
+  put(departure, { ...(byDeparture.get(departure) ?? NONE), lost: true })
 
 export const samplesOf = (departure: string): Samples => byDeparture.get(departure) ?? NONE
 

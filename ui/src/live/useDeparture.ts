@@ -34,7 +34,9 @@ export const useDeparture = (id: string, me: Me): { live?: Live; problem?: Probl
       const asked = await ask<DepartureView>('GET', `/api/departures/${id}`)
       // The stream may have told of more while this was on its way.
       const known = client.getQueryData<DepartureView>(['departure', id])
-      return known?.card?.key === asked.card?.key && known && known.progress.number > asked.progress.number ? { ...asked, progress: known.progress } : asked
+      return known?.card?.key === asked.card?.key && known && known.progress.number > asked.progress.number
+        ? { ...asked, progress: known.progress }
+        : asked
     },
     // What was kept is shown at once; whether it is still so is asked each time.
     refetchOnMount: 'always',
@@ -65,7 +67,8 @@ export const useDeparture = (id: string, me: Me): { live?: Live; problem?: Probl
         told = progress
         const before = client.getQueryData<DepartureView>(['departure', id])
         if (before && (before.card?.key ?? 0) === progress.cardKey) {
-          if (progress.number >= before.progress.number) client.setQueryData(['departure', id], { ...before, progress })
+          if (progress.number >= before.progress.number)
+            client.setQueryData(['departure', id], { ...before, progress })
         } else {
           void client.invalidateQueries({ queryKey: ['departure', id] })
         }

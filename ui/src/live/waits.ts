@@ -19,7 +19,11 @@ const lastNumber = (step: StepView | undefined): number => lastMark(step?.marks)
 const done = (item: ItemView, step: StepView | undefined): boolean => {
   const marks = step?.marks ?? []
   const seats = marks.map((m) => m.seat)
-  return marks.length > 0 && marks.every((m) => m.outcome === 'done') && (item.any || item.seats.every((s) => seats.includes(s)))
+  return (
+    marks.length > 0 &&
+    marks.every((m) => m.outcome === 'done') &&
+    (item.any || item.seats.every((s) => seats.includes(s)))
+  )
 }
 
 const settled = (item: ItemView, step: StepView | undefined): boolean =>
@@ -34,18 +38,22 @@ const begun = (item: ItemView, steps: Steps): WaitView | undefined => {
 }
 
 /** The steps that a time is for. */
-export const waitedFor = (card: CardView, step: string): ItemView[] => itemsOf(card).filter((i) => i.afterWait.includes(step))
+export const waitedFor = (card: CardView, step: string): ItemView[] =>
+  itemsOf(card).filter((i) => i.afterWait.includes(step))
 
 /** Whether all that waited for it was done since, without going past it. */
 const used = (card: CardView, step: string, steps: Steps, said: SaidOfTimes): boolean => {
   const since = lastNumber(steps[step])
   const after = waitedFor(card, step)
-  return after.length > 0 && after.every((i) => settled(i, steps[i.id]) && lastNumber(steps[i.id]) > since && !said.passed.has(i.id))
+  return (
+    after.length > 0 &&
+    after.every((i) => settled(i, steps[i.id]) && lastNumber(steps[i.id]) > since && !said.passed.has(i.id))
+  )
 }
 
 /**
- * The times that run, with those that steps have begun here: a time counts from the press, not from when the server hears of
- * it. The core's rule (Departure.waits), written again for a device that nobody answers.
+ * The times that run, with those that steps have begun here: a time counts from the press, not from when the
+ * server hears of it. The core's rule (Departure.waits), written again for a device that nobody answers.
  */
 export const waitsAfter = (card: CardView, told: WaitView[], steps: Steps, said: SaidOfTimes): WaitView[] => {
   const ofSteps = itemsOf(card).flatMap((item) => {
@@ -56,10 +64,20 @@ export const waitsAfter = (card: CardView, told: WaitView[], steps: Steps, said:
   return [...ofSteps, ...told.filter((w) => w.tag !== '')]
 }
 
-const first = (item: ItemView, waits: boolean): GateView => ({ words: `Before it comes ${item.challenge}: ${item.response}.`, before: item.id, waits, ofStage: false })
+const first = (item: ItemView, waits: boolean): GateView => ({
+  words: `Before it comes ${item.challenge}: ${item.response}.`,
+  before: item.id,
+  waits,
+  ofStage: false,
+})
 
 /** What keeps steps closed, where it rests on what was said here. The core's rule (Gates.of), written again. */
-export const gatesAfter = (card: CardView, told: Record<string, GateView[]>, steps: Steps, said: SaidOfTimes): Record<string, GateView[]> => {
+export const gatesAfter = (
+  card: CardView,
+  told: Record<string, GateView[]>,
+  steps: Steps,
+  said: SaidOfTimes,
+): Record<string, GateView[]> => {
   const items = new Map(itemsOf(card).map((i) => [i.id, i]))
   // What closes a stage is told with each of its open steps.
   const ofStage = (id: string): GateView[] => {
@@ -70,7 +88,8 @@ export const gatesAfter = (card: CardView, told: Record<string, GateView[]>, ste
   const gates = { ...told }
   for (const item of items.values()) {
     // Of a step that is taken back the server has told nothing: while it was done, nothing kept it closed.
-    const here = (ids: string[]): ItemView[] => ids.filter((id) => said.steps.has(id) || said.steps.has(item.id)).flatMap((id) => items.get(id) ?? [])
+    const here = (ids: string[]): ItemView[] =>
+      ids.filter((id) => said.steps.has(id) || said.steps.has(item.id)).flatMap((id) => items.get(id) ?? [])
     const needs = here(item.needs)
     const waits = here(item.afterWait)
     if (said.passed.has(item.id)) gates[item.id] = []
@@ -81,7 +100,16 @@ export const gatesAfter = (card: CardView, told: Record<string, GateView[]>, ste
         ...needs.filter((i) => !done(i, steps[i.id])).map((i) => first(i, false)),
         ...waits.flatMap((i) => {
           const wait = begun(i, steps)
-          if (wait) return [{ words: `Wait: ${i.challenge}, ${i.waits!.words}`, before: i.id, waits: true, ofStage: false, until: wait.until }]
+          if (wait)
+            return [
+              {
+                words: `Wait: ${i.challenge}, ${i.waits!.words}`,
+                before: i.id,
+                waits: true,
+                ofStage: false,
+                until: wait.until,
+              },
+            ]
           return settled(i, steps[i.id]) ? [] : [first(i, i.waits !== undefined)]
         }),
       ]

@@ -4,24 +4,45 @@ import { v7 } from 'uuid'
 import type { Outgoing } from './outbox'
 import { wordsKept } from './wordsKept'
 
-const word = (label: string): Outgoing => ({ id: v7(), deviceAt: '2027-01-14T07:25:00Z', device: 'd', kind: 'step-done', body: { step: label }, label })
+const word = (label: string): Outgoing => ({
+  id: v7(),
+  deviceAt: '2027-01-14T07:25:00Z',
+  device: 'd',
+  kind: 'step-done',
+  body: { step: label },
+  label,
+})
 
 const LONG_AGO = '2027-01-01T00:00:00Z'
 
 describe('words kept on a device', () => {
   it('wait in the order in which they were said, whichever tab said them, and go one by one', async () => {
     const said = Array.from({ length: 40 }, (_, i) => word(`s${i}`))
-    for (let i = 0; i < said.length; i += 4) await Promise.all([wordsKept.put('adeyo/f1', said.slice(i, i + 2)), wordsKept.put('adeyo/f1', said.slice(i + 2, i + 4))])
+    for (let i = 0; i < said.length; i += 4)
+      await Promise.all([
+        wordsKept.put('adeyo/f1', said.slice(i, i + 2)),
+        wordsKept.put('adeyo/f1', said.slice(i + 2, i + 4)),
+      ])
     await wordsKept.put('marsk/f1', [word('hers')])
     const sent: string[] = []
-    for (let some = await wordsKept.waiting('adeyo/f1', 7); some.length > 0; some = await wordsKept.waiting('adeyo/f1', 7)) {
-      const answers = some.map((event) => ({ event, standing: { standing: 'taken' as const, number: sent.push(event.label) } }))
+    for (
+      let some = await wordsKept.waiting('adeyo/f1', 7);
+      some.length > 0;
+      some = await wordsKept.waiting('adeyo/f1', 7)
+    ) {
+      const answers = some.map((event) => ({
+        event,
+        standing: { standing: 'taken' as const, number: sent.push(event.label) },
+      }))
       await wordsKept.answered('adeyo/f1', answers, 10)
     }
     expect(sent).toEqual(said.map((w) => w.label))
     const kept = await wordsKept.all('adeyo/f1')
     expect(kept.waiting).toEqual([])
-    expect(kept.taken.map((t) => t.number), 'only the latest are remembered').toEqual([31, 32, 33, 34, 35, 36, 37, 38, 39, 40])
+    expect(
+      kept.taken.map((t) => t.number),
+      'only the latest are remembered',
+    ).toEqual([31, 32, 33, 34, 35, 36, 37, 38, 39, 40])
     expect((await wordsKept.all('marsk/f1')).waiting.map((w) => w.label)).toEqual(['hers'])
   })
 

@@ -2,7 +2,10 @@ import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
 import type { Outgoing, OutboxState, Refused } from './outbox'
 
 /** How a word stands: not acknowledged yet, taken as the entry of a number, or not taken and not read yet. */
-export type Standing = { standing: 'waiting' } | { standing: 'taken'; number: number } | { standing: 'refused'; refusal: Omit<Refused, 'event'> }
+export type Standing =
+  | { standing: 'waiting' }
+  | { standing: 'taken'; number: number }
+  | { standing: 'refused'; refusal: Omit<Refused, 'event'> }
 
 type Row = { id: string; box: string; event: Outgoing } & Standing
 
@@ -40,7 +43,11 @@ export const wordsKept = {
     const rows = (await (await opened()).getAllFromIndex('words', 'box', box)).sort((a, b) => (a.id < b.id ? -1 : 1))
     return {
       waiting: rows.filter((r) => r.standing === 'waiting').map((r) => r.event),
-      taken: rows.flatMap((r) => (r.standing === 'taken' ? [{ id: r.id, deviceAt: r.event.deviceAt, kind: r.event.kind, body: r.event.body, number: r.number }] : [])),
+      taken: rows.flatMap((r) =>
+        r.standing === 'taken'
+          ? [{ id: r.id, deviceAt: r.event.deviceAt, kind: r.event.kind, body: r.event.body, number: r.number }]
+          : [],
+      ),
       refused: rows.flatMap((r) => (r.standing === 'refused' ? [{ event: r.event, ...r.refusal }] : [])),
     }
   },
@@ -48,7 +55,10 @@ export const wordsKept = {
   /** Keeps new words, all or none; they are on the disk when it is done. */
   async put(box: string, events: Outgoing[]): Promise<void> {
     const tx = (await opened()).transaction('words', 'readwrite', { durability: 'strict' })
-    await Promise.all([...events.map((event) => tx.store.put({ id: event.id, box, event, standing: 'waiting' })), tx.done])
+    await Promise.all([
+      ...events.map((event) => tx.store.put({ id: event.id, box, event, standing: 'waiting' })),
+      tx.done,
+    ])
   },
 
   /** Those that wait, the oldest first. @param most of them */
@@ -94,7 +104,8 @@ export const takeOver = async (): Promise<void> => {
     const old = JSON.parse(localStorage.getItem(key) ?? '{}') as Partial<OutboxState>
     const box = key.slice('outbox/'.length)
     await wordsKept.put(box, [...(old.waiting ?? [])])
-    for (const { event, ...refusal } of old.refused ?? []) await wordsKept.answered(box, [{ event, standing: { standing: 'refused', refusal } }], 0)
+    for (const { event, ...refusal } of old.refused ?? [])
+      await wordsKept.answered(box, [{ event, standing: { standing: 'refused', refusal } }], 0)
     localStorage.removeItem(key)
   }
 }

@@ -14,7 +14,10 @@ export const RecordView = ({ live }: { live: Live }) => {
   const { header, progress } = live.view
   const link = useRef<HTMLAnchorElement>(null)
   const page = useRef<HTMLAnchorElement>(null)
-  const log = useQuery<Record, Problem>({ queryKey: ['log', header.id, progress.number], queryFn: () => ask('GET', `/api/departures/${header.id}/log`) })
+  const log = useQuery<Record, Problem>({
+    queryKey: ['log', header.id, progress.number],
+    queryFn: () => ask('GET', `/api/departures/${header.id}/log`),
+  })
   const tied = progress.tiedOff
   return (
     <div>

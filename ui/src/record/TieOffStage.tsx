@@ -18,7 +18,9 @@ export const TieOffStage = ({ live, onGo }: { live: Live; onGo: (stage: string) 
   const never = inTheWay.filter((t) => !t.mayStay)
   const unsaid = inTheWay.filter((t) => t.mayStay && !reasons[t.key]?.trim())
   const tieOff = () => {
-    const accepted = inTheWay.filter((r) => r.mayStay).flatMap((r) => r.tags.map((t) => ({ tag: t.key, reason: reasons[r.key]?.trim() ?? '' })))
+    const accepted = inTheWay
+      .filter((r) => r.mayStay)
+      .flatMap((r) => r.tags.map((t) => ({ tag: t.key, reason: reasons[r.key]?.trim() ?? '' })))
     outbox.put('tied-off', { accepted }, 'tying off')
     drop()
   }
@@ -26,7 +28,9 @@ export const TieOffStage = ({ live, onGo }: { live: Live; onGo: (stage: string) 
     <div>
       <p className={classes.where}>Tie off</p>
       <h1 className={classes.h1}>
-        {inTheWay.length === 0 ? 'The cord is bare' : `${inTheWay.length} ${inTheWay.length === 1 ? 'thing is' : 'things are'} in the way`}
+        {inTheWay.length === 0
+          ? 'The cord is bare'
+          : `${inTheWay.length} ${inTheWay.length === 1 ? 'thing is' : 'things are'} in the way`}
       </h1>
       <p className={classes.lead}>
         {inTheWay.length === 0
@@ -51,7 +55,11 @@ export const TieOffStage = ({ live, onGo }: { live: Live; onGo: (stage: string) 
             ) : (
               yours && (
                 <Textarea
-                  label="It may stay, because" value={reasons[t.key] ?? ''} maxLength={2000} autosize minRows={1}
+                  label="It may stay, because"
+                  value={reasons[t.key] ?? ''}
+                  maxLength={2000}
+                  autosize
+                  minRows={1}
                   onChange={(e) => setText(JSON.stringify({ ...reasons, [t.key]: e.currentTarget.value }))}
                 />
               )

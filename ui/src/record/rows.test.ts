@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest'
 import type { DepartureView, TagView } from '../api.gen'
 import { tieOffRows } from './rows'
 
-const tag = (key: string, go: string, mayStay = true): TagView => ({ key, title: `${key} title`, detail: key, by: '', closes: 'a step', go, mayStay }) as TagView
+const tag = (key: string, go: string, mayStay = true): TagView =>
+  ({ key, title: `${key} title`, detail: key, by: '', closes: 'a step', go, mayStay }) as TagView
 
 describe('the rows of a tie-off', () => {
   it('are a tag each, and one for all that is unfinished in a stage', () => {
@@ -10,7 +11,12 @@ describe('the rows of a tie-off', () => {
       progress: {
         beads: [{ stage: 'flows', title: 'Flows' }],
         tags: [tag('covers', 'walkaround')],
-        unfinished: [tag('unfinished/left', 'flows'), tag('unfinished/right', 'flows'), tag('unfinished/walk', 'walkaround'), tag('controls/controls', 'controls', false)],
+        unfinished: [
+          tag('unfinished/left', 'flows'),
+          tag('unfinished/right', 'flows'),
+          tag('unfinished/walk', 'walkaround'),
+          tag('controls/controls', 'controls', false),
+        ],
       },
     } as unknown as DepartureView
     const rows = tieOffRows(view)

@@ -13,7 +13,13 @@ export interface TieOffRow {
 }
 
 const ofTag = (t: TagView): TieOffRow => ({
-  key: t.key, title: t.title, detail: [t.detail, t.by].filter(Boolean).join(' · '), closes: t.key.startsWith('unfinished/') ? '' : t.closes, go: t.go, mayStay: t.mayStay, tags: [t],
+  key: t.key,
+  title: t.title,
+  detail: [t.detail, t.by].filter(Boolean).join(' · '),
+  closes: t.key.startsWith('unfinished/') ? '' : t.closes,
+  go: t.go,
+  mayStay: t.mayStay,
+  tags: [t],
 })
 
 /** What stands between a departure and its tie-off, a row each: tags first, then what is unfinished, by stage. */
@@ -29,7 +35,15 @@ export const tieOffRows = ({ progress }: DepartureView): TieOffRow[] => {
     else {
       const title = progress.beads.find((b) => b.stage === go)?.title ?? go
       const detail = tags.map((t) => `${t.detail}, ${t.title}`).join(' · ')
-      rows.push({ key: `stage/${go}`, title: `${title}: ${tags.length} procedures with steps open`, detail, closes: '', go, mayStay: tags.every((t) => t.mayStay), tags })
+      rows.push({
+        key: `stage/${go}`,
+        title: `${title}: ${tags.length} procedures with steps open`,
+        detail,
+        closes: '',
+        go,
+        mayStay: tags.every((t) => t.mayStay),
+        tags,
+      })
     }
   }
   return rows

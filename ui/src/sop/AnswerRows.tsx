@@ -18,14 +18,17 @@ export const AnswerRows = ({ doc, editor, step, disabled, onChange }: AnswerRows
     <ValueRow doc={doc} editor={editor} step={step} disabled={disabled} onChange={onChange} />
     <CourseRow step={step} disabled={disabled} onChange={onChange} />
     <Checkbox
-      label="It is the lights test: what it does not light is listed" checked={step['tests-lights'] ?? false} disabled={disabled}
+      label="It is the lights test: what it does not light is listed"
+      checked={step['tests-lights'] ?? false}
+      disabled={disabled}
       onChange={(e) => onChange({ 'tests-lights': e.currentTarget.checked })}
     />
   </>
 )
 
 /** The sources of a value as one choice: a figure of the flight, a control's position, or whose turn it is. */
-const sourceOf = (v: ValueDoc | undefined): string => (!v ? '' : v.turn ? 'turn' : v.position ? `position/${v.position}` : `of/${v.of}`)
+const sourceOf = (v: ValueDoc | undefined): string =>
+  !v ? '' : v.turn ? 'turn' : v.position ? `position/${v.position}` : `of/${v.of}`
 
 const withSource = (source: string, back: boolean | undefined): ValueDoc | undefined => {
   const [kind, name = ''] = source.split('/')
@@ -38,11 +41,18 @@ const withSource = (source: string, back: boolean | undefined): ValueDoc | undef
 const ValueRow = ({ doc, editor, step, disabled, onChange }: AnswerRowsProps) => {
   const value = step.value
   const set = (next: ValueDoc | undefined) => onChange({ value: next } as Partial<StepDoc>)
-  const held = points(doc).filter((p) => [step.sets, step.expects, step.verifies].some((s) => s !== undefined && p.id in s))
+  const held = points(doc).filter((p) =>
+    [step.sets, step.expects, step.verifies].some((s) => s !== undefined && p.id in s),
+  )
   return (
     <div className={classes.line}>
       <span>Value of today</span>
-      <select aria-label="Value of today" value={sourceOf(value)} disabled={disabled} onChange={(e) => set(withSource(e.currentTarget.value, value?.back))}>
+      <select
+        aria-label="Value of today"
+        value={sourceOf(value)}
+        disabled={disabled}
+        onChange={(e) => set(withSource(e.currentTarget.value, value?.back))}
+      >
         <option value="">none</option>
         {editor.figures.map((f) => (
           <option key={f.id} value={`of/${f.id}`}>
@@ -60,7 +70,11 @@ const ValueRow = ({ doc, editor, step, disabled, onChange }: AnswerRowsProps) =>
         <>
           and
           <input
-            aria-label="Added to it" size={6} placeholder="0" value={value.plus ?? ''} disabled={disabled}
+            aria-label="Added to it"
+            size={6}
+            placeholder="0"
+            value={value.plus ?? ''}
+            disabled={disabled}
             onChange={(e) => {
               const { plus: _, ...rest } = value
               set(e.currentTarget.value === '' ? rest : { ...rest, plus: number(e.currentTarget.value) })
@@ -70,7 +84,9 @@ const ValueRow = ({ doc, editor, step, disabled, onChange }: AnswerRowsProps) =>
       )}
       {value && (
         <Checkbox
-          label="asked back" checked={value.back ?? false} disabled={disabled}
+          label="asked back"
+          checked={value.back ?? false}
+          disabled={disabled}
           onChange={(e) => {
             const { back: _, ...rest } = value
             set(e.currentTarget.checked ? { ...rest, back: true } : rest)
@@ -83,18 +99,42 @@ const ValueRow = ({ doc, editor, step, disabled, onChange }: AnswerRowsProps) =>
 
 const CourseRow = ({ step, disabled, onChange }: Pick<AnswerRowsProps, 'step' | 'disabled' | 'onChange'>) => {
   const beats = step.course ?? []
-  const put = (n: number, change: Partial<(typeof beats)[number]>) => onChange({ course: beats.map((b, i) => (i === n ? { ...b, ...change } : b)) })
+  const put = (n: number, change: Partial<(typeof beats)[number]>) =>
+    onChange({ course: beats.map((b, i) => (i === n ? { ...b, ...change } : b)) })
   return (
     <div className={classes.line}>
       <span>Test in parts</span>
       {beats.map((b, n) => (
         <span key={n} className={classes.chip}>
-          <input aria-label={`Part ${n + 1}, press`} placeholder="press" size={14} value={b.act} disabled={disabled} onChange={(e) => put(n, { act: e.currentTarget.value })} />
-          <input aria-label={`Part ${n + 1}, see`} placeholder="see" size={14} value={b.see} disabled={disabled} onChange={(e) => put(n, { see: e.currentTarget.value })} />
-          <Drop what={`part ${n + 1}`} disabled={disabled} onDrop={() => onChange({ course: beats.filter((_, i) => i !== n) })} />
+          <input
+            aria-label={`Part ${n + 1}, press`}
+            placeholder="press"
+            size={14}
+            value={b.act}
+            disabled={disabled}
+            onChange={(e) => put(n, { act: e.currentTarget.value })}
+          />
+          <input
+            aria-label={`Part ${n + 1}, see`}
+            placeholder="see"
+            size={14}
+            value={b.see}
+            disabled={disabled}
+            onChange={(e) => put(n, { see: e.currentTarget.value })}
+          />
+          <Drop
+            what={`part ${n + 1}`}
+            disabled={disabled}
+            onDrop={() => onChange({ course: beats.filter((_, i) => i !== n) })}
+          />
         </span>
       ))}
-      <UnstyledButton className={classes.add} disabled={disabled} aria-label="Add a part" onClick={() => onChange({ course: [...beats, { act: '', see: '' }] })}>
+      <UnstyledButton
+        className={classes.add}
+        disabled={disabled}
+        aria-label="Add a part"
+        onClick={() => onChange({ course: [...beats, { act: '', see: '' }] })}
+      >
         +
       </UnstyledButton>
     </div>

@@ -26,7 +26,17 @@ export const CardsView = ({ pack, editor }: { pack: PackView; editor: EditorView
         ))}
       </div>
       <div className={classes.actions}>
-        <Action hotkey="b" main={!two} onAct={() => setDays(two ? days.slice(0, 1) : [...days, { ...days[0]!, tail: tails.find((t) => t !== days[0]!.tail) ?? days[0]!.tail }])}>
+        <Action
+          hotkey="b"
+          main={!two}
+          onAct={() =>
+            setDays(
+              two
+                ? days.slice(0, 1)
+                : [...days, { ...days[0]!, tail: tails.find((t) => t !== days[0]!.tail) ?? days[0]!.tail }],
+            )
+          }
+        >
           {two ? 'One card alone' : 'Put another beside it'}
         </Action>
       </div>
@@ -73,10 +83,17 @@ interface Side {
   why: string
 }
 
-const Differences = ({ cards, differences }: { cards: PreviewCard[]; differences: { step: string; part: string; challenge: string; response: string; left: Side; right: Side }[] }) => (
+const Differences = ({
+  cards,
+  differences,
+}: {
+  cards: PreviewCard[]
+  differences: { step: string; part: string; challenge: string; response: string; left: Side; right: Side }[]
+}) => (
   <>
     <h2>
-      {differences.length === 0 ? 'Nothing differs' : `${differences.length} steps differ`}: {cards[0]!.tail} has {cards[0]!.steps}, {cards[1]!.tail} has {cards[1]!.steps}
+      {differences.length === 0 ? 'Nothing differs' : `${differences.length} steps differ`}: {cards[0]!.tail} has{' '}
+      {cards[0]!.steps}, {cards[1]!.tail} has {cards[1]!.steps}
     </h2>
     <Table className={classes.table}>
       <Table.Thead>

@@ -11,7 +11,9 @@ import classes from './PackPage.module.css'
 export const ChangesPane = ({ pack, all }: { pack: PackView; all: RevisionView[] }) => {
   const { id, revision, tails } = pack.revision
   const others = all.filter((r) => r.id === id && r.revision !== revision)
-  const before = others.filter((r) => r.published).sort((a, b) => (b.effective ?? '').localeCompare(a.effective ?? ''))[0] ?? others[0]
+  const before =
+    others.filter((r) => r.published).sort((a, b) => (b.effective ?? '').localeCompare(a.effective ?? ''))[0] ??
+    others[0]
   const [since, setSince] = useState(before?.revision ?? '')
   const [tail, setTail] = useState('')
   const [seat, setSeat] = useState('')
@@ -26,21 +28,48 @@ export const ChangesPane = ({ pack, all }: { pack: PackView; all: RevisionView[]
   return (
     <div className={classes.pane}>
       <div className={classes.filters}>
-        <NativeSelect label="Since" value={since} data={others.map((r) => ({ value: r.revision, label: `${r.revision}, ${r.state}` }))} onChange={(e) => setSince(e.currentTarget.value)} />
-        <NativeSelect label="What concerns" value={tail} data={[{ value: '', label: 'every tail' }, ...tails]} onChange={(e) => setTail(e.currentTarget.value)} />
         <NativeSelect
-          label="and" value={seat} data={[{ value: '', label: 'all seats' }, { value: 'left', label: 'the left seat' }, { value: 'right', label: 'the right seat' }, { value: 'engineer', label: "the engineer's seat" }]}
+          label="Since"
+          value={since}
+          data={others.map((r) => ({ value: r.revision, label: `${r.revision}, ${r.state}` }))}
+          onChange={(e) => setSince(e.currentTarget.value)}
+        />
+        <NativeSelect
+          label="What concerns"
+          value={tail}
+          data={[{ value: '', label: 'every tail' }, ...tails]}
+          onChange={(e) => setTail(e.currentTarget.value)}
+        />
+        <NativeSelect
+          label="and"
+          value={seat}
+          data={[
+            { value: '', label: 'all seats' },
+            { value: 'left', label: 'the left seat' },
+            { value: 'right', label: 'the right seat' },
+            { value: 'engineer', label: "the engineer's seat" },
+          ]}
           onChange={(e) => setSeat(e.currentTarget.value)}
         />
         <NativeSelect
-          label="as" value={role} data={[{ value: '', label: 'anybody' }, { value: 'captain', label: 'captain' }, { value: 'first-officer', label: 'first officer' }]}
+          label="as"
+          value={role}
+          data={[
+            { value: '', label: 'anybody' },
+            { value: 'captain', label: 'captain' },
+            { value: 'first-officer', label: 'first officer' },
+          ]}
           onChange={(e) => setRole(e.currentTarget.value)}
         />
       </div>
       {changes.error && <ProblemNotice problem={changes.error} />}
       {changes.data && (
         <>
-          <h2>{changes.data.changes.length === 0 ? 'Nothing that concerns them' : `${changes.data.changes.length} changes`}</h2>
+          <h2>
+            {changes.data.changes.length === 0
+              ? 'Nothing that concerns them'
+              : `${changes.data.changes.length} changes`}
+          </h2>
           <ChangesList changes={changes.data.changes} />
         </>
       )}

@@ -2,7 +2,18 @@ import { UnstyledButton } from '@mantine/core'
 import { memo } from 'react'
 import type { EditorView } from '../api.gen'
 import classes from './ConditionBuilder.module.css'
-import { factChoices, isGroup, toTree, toWhen, unitOf, wants, type FactChoice, type FactNode, type Group, type Node } from './conditionTree'
+import {
+  factChoices,
+  isGroup,
+  toTree,
+  toWhen,
+  unitOf,
+  wants,
+  type FactChoice,
+  type FactNode,
+  type Group,
+  type Node,
+} from './conditionTree'
 import type { Condition, PackDoc } from './packDoc'
 
 interface ConditionBuilderProps {
@@ -32,7 +43,11 @@ export const ConditionBuilder = memo(({ doc, editor, when, disabled, onChange }:
   )
 })
 
-const fresh = (choices: FactChoice[]): FactNode => ({ fact: choices.find((c) => c.items.length > 0)!.items[0]!.value, value: '', not: false })
+const fresh = (choices: FactChoice[]): FactNode => ({
+  fact: choices.find((c) => c.items.length > 0)!.items[0]!.value,
+  value: '',
+  not: false,
+})
 
 interface GroupRowsProps {
   group: Group
@@ -52,7 +67,8 @@ const GroupRows = ({ group, doc, choices, depth, onChange }: GroupRowsProps) => 
       {(group.items.length > 1 || depth > 0 || group.not) && (
         <p className={classes.how}>
           <Pick
-            label="How the facts join" value={`${group.not ? 'not-' : ''}${group.op}`}
+            label="How the facts join"
+            value={`${group.not ? 'not-' : ''}${group.op}`}
             items={[
               { value: 'all', label: 'when all of these are so' },
               { value: 'any', label: 'when any of these is so' },
@@ -78,7 +94,17 @@ const GroupRows = ({ group, doc, choices, depth, onChange }: GroupRowsProps) => 
       <p className={classes.more}>
         <Add onFact={() => onChange({ ...group, items: [...group.items, fresh(choices)] })}>Another fact</Add>
         {depth < DEEPEST && (
-          <Add onFact={() => onChange({ ...group, items: [...group.items, { op: group.op === 'all' ? 'any' : 'all', not: false, items: [fresh(choices), fresh(choices)] }] })}>
+          <Add
+            onFact={() =>
+              onChange({
+                ...group,
+                items: [
+                  ...group.items,
+                  { op: group.op === 'all' ? 'any' : 'all', not: false, items: [fresh(choices), fresh(choices)] },
+                ],
+              })
+            }
+          >
             A group
           </Add>
         )}
@@ -87,13 +113,33 @@ const GroupRows = ({ group, doc, choices, depth, onChange }: GroupRowsProps) => 
   )
 }
 
-const FactRow = ({ node, doc, choices, onChange }: { node: FactNode; doc: PackDoc; choices: FactChoice[]; onChange: (n: FactNode) => void }) => (
+const FactRow = ({
+  node,
+  doc,
+  choices,
+  onChange,
+}: {
+  node: FactNode
+  doc: PackDoc
+  choices: FactChoice[]
+  onChange: (n: FactNode) => void
+}) => (
   <>
     <Pick
-      label="Whether it is so" value={node.not ? 'not' : 'is'} items={[{ value: 'is', label: 'it is so:' }, { value: 'not', label: 'it is not so:' }]}
+      label="Whether it is so"
+      value={node.not ? 'not' : 'is'}
+      items={[
+        { value: 'is', label: 'it is so:' },
+        { value: 'not', label: 'it is not so:' },
+      ]}
       onPick={(v) => onChange({ ...node, not: v === 'not' })}
     />
-    <select aria-label="Fact" className={classes.pick} value={node.fact} onChange={(e) => onChange({ ...node, fact: e.currentTarget.value, value: '' })}>
+    <select
+      aria-label="Fact"
+      className={classes.pick}
+      value={node.fact}
+      onChange={(e) => onChange({ ...node, fact: e.currentTarget.value, value: '' })}
+    >
       {choices
         .filter((c) => c.items.length > 0)
         .map((c) => (
@@ -108,15 +154,29 @@ const FactRow = ({ node, doc, choices, onChange }: { node: FactNode; doc: PackDo
     </select>
     {wants(node.fact) !== '' && (
       <input
-        className={classes.value} aria-label={wants(node.fact) === 'number' ? 'Number' : 'Airfield'} value={node.value} size={6}
-        inputMode={wants(node.fact) === 'number' ? 'decimal' : 'text'} onChange={(e) => onChange({ ...node, value: e.currentTarget.value })}
+        className={classes.value}
+        aria-label={wants(node.fact) === 'number' ? 'Number' : 'Airfield'}
+        value={node.value}
+        size={6}
+        inputMode={wants(node.fact) === 'number' ? 'decimal' : 'text'}
+        onChange={(e) => onChange({ ...node, value: e.currentTarget.value })}
       />
     )}
     <span className={classes.unit}>{unitOf(node.fact, doc)}</span>
   </>
 )
 
-const Pick = ({ label, value, items, onPick }: { label: string; value: string; items: { value: string; label: string }[]; onPick: (v: string) => void }) => (
+const Pick = ({
+  label,
+  value,
+  items,
+  onPick,
+}: {
+  label: string
+  value: string
+  items: { value: string; label: string }[]
+  onPick: (v: string) => void
+}) => (
   <select aria-label={label} className={classes.pick} value={value} onChange={(e) => onPick(e.currentTarget.value)}>
     {items.map((i) => (
       <option key={i.value} value={i.value}>

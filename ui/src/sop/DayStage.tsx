@@ -22,7 +22,11 @@ export const DayStage = ({ live, onGo }: { live: Live; onGo: (stage: string) => 
   const [text, setText, dropText] = useDraft(`report/${id}`, day?.report ?? '')
   const [flagText, setFlags, dropFlags] = useDraft(`day/${id}`, '')
   // Until the crew says otherwise: the first flight of the day, and nothing else.
-  const so: string[] = flagText ? (JSON.parse(flagText) as string[]) : day ? day.circumstances.filter((c) => c.so).map((c) => c.id) : ['first-flight']
+  const so: string[] = flagText
+    ? (JSON.parse(flagText) as string[])
+    : day
+      ? day.circumstances.filter((c) => c.so).map((c) => c.id)
+      : ['first-flight']
   const [fetched, setFetched] = useState('')
   const latest = useMutation<ReportView, Problem>({
     mutationFn: () => ask<ReportView>('GET', `/api/departures/${id}/report`),
@@ -44,10 +48,16 @@ export const DayStage = ({ live, onGo }: { live: Live; onGo: (stage: string) => 
   }, [text, day, fetchLatest])
 
   const simulated = text === fetched || (day?.simulated === true && text === day.report)
+  const ownChoice = view.header.schools.filter((s) => !s.byDefault).length
   const sending = live.out.waiting.some((w) => w.kind === 'day-set')
-  const set = (what: string, on: boolean) => setFlags(JSON.stringify(on ? [...so, what] : so.filter((c) => c !== what)))
+  const set = (what: string, on: boolean) =>
+    setFlags(JSON.stringify(on ? [...so, what] : so.filter((c) => c !== what)))
   const cut = () => {
-    outbox.put('day-set', { report: text, simulated, circumstances: so.filter((c) => view.header.asks.some((a) => a.id === c)) }, 'the state of the day')
+    outbox.put(
+      'day-set',
+      { report: text, simulated, circumstances: so.filter((c) => view.header.asks.some((a) => a.id === c)) },
+      'the state of the day',
+    )
     dropText()
     dropFlags()
   }
@@ -60,21 +70,33 @@ export const DayStage = ({ live, onGo }: { live: Live; onGo: (stage: string) => 
             <p key={s.seat} className={classes.seat}>
               <Pennant seats={[s.seat]} /> <b>{s.name}</b>
               {view.header.crew.find((c) => c.seat === s.seat)?.commander ? ', commander' : ''}
-              {view.header.crew.find((c) => c.seat === s.seat)?.flying ? ', flying' : ', monitoring'}: {s.seat} seat {s.taken ? 'taken' : 'not taken yet'}
+              {view.header.crew.find((c) => c.seat === s.seat)?.flying ? ', flying' : ', monitoring'}: {s.seat} seat{' '}
+              {s.taken ? 'taken' : 'not taken yet'}
             </p>
           ))}
           {mine && !seat && (
-            <Action hotkey="t" main onAct={() => outbox.put('seat-taken', { seat: mine.seat }, `the ${mine.seat} seat`)}>
+            <Action
+              hotkey="t"
+              main
+              onAct={() => outbox.put('seat-taken', { seat: mine.seat }, `the ${mine.seat} seat`)}
+            >
               Take the {mine.seat} seat
             </Action>
           )}
           {!mine && <p>You are looking on: you are not on this crew.</p>}
         </div>
         <Textarea
-          label={`Station report, ${view.header.from.name}`} value={text} onChange={(e) => setText(e.currentTarget.value)} autosize minRows={2}
-          spellCheck={false} styles={{ input: { fontSize: '1.15rem' } }}
+          label={`Station report, ${view.header.from.name}`}
+          value={text}
+          onChange={(e) => setText(e.currentTarget.value)}
+          autosize
+          minRows={2}
+          spellCheck={false}
+          styles={{ input: { fontSize: '1.15rem' } }}
         />
-        <p className={classes.source}>{text === '' ? 'No report yet.' : simulated ? 'From the simulated station service.' : 'Typed over.'}</p>
+        <p className={classes.source}>
+          {text === '' ? 'No report yet.' : simulated ? 'From the simulated station service.' : 'Typed over.'}
+        </p>
         {latest.isError && <ProblemNotice problem={asProblem(latest.error)} />}
         {reading.data && (
           <ul className={classes.facts}>
@@ -86,11 +108,22 @@ export const DayStage = ({ live, onGo }: { live: Live; onGo: (stage: string) => 
         {reading.error && <ProblemNotice problem={reading.error} />}
         <div className={classes.flags}>
           {view.header.asks.map((a) => (
-            <Checkbox key={a.id} size="md" label={a.words.charAt(0).toUpperCase() + a.words.slice(1)} checked={so.includes(a.id)} onChange={(e) => set(a.id, e.currentTarget.checked)} />
+            <Checkbox
+              key={a.id}
+              size="md"
+              label={a.words.charAt(0).toUpperCase() + a.words.slice(1)}
+              checked={so.includes(a.id)}
+              onChange={(e) => set(a.id, e.currentTarget.checked)}
+            />
           ))}
         </div>
         <div className={classes.actions}>
-          <Action hotkey="c" main={seat !== '' && !view.card} disabled={!seat || !reading.data || sending} onAct={cut}>
+          <Action
+            hotkey="c"
+            main={seat !== '' && !view.card}
+            disabled={!seat || !reading.data || sending}
+            onAct={cut}
+          >
             {view.card ? 'Cut the card again' : 'Cut the card'}
           </Action>
           <Action hotkey="r" onAct={() => latest.mutate()}>
@@ -104,10 +137,14 @@ export const DayStage = ({ live, onGo }: { live: Live; onGo: (stage: string) => 
           {view.header.pack}, revision {view.header.revision}.
         </p>
         <Schools
-          line={`How this fleet does it: ${view.header.schools.filter((s) => !s.byDefault).length} of ${view.header.schools.length} by its own choice`}
+          line={`How this fleet does it: ${ownChoice} of ${view.header.schools.length} by its own choice`}
           schools={view.header.schools}
         />
-        {view.card ? <CardSummary card={view.card} progress={view.progress} onGo={onGo} /> : <p>The card of {view.header.tail} for today is cut from it once the day is known.</p>}
+        {view.card ? (
+          <CardSummary card={view.card} progress={view.progress} onGo={onGo} />
+        ) : (
+          <p>The card of {view.header.tail} for today is cut from it once the day is known.</p>
+        )}
       </aside>
     </div>
   )

@@ -36,7 +36,9 @@ export const Findings = ({ check, onGo, onWaive, onUnwaive }: FindingsProps) => 
   const waived = check.findings.filter((f) => f.waived !== undefined && f.waived !== null)
   return (
     <>
-      {open.length === 0 && <p className={classes.none}>The pack check finds nothing{waived.length > 0 ? ' that was not waived' : ''}.</p>}
+      {open.length === 0 && (
+        <p className={classes.none}>The pack check finds nothing{waived.length > 0 ? ' that was not waived' : ''}.</p>
+      )}
       <ul className={classes.list}>
         {open.map((f, n) => (
           <li key={key(f, n)} data-fault={f.fault || undefined}>
@@ -54,7 +56,10 @@ export const Findings = ({ check, onGo, onWaive, onUnwaive }: FindingsProps) => 
             {onWaive &&
               (waiving === key(f, n) ? (
                 <WordsForm
-                  draft={`waive/${key(f, n)}`} label="Accepted, because" action="Waive it" onCancel={() => setWaiving('')}
+                  draft={`waive/${key(f, n)}`}
+                  label="Accepted, because"
+                  action="Waive it"
+                  onCancel={() => setWaiving('')}
                   onSay={(reason) => {
                     onWaive(f, reason)
                     setWaiving('')

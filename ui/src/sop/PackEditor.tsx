@@ -11,7 +11,17 @@ import { Pennant } from '../app/Pennant'
 import { stored } from '../app/stored'
 import { Findings } from './Findings'
 import classes from './PackEditor.module.css'
-import { find, freshId, moved, reduceHistory, type At, type Edit, type PackDoc, type ProcedureDoc, type StepDoc } from './packDoc'
+import {
+  find,
+  freshId,
+  moved,
+  reduceHistory,
+  type At,
+  type Edit,
+  type PackDoc,
+  type ProcedureDoc,
+  type StepDoc,
+} from './packDoc'
 import { dayOf, usePreview } from './preview'
 import { PreviewDayForm } from './PreviewDayForm'
 import { StatesRow, StepForm } from './StepForm'
@@ -29,7 +39,9 @@ interface PackEditorProps {
 /** Long enough that typing is not checked letter by letter, short enough to see a fault while one still looks. */
 const PAUSE_MS = 350
 
-/** Hundreds of steps by keyboard or pointer: the outline, the step at hand, and beside it what the card makes of it. */
+/**
+ * Hundreds of steps by keyboard or pointer: the outline, the step at hand, and beside it what the card makes of it.
+ */
 export const PackEditor = ({ pack, editor, writes, wanted, onSaved }: PackEditorProps) => {
   const { id, revision } = pack.revision
   // The edition this one was made from, whatever has been saved meanwhile by somebody else.
@@ -37,7 +49,12 @@ export const PackEditor = ({ pack, editor, writes, wanted, onSaved }: PackEditor
   const kept = `pack-draft/${id}/${revision}/${edition}`
   const saved = useMemo(() => JSON.parse(pack.document) as PackDoc, [pack.document])
   const baseline = useMemo(() => JSON.stringify(saved), [saved])
-  const [history, act] = useReducer(reduceHistory, saved, (doc) => ({ past: [], now: writes ? stored.get(kept, doc) : doc, future: [], last: '' }))
+  const [history, act] = useReducer(reduceHistory, saved, (doc) => ({
+    past: [],
+    now: writes ? stored.get(kept, doc) : doc,
+    future: [],
+    last: '',
+  }))
   const doc = history.now
   const [at, setAt] = useState<At>(() => (wanted ? (place(doc, wanted) ?? { p: 0, s: 0 }) : { p: 0, s: 0 }))
   const [search, setSearch] = useState('')
@@ -86,7 +103,9 @@ export const PackEditor = ({ pack, editor, writes, wanted, onSaved }: PackEditor
     document.getElementById(`step-${next.p}-${next.s}`)?.scrollIntoView({ block: 'nearest' })
   }
   const step = (by: 1 | -1) => {
-    const flat = doc.procedures.flatMap((p, pi) => p.steps.map((s, si) => ({ p: pi, s: si, shown: matches(s, search) }))).filter((x) => x.shown)
+    const flat = doc.procedures
+      .flatMap((p, pi) => p.steps.map((s, si) => ({ p: pi, s: si, shown: matches(s, search) })))
+      .filter((x) => x.shown)
     const now = flat.findIndex((x) => x.p === at.p && x.s === at.s)
     const next = flat[Math.max(0, Math.min(flat.length - 1, now + by))]
     if (next) to({ p: next.p, s: next.s })
@@ -97,7 +116,15 @@ export const PackEditor = ({ pack, editor, writes, wanted, onSaved }: PackEditor
     to(next)
   }
   const insert = (like: StepDoc | undefined) => {
-    const step: StepDoc = like ? { ...like, id: freshId(doc, like.id) } : { id: freshId(doc, here?.id ?? 'step'), at: here?.at ?? '', ...(here?.owner && { owner: here.owner }), challenge: '', response: '' }
+    const step: StepDoc = like
+      ? { ...like, id: freshId(doc, like.id) }
+      : {
+          id: freshId(doc, here?.id ?? 'step'),
+          at: here?.at ?? '',
+          ...(here?.owner && { owner: here.owner }),
+          challenge: '',
+          response: '',
+        }
     edit({ type: 'insert', at: { p: at.p, s: at.s + 1 }, step })
     to({ p: at.p, s: at.s + 1 })
     setFocus((n) => n + 1)
@@ -132,15 +159,32 @@ export const PackEditor = ({ pack, editor, writes, wanted, onSaved }: PackEditor
     [],
   )
   const prefix = `/procedures/${at.p}/steps/${at.s}`
-  const faults = (check.data?.faults ?? []).filter((f) => f.path === prefix || f.path.startsWith(`${prefix}/`)).map((f) => ({ field: f.path.slice(prefix.length + 1).split('/')[0]!, what: f.what }))
+  const faults = (check.data?.faults ?? [])
+    .filter((f) => f.path === prefix || f.path.startsWith(`${prefix}/`))
+    .map((f) => ({ field: f.path.slice(prefix.length + 1).split('/')[0]!, what: f.what }))
   const marked = useMemo(() => marks(doc, check.data), [doc, check.data])
-  const open = (check.data?.findings ?? []).filter((f) => f.waived === undefined || f.waived === null).length + (check.data?.faults.length ?? 0)
+  const open =
+    (check.data?.findings ?? []).filter((f) => f.waived === undefined || f.waived === null).length +
+    (check.data?.faults.length ?? 0)
   return (
     <div className={classes.editor}>
       <div className={classes.outline}>
         <TextInput
-          ref={searchField} aria-label="Find a step" placeholder="Find a step  /" value={search} onChange={(e) => setSearch(e.currentTarget.value)}
-          onKeyDown={getHotkeyHandler([['Escape', () => setSearch('')], ['ArrowDown', () => { step(1); searchField.current?.blur() }]])}
+          ref={searchField}
+          aria-label="Find a step"
+          placeholder="Find a step  /"
+          value={search}
+          onChange={(e) => setSearch(e.currentTarget.value)}
+          onKeyDown={getHotkeyHandler([
+            ['Escape', () => setSearch('')],
+            [
+              'ArrowDown',
+              () => {
+                step(1)
+                searchField.current?.blur()
+              },
+            ],
+          ])}
         />
         <div className={classes.scroll}>
           {doc.procedures.map((p, pi) => (
@@ -150,7 +194,15 @@ export const PackEditor = ({ pack, editor, writes, wanted, onSaved }: PackEditor
               </h2>
               {p.steps.map((s, si) =>
                 matches(s, search) ? (
-                  <Row key={s.id} step={s} p={pi} s={si} now={pi === at.p && si === at.s} mark={marked.get(s.id) ?? ''} onGo={to} />
+                  <Row
+                    key={s.id}
+                    step={s}
+                    p={pi}
+                    s={si}
+                    now={pi === at.p && si === at.s}
+                    mark={marked.get(s.id) ?? ''}
+                    onGo={to}
+                  />
                 ) : null,
               )}
             </section>
@@ -158,20 +210,37 @@ export const PackEditor = ({ pack, editor, writes, wanted, onSaved }: PackEditor
         </div>
         {writes && (
           <p className={classes.keys}>
-            <kbd>↑ ↓</kbd> go <kbd>alt ↑ ↓</kbd> move <kbd>enter</kbd> write <kbd>n</kbd> new <kbd>c</kbd> copy <kbd>del</kbd> out <kbd>ctrl z</kbd> undo
+            <kbd>↑ ↓</kbd> go <kbd>alt ↑ ↓</kbd> move <kbd>enter</kbd> write <kbd>n</kbd> new <kbd>c</kbd> copy{' '}
+            <kbd>del</kbd> out <kbd>ctrl z</kbd> undo
           </p>
         )}
       </div>
       <div className={classes.middle}>
         {writes && (
           <div className={classes.bar}>
-            <Action hotkey="mod+alt+S" shown="ctrl s" main={dirty && !faulty} disabled={!dirty || faulty || save.isPending} onAct={commit}>
+            <Action
+              hotkey="mod+alt+S"
+              shown="ctrl s"
+              main={dirty && !faulty}
+              disabled={!dirty || faulty || save.isPending}
+              onAct={commit}
+            >
               {faulty ? 'Cannot be saved yet' : dirty ? 'Save the draft' : 'Saved'}
             </Action>
-            <Button size="desk" variant="rest" disabled={history.past.length === 0} onClick={() => act({ type: 'undo' })}>
+            <Button
+              size="desk"
+              variant="rest"
+              disabled={history.past.length === 0}
+              onClick={() => act({ type: 'undo' })}
+            >
               Undo
             </Button>
-            <Button size="desk" variant="rest" disabled={history.future.length === 0} onClick={() => act({ type: 'redo' })}>
+            <Button
+              size="desk"
+              variant="rest"
+              disabled={history.future.length === 0}
+              onClick={() => act({ type: 'redo' })}
+            >
               Redo
             </Button>
             <Button size="desk" variant="rest" onClick={() => insert(undefined)}>
@@ -198,23 +267,53 @@ export const PackEditor = ({ pack, editor, writes, wanted, onSaved }: PackEditor
                 </span>
               )}
             </p>
-            <StepForm doc={doc} editor={editor} at={at} faults={faults} disabled={!writes} focus={focus} onChange={(change) => edit({ type: 'step', at, change })} />
+            <StepForm
+              doc={doc}
+              editor={editor}
+              at={at}
+              faults={faults}
+              disabled={!writes}
+              focus={focus}
+              onChange={(change) => edit({ type: 'step', at, change })}
+            />
           </>
         ) : (
           <p>Choose a step.</p>
         )}
-        <ProcedureForm doc={doc} p={at.p} editor={editor} disabled={!writes} onChange={(change) => edit({ type: 'procedure', p: at.p, change })} />
-        <Fold line={`How this fleet does it: ${editor.matters.length} matters in which crews differ`} className={classes.policy!}>
+        <ProcedureForm
+          doc={doc}
+          p={at.p}
+          editor={editor}
+          disabled={!writes}
+          onChange={(change) => edit({ type: 'procedure', p: at.p, change })}
+        />
+        <Fold
+          line={`How this fleet does it: ${editor.matters.length} matters in which crews differ`}
+          className={classes.policy!}
+        >
           {editor.matters.map((m) => (
             <NativeSelect
-              key={m.id} label={m.words} value={doc.policy?.[m.id] ?? m.schools[0]!.id} disabled={!writes}
+              key={m.id}
+              label={m.words}
+              value={doc.policy?.[m.id] ?? m.schools[0]!.id}
+              disabled={!writes}
               data={m.schools.map((s, n) => ({ value: s.id, label: n === 0 ? `${s.words} (by default)` : s.words }))}
               onChange={(e) => edit({ type: 'policy', matter: m.id, school: e.currentTarget.value })}
             />
           ))}
         </Fold>
-        <Fold line={`Take-off configuration: ${Object.keys(doc.takeoff ?? {}).length} controls`} className={classes.policy!}>
-          <StatesRow label="Wanted on the runway" doc={doc} states={doc.takeoff} controls disabled={!writes} onChange={(states) => edit({ type: 'takeoff', states })} />
+        <Fold
+          line={`Take-off configuration: ${Object.keys(doc.takeoff ?? {}).length} controls`}
+          className={classes.policy!}
+        >
+          <StatesRow
+            label="Wanted on the runway"
+            doc={doc}
+            states={doc.takeoff}
+            controls
+            disabled={!writes}
+            onChange={(states) => edit({ type: 'takeoff', states })}
+          />
         </Fold>
       </div>
       <aside className={classes.side}>
@@ -227,7 +326,8 @@ export const PackEditor = ({ pack, editor, writes, wanted, onSaved }: PackEditor
         <div className={classes.scroll}>
           {side === 'findings' ? (
             <Findings
-              check={check.data} onGo={go}
+              check={check.data}
+              onGo={go}
               {...(writes && {
                 onWaive: (f, reason) => edit({ type: 'waive', rule: f.rule, at: f.at, reason }),
                 onUnwaive: (f) => edit({ type: 'unwaive', rule: f.rule, at: f.at }),
@@ -257,27 +357,47 @@ interface ProcedureFormProps {
 /** What is said of a procedure as a whole. */
 const ProcedureForm = ({ doc, p, editor, disabled, onChange }: ProcedureFormProps) => {
   const procedure = doc.procedures[p]!
+  const kind = editor.kinds.find((k) => k.id === procedure.kind)?.words
+  const stage = editor.stages.find((s) => s.id === procedure.stage)?.words.toLowerCase()
   return (
-    <Fold
-      line={`${procedure.title}, as a whole: ${editor.kinds.find((k) => k.id === procedure.kind)?.words}, ${editor.stages.find((s) => s.id === procedure.stage)?.words.toLowerCase()}`}
-      className={classes.policy!}
-    >
-      <TextInput label="Title" value={procedure.title} disabled={disabled} onChange={(e) => onChange({ title: e.currentTarget.value })} />
+    <Fold line={`${procedure.title}, as a whole: ${kind}, ${stage}`} className={classes.policy!}>
+      <TextInput
+        label="Title"
+        value={procedure.title}
+        disabled={disabled}
+        onChange={(e) => onChange({ title: e.currentTarget.value })}
+      />
       <NativeSelect
-        label="Stage" value={procedure.stage} disabled={disabled} data={editor.stages.map((s) => ({ value: s.id, label: s.words }))}
+        label="Stage"
+        value={procedure.stage}
+        disabled={disabled}
+        data={editor.stages.map((s) => ({ value: s.id, label: s.words }))}
         onChange={(e) => onChange({ stage: e.currentTarget.value })}
       />
       <NativeSelect
-        label="Whose, where a step does not say" value={procedure.owner ?? ''} disabled={disabled}
-        data={[{ value: '', label: 'each step says it' }, ...editor.owners.map((o) => ({ value: o.id, label: o.words }))]}
+        label="Whose, where a step does not say"
+        value={procedure.owner ?? ''}
+        disabled={disabled}
+        data={[
+          { value: '', label: 'each step says it' },
+          ...editor.owners.map((o) => ({ value: o.id, label: o.words })),
+        ]}
         onChange={(e) => onChange({ owner: e.currentTarget.value })}
       />
-      <StatesRow label="Leaves" doc={doc} states={procedure.leaves} controls disabled={disabled} onChange={(leaves) => onChange({ leaves })} />
+      <StatesRow
+        label="Leaves"
+        doc={doc}
+        states={procedure.leaves}
+        controls
+        disabled={disabled}
+        onChange={(leaves) => onChange({ leaves })}
+      />
     </Fold>
   )
 }
 
-const matches = (s: StepDoc, search: string): boolean => search === '' || `${s.challenge} ${s.response} ${s.id}`.toLowerCase().includes(search.toLowerCase())
+const matches = (s: StepDoc, search: string): boolean =>
+  search === '' || `${s.challenge} ${s.response} ${s.id}`.toLowerCase().includes(search.toLowerCase())
 
 /** Where a name is: a step, or the first step of a procedure or at a place. */
 const place = (doc: PackDoc, name: string): At | undefined => {
@@ -293,7 +413,8 @@ const place = (doc: PackDoc, name: string): At | undefined => {
 const marks = (doc: PackDoc, check: CheckView | undefined): Map<string, 'fault' | 'advice'> => {
   const found = new Map<string, 'fault' | 'advice'>()
   for (const f of check?.findings ?? []) {
-    if (f.waived === undefined || f.waived === null) if (found.get(f.at) !== 'fault') found.set(f.at, f.fault ? 'fault' : 'advice')
+    if (f.waived === undefined || f.waived === null)
+      if (found.get(f.at) !== 'fault') found.set(f.at, f.fault ? 'fault' : 'advice')
   }
   for (const f of check?.faults ?? []) {
     const [, p, s] = /^\/procedures\/(\d+)\/steps\/(\d+)/.exec(f.path) ?? []
@@ -314,10 +435,17 @@ interface RowProps {
 
 const Row = memo(
   ({ step, p, s, now, mark, onGo }: RowProps) => (
-    <UnstyledButton id={`step-${p}-${s}`} className={classes.row} data-now={now || undefined} data-mark={mark || undefined} onClick={() => onGo({ p, s })}>
+    <UnstyledButton
+      id={`step-${p}-${s}`}
+      className={classes.row}
+      data-now={now || undefined}
+      data-mark={mark || undefined}
+      onClick={() => onGo({ p, s })}
+    >
       <span className={classes.rowChallenge}>{step.challenge || 'no challenge yet'}</span>
       <span className={classes.rowFacts}>
-        {mark === 'fault' ? 'fault' : mark === 'advice' ? 'advice' : ''} {step.critical ? 'critical' : ''} {step.when ? 'when…' : ''}
+        {mark === 'fault' ? 'fault' : mark === 'advice' ? 'advice' : ''} {step.critical ? 'critical' : ''}{' '}
+        {step.when ? 'when…' : ''}
       </span>
     </UnstyledButton>
   ),
@@ -327,7 +455,13 @@ const Row = memo(
 interface PreviewPartProps {
   doc: PackDoc
   at: At
-  preview: { steps: number; parts: { id: string; items: { id: string; seats: string[]; added: string }[] }[]; leftOut: { step: string; why: string }[] } | undefined
+  preview:
+    | {
+        steps: number
+        parts: { id: string; items: { id: string; seats: string[]; added: string }[] }[]
+        leftOut: { step: string; why: string }[]
+      }
+    | undefined
   onGo: (at: At) => void
 }
 

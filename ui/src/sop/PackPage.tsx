@@ -22,7 +22,10 @@ const VIEWS = [
   { id: 'readers', words: 'Who has read it' },
 ]
 
-/** One revision of a pack: its steps, what it changed, the cards it makes, who has read it, and its next step in life. */
+/**
+ * One revision of a pack: its steps, what it changed, the cards it makes, who has read it, and its next step in
+ * life.
+ */
 export const PackPage = ({ me }: { me: Me }) => {
   const { id, revision } = route.useParams()
   const { view = 'steps', step = '' } = route.useSearch()
@@ -32,9 +35,17 @@ export const PackPage = ({ me }: { me: Me }) => {
   const key = ['pack', id, revision]
   const pack = useQuery<PackView, Problem>({ queryKey: key, queryFn: () => ask('GET', path), gcTime: 0 })
   const all = useQuery<RevisionView[], Problem>({ queryKey: ['packs'], queryFn: () => ask('GET', '/api/packs') })
-  const editor = useQuery<EditorView, Problem>({ queryKey: ['editor'], queryFn: () => ask('GET', '/api/packs/editor'), staleTime: Infinity })
-  const show = (v: string) => void navigate({ to: '/packs/$id/$revision', params: { id, revision }, search: { view: v } })
-  const changed = () => client.invalidateQueries({ predicate: (q) => ['pack', 'packs', 'changes', 'readers', 'reading'].includes(String(q.queryKey[0])) })
+  const editor = useQuery<EditorView, Problem>({
+    queryKey: ['editor'],
+    queryFn: () => ask('GET', '/api/packs/editor'),
+    staleTime: Infinity,
+  })
+  const show = (v: string) =>
+    void navigate({ to: '/packs/$id/$revision', params: { id, revision }, search: { view: v } })
+  const changed = () =>
+    client.invalidateQueries({
+      predicate: (q) => ['pack', 'packs', 'changes', 'readers', 'reading'].includes(String(q.queryKey[0])),
+    })
   return (
     <div className={classes.page}>
       <TopBar me={me} />
@@ -47,7 +58,9 @@ export const PackPage = ({ me }: { me: Me }) => {
         <>
           <Head me={me} revision={pack.data.revision} path={path} onChanged={changed} />
           <nav className={classes.views}>
-            {VIEWS.filter((v) => v.id !== 'readers' || (pack.data.revision.published && (me.draws || me.checksPacks))).map((v) => (
+            {VIEWS.filter(
+              (v) => v.id !== 'readers' || (pack.data.revision.published && (me.draws || me.checksPacks)),
+            ).map((v) => (
               <UnstyledButton key={v.id} aria-current={v.id === view ? 'page' : undefined} onClick={() => show(v.id)}>
                 {v.words}
               </UnstyledButton>
@@ -62,7 +75,11 @@ export const PackPage = ({ me }: { me: Me }) => {
               <Readers path={path} />
             ) : (
               <PackEditor
-                key={`${id}/${revision}`} pack={pack.data} editor={editor.data} writes={me.draws && !pack.data.revision.published} wanted={step}
+                key={`${id}/${revision}`}
+                pack={pack.data}
+                editor={editor.data}
+                writes={me.draws && !pack.data.revision.published}
+                wanted={step}
                 onSaved={(next) => {
                   client.setQueryData(key, next)
                   void client.invalidateQueries({ queryKey: ['packs'] })
@@ -90,8 +107,14 @@ const Head = ({ me, revision: r, path, onChanged }: HeadProps) => {
   const [effective, setEffective] = useState(today)
   const [name, setName] = useState<string | undefined>(undefined)
   const [discarding, setDiscarding] = useState(false)
-  const check = useMutation<RevisionView, Problem>({ mutationFn: () => ask('POST', `${path}/check?edition=${r.edition}`, {}), onSuccess: onChanged })
-  const publish = useMutation<RevisionView, Problem>({ mutationFn: () => ask('POST', `${path}/publish?edition=${r.edition}`, { effective }), onSuccess: onChanged })
+  const check = useMutation<RevisionView, Problem>({
+    mutationFn: () => ask('POST', `${path}/check?edition=${r.edition}`, {}),
+    onSuccess: onChanged,
+  })
+  const publish = useMutation<RevisionView, Problem>({
+    mutationFn: () => ask('POST', `${path}/publish?edition=${r.edition}`, { effective }),
+    onSuccess: onChanged,
+  })
   const discard = useMutation<void, Problem>({
     mutationFn: () => ask('DELETE', `${path}?edition=${r.edition}`),
     onSuccess: () => {
@@ -124,7 +147,11 @@ const Head = ({ me, revision: r, path, onChanged }: HeadProps) => {
             {r.state}
           </b>{' '}
           {r.effective ? `from ${r.effective}. ` : ''}Drafted by {r.drafted.name}
-          {r.checked ? `, checked by ${r.checked.name}` : r.life === 'draft' ? ', to be checked by a second person' : ''}
+          {r.checked
+            ? `, checked by ${r.checked.name}`
+            : r.life === 'draft'
+              ? ', to be checked by a second person'
+              : ''}
           {r.published ? `, published by ${r.published.name}` : ''}. {r.steps} steps, {r.tails.join(', ')}
           {r.faults + r.advice > 0 ? `. ${r.faults} faults, ${r.advice} pieces of advice` : ''}.
         </p>
@@ -138,7 +165,13 @@ const Head = ({ me, revision: r, path, onChanged }: HeadProps) => {
         )}
         {r.life === 'checked' && standards && (
           <>
-            <TextInput type="date" aria-label="Holds from" value={effective} min={today} onChange={(e) => setEffective(e.currentTarget.value)} />
+            <TextInput
+              type="date"
+              aria-label="Holds from"
+              value={effective}
+              min={today}
+              onChange={(e) => setEffective(e.currentTarget.value)}
+            />
             <Action hotkey="p" main disabled={publish.isPending} onAct={() => publish.mutate()}>
               Publish
             </Action>
@@ -157,7 +190,13 @@ const Head = ({ me, revision: r, path, onChanged }: HeadProps) => {
                 next.mutate(name)
               }}
             >
-              <TextInput aria-label="Its name" placeholder="its name, such as 2027-02" value={name} autoFocus onChange={(e) => setName(e.currentTarget.value)} />
+              <TextInput
+                aria-label="Its name"
+                placeholder="its name, such as 2027-02"
+                value={name}
+                autoFocus
+                onChange={(e) => setName(e.currentTarget.value)}
+              />
               <Button type="submit" size="desk" variant="rest">
                 Begin
               </Button>
@@ -176,7 +215,12 @@ const Head = ({ me, revision: r, path, onChanged }: HeadProps) => {
           </FileButton>
         )}
         {standards && !r.published && (
-          <Button size="desk" variant="rest" onClick={() => (discarding ? discard.mutate() : setDiscarding(true))} onBlur={() => setDiscarding(false)}>
+          <Button
+            size="desk"
+            variant="rest"
+            onClick={() => (discarding ? discard.mutate() : setDiscarding(true))}
+            onBlur={() => setDiscarding(false)}
+          >
             {discarding ? 'Press again: the draft goes' : 'Discard'}
           </Button>
         )}
@@ -186,7 +230,10 @@ const Head = ({ me, revision: r, path, onChanged }: HeadProps) => {
 }
 
 const Readers = ({ path }: { path: string }) => {
-  const readers = useQuery<ReaderView[], Problem>({ queryKey: ['readers', path], queryFn: () => ask('GET', `${path}/readers`) })
+  const readers = useQuery<ReaderView[], Problem>({
+    queryKey: ['readers', path],
+    queryFn: () => ask('GET', `${path}/readers`),
+  })
   const not = readers.data?.filter((r) => r.concerned && !r.at).length ?? 0
   return (
     <div className={classes.pane}>
@@ -199,7 +246,13 @@ const Readers = ({ path }: { path: string }) => {
                 <b>{r.name}</b>
               </Table.Td>
               <Table.Td>{r.role}</Table.Td>
-              <Table.Td>{r.at ? `read ${r.at.slice(0, 16).replace('T', ' ')} UTC` : r.concerned ? 'not yet' : 'nothing in it concerns them'}</Table.Td>
+              <Table.Td>
+                {r.at
+                  ? `read ${r.at.slice(0, 16).replace('T', ' ')} UTC`
+                  : r.concerned
+                    ? 'not yet'
+                    : 'nothing in it concerns them'}
+              </Table.Td>
             </Table.Tr>
           ))}
         </Table.Tbody>

@@ -57,16 +57,26 @@ const PackRevisions = ({ revisions }: { revisions: RevisionView[] }) => (
     <ul className={classes.list}>
       {revisions.map((r) => (
         <li key={r.revision}>
-          <Link to="/packs/$id/$revision" params={{ id: r.id, revision: r.revision }} search={{}} className={classes.line}>
+          <Link
+            to="/packs/$id/$revision"
+            params={{ id: r.id, revision: r.revision }}
+            search={{}}
+            className={classes.line}
+          >
             <b>{r.revision}</b>
             <span className={classes.state} data-life={r.life}>
               {r.state}
             </span>
             <span>
-              {r.effective ? `from ${r.effective}` : r.checked ? `checked by ${r.checked.name}` : `drafted by ${r.drafted.name}, to be checked by a second person`}
+              {r.effective
+                ? `from ${r.effective}`
+                : r.checked
+                  ? `checked by ${r.checked.name}`
+                  : `drafted by ${r.drafted.name}, to be checked by a second person`}
             </span>
             <span className={classes.facts}>
-              {r.steps} steps · {r.faults > 0 ? `${r.faults} faults` : r.advice > 0 ? `${r.advice} pieces of advice` : 'clean'}
+              {r.steps} steps ·{' '}
+              {r.faults > 0 ? `${r.faults} faults` : r.advice > 0 ? `${r.advice} pieces of advice` : 'clean'}
             </span>
           </Link>
         </li>
@@ -78,7 +88,10 @@ const PackRevisions = ({ revisions }: { revisions: RevisionView[] }) => (
 const Feedback = ({ me }: { me: Me }) => {
   const client = useQueryClient()
   const [answering, setAnswering] = useState('')
-  const said = useQuery<FeedbackView[], Problem>({ queryKey: ['feedback'], queryFn: () => ask('GET', '/api/feedback') })
+  const said = useQuery<FeedbackView[], Problem>({
+    queryKey: ['feedback'],
+    queryFn: () => ask('GET', '/api/feedback'),
+  })
   const answer = useMutation<void, Problem, { id: string; words: string }>({
     mutationFn: ({ id, words }) => ask('POST', `/api/feedback/${id}/answer`, { words }),
     onSuccess: () => client.invalidateQueries({ queryKey: ['feedback'] }),
@@ -87,7 +100,9 @@ const Feedback = ({ me }: { me: Me }) => {
   return (
     <section>
       <h2>{me.draws ? 'What crews say does not fit' : 'What you said does not fit'}</h2>
-      {said.data.length === 0 && <p className={classes.none}>Nothing. On any step of a departure a crew can press "This does not fit".</p>}
+      {said.data.length === 0 && (
+        <p className={classes.none}>Nothing. On any step of a departure a crew can press "This does not fit".</p>
+      )}
       {answer.error && <ProblemNotice problem={answer.error} />}
       <ul className={classes.said}>
         {said.data.map((f) => (
@@ -97,7 +112,8 @@ const Feedback = ({ me }: { me: Me }) => {
               <Link to="/packs/$id/$revision" params={{ id: f.pack, revision: f.revision }} search={{ step: f.step }}>
                 {f.where}
               </Link>
-              {` · ${f.by}, ${f.tail}, ${f.flight.toLowerCase()}, ${f.at.slice(0, 16).replace('T', ' ')} UTC, revision ${f.revision}`}
+              {` · ${f.by}, ${f.tail}, ${f.flight.toLowerCase()}, ${f.at.slice(0, 16).replace('T', ' ')} UTC`}
+              {`, revision ${f.revision}`}
             </p>
             {f.answer && (
               <p className={classes.answer}>
@@ -107,7 +123,10 @@ const Feedback = ({ me }: { me: Me }) => {
             {me.draws &&
               (answering === f.id ? (
                 <WordsForm
-                  draft={`answer/${f.id}`} label="Answer" action="Answer" onCancel={() => setAnswering('')}
+                  draft={`answer/${f.id}`}
+                  label="Answer"
+                  action="Answer"
+                  onCancel={() => setAnswering('')}
                   onSay={(words) => {
                     answer.mutate({ id: f.id, words })
                     setAnswering('')

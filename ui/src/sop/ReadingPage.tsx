@@ -35,10 +35,12 @@ export const ReadingPage = ({ me }: { me: Me }) => {
               {owed.data!.length > 1 ? ` · 1 of ${owed.data!.length}` : ''}
             </p>
             <h1>
-              {first.changes.length} {first.changes.length === 1 ? 'thing' : 'things'} changed for you in revision {first.to.revision}
+              {first.changes.length} {first.changes.length === 1 ? 'thing' : 'things'} changed for you in revision{' '}
+              {first.to.revision}
             </h1>
             <p className={classes.soft}>
-              Since revision {first.since.revision}. {first.to.state === 'in force' ? 'In force' : 'Holds'} from {first.to.effective}. You open no departure on it before you have read it.
+              Since revision {first.since.revision}. {first.to.state === 'in force' ? 'In force' : 'Holds'} from{' '}
+              {first.to.effective}. You open no departure on it before you have read it.
             </p>
             <ChangesList changes={first.changes} />
             <div className={classes.actions}>

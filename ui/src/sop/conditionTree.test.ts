@@ -4,14 +4,34 @@ import { factChoices, isGroup, toTree, toWhen, wants } from './conditionTree'
 import type { Condition, PackDoc } from './packDoc'
 
 const doc: PackDoc = {
-  id: 'pack', revision: '1', title: 'Pack', tails: [{ id: 'TL-ONE' }], equipment: ['apu', 'freight-door'],
-  'sub-types': [{ id: 'long', name: 'Long' }], quantities: [{ id: 'oxygen', name: 'Crew oxygen', unit: 'psi' }], procedures: [],
+  id: 'pack',
+  revision: '1',
+  title: 'Pack',
+  tails: [{ id: 'TL-ONE' }],
+  equipment: ['apu', 'freight-door'],
+  'sub-types': [{ id: 'long', name: 'Long' }],
+  quantities: [{ id: 'oxygen', name: 'Crew oxygen', unit: 'psi' }],
+  procedures: [],
 }
 
 const FACTS: Condition[] = [
-  { fitted: 'apu' }, { 'sub-type': 'long' }, { tail: 'TL-ONE' }, { school: 'hydraulics-on' }, { dark: true }, { dark: false }, { 'colder-than': 3 },
-  { 'wind-above': 25 }, { 'visibility-below': 550 }, { weather: 'snow' }, { 'first-flight': true }, { fuelling: false }, { from: 'QODY' }, { to: 'QTRN' },
-  { 'measured-below': { quantity: 'oxygen', unit: 'psi', limit: 1300 } }, { not: { fitted: 'apu' } }, { not: { 'colder-than': 6 } },
+  { fitted: 'apu' },
+  { 'sub-type': 'long' },
+  { tail: 'TL-ONE' },
+  { school: 'hydraulics-on' },
+  { dark: true },
+  { dark: false },
+  { 'colder-than': 3 },
+  { 'wind-above': 25 },
+  { 'visibility-below': 550 },
+  { weather: 'snow' },
+  { 'first-flight': true },
+  { fuelling: false },
+  { from: 'QODY' },
+  { to: 'QTRN' },
+  { 'measured-below': { quantity: 'oxygen', unit: 'psi', limit: 1300 } },
+  { not: { fitted: 'apu' } },
+  { not: { 'colder-than': 6 } },
 ]
 
 describe('a condition in the builder', () => {
@@ -26,7 +46,10 @@ describe('a condition in the builder', () => {
 
   it('keeps groups within groups, turned round or not', () => {
     const when: Condition = {
-      any: [{ 'first-flight': true }, { all: [{ dark: true }, { not: { any: [{ weather: 'snow' }, { fuelling: true }] } }] }],
+      any: [
+        { 'first-flight': true },
+        { all: [{ dark: true }, { not: { any: [{ weather: 'snow' }, { fuelling: true }] } }] },
+      ],
     }
     expect(toWhen(toTree(when), doc)).toEqual(when)
     const turned: Condition = { not: { all: [{ dark: true }, { fuelling: true }] } }
@@ -51,12 +74,33 @@ describe('a condition in the builder', () => {
   it('offers what this pack declares, in words', () => {
     const choice = (id: string) => ({ id, words: id.replaceAll('-', ' ') })
     const editor = {
-      stages: [], kinds: [], owners: [], units: [], circumstances: [choice('first-flight')], sky: [choice('snow')],
+      stages: [],
+      kinds: [],
+      owners: [],
+      units: [],
+      circumstances: [choice('first-flight')],
+      sky: [choice('snow')],
       matters: [{ id: 'radar', words: 'Radar', schools: [{ id: 'radar-off', words: 'Off' }] }],
     } as unknown as EditorView
     const labels = factChoices(doc, editor).flatMap((g) => g.items.map((i) => i.label))
-    expect(labels).toEqual(expect.arrayContaining(['APU fitted', 'freight door fitted', 'Long', 'TL-ONE', 'first flight', 'snow', 'crew oxygen below', 'Radar: Off']))
+    expect(labels).toEqual(
+      expect.arrayContaining([
+        'APU fitted',
+        'freight door fitted',
+        'Long',
+        'TL-ONE',
+        'first flight',
+        'snow',
+        'crew oxygen below',
+        'Radar: Off',
+      ]),
+    )
     const values = factChoices(doc, editor).flatMap((g) => g.items.map((i) => i.value))
-    expect(values.filter((v) => wants(v) === 'number')).toEqual(['colder-than', 'wind-above', 'visibility-below', 'measured-below=oxygen'])
+    expect(values.filter((v) => wants(v) === 'number')).toEqual([
+      'colder-than',
+      'wind-above',
+      'visibility-below',
+      'measured-below=oxygen',
+    ])
   })
 })

@@ -34,7 +34,8 @@ export const unitOf = (fact: string, doc: PackDoc): string =>
 const read = (c: Condition, not: boolean): Node => {
   const [name, value] = Object.entries(c)[0] ?? ['dark', true]
   if (name === 'not') return read(value as Condition, !not)
-  if (name === 'all' || name === 'any') return { op: name, not, items: (value as Condition[]).map((x) => read(x, false)) }
+  if (name === 'all' || name === 'any')
+    return { op: name, not, items: (value as Condition[]).map((x) => read(x, false)) }
   if (NAMED.includes(name)) return { fact: `${name}=${String(value)}`, value: '', not }
   if (name === 'measured-below') {
     const m = value as { quantity: string; limit: number }
@@ -60,7 +61,8 @@ const write = (n: Node, doc: PackDoc): Condition | undefined => {
   }
   const [name, of] = n.fact.split('=', 2) as [string, string?]
   const turned = (c: Condition): Condition => (n.not ? { not: c } : c)
-  if (name === 'measured-below') return turned({ [name]: { quantity: of!, unit: unitOf(n.fact, doc), limit: numeric(n.value) } })
+  if (name === 'measured-below')
+    return turned({ [name]: { quantity: of!, unit: unitOf(n.fact, doc), limit: numeric(n.value) } })
   if (of !== undefined) return turned({ [name]: of })
   if (name in NUMBERS) return turned({ [name]: numeric(n.value) })
   if (AIRFIELDS.includes(name)) return turned({ [name]: n.value.toUpperCase() })
@@ -82,7 +84,10 @@ export const factChoices = (doc: PackDoc, editor: EditorView): FactChoice[] => [
   {
     group: 'Tail',
     items: [
-      ...(doc.equipment ?? []).map((e) => ({ value: `fitted=${e}`, label: `${e.length <= 3 ? e.toUpperCase() : e.replaceAll('-', ' ')} fitted` })),
+      ...(doc.equipment ?? []).map((e) => ({
+        value: `fitted=${e}`,
+        label: `${e.length <= 3 ? e.toUpperCase() : e.replaceAll('-', ' ')} fitted`,
+      })),
       ...(doc['sub-types'] ?? []).map((s) => ({ value: `sub-type=${s.id}`, label: s.name })),
       ...doc.tails.map((t) => ({ value: `tail=${t.id}`, label: t.id })),
     ],
@@ -98,7 +103,24 @@ export const factChoices = (doc: PackDoc, editor: EditorView): FactChoice[] => [
       ...editor.sky.map((c) => ({ value: `weather=${c.id}`, label: c.words })),
     ],
   },
-  { group: 'Airfield', items: [{ value: 'from', label: 'departing from' }, { value: 'to', label: 'going to' }] },
-  { group: 'Measured', items: (doc.quantities ?? []).map((q) => ({ value: `measured-below=${q.id}`, label: `${q.name.toLowerCase()} below` })) },
-  { group: 'School', items: editor.matters.flatMap((m) => m.schools.map((s) => ({ value: `school=${s.id}`, label: `${m.words}: ${s.words}` }))) },
+  {
+    group: 'Airfield',
+    items: [
+      { value: 'from', label: 'departing from' },
+      { value: 'to', label: 'going to' },
+    ],
+  },
+  {
+    group: 'Measured',
+    items: (doc.quantities ?? []).map((q) => ({
+      value: `measured-below=${q.id}`,
+      label: `${q.name.toLowerCase()} below`,
+    })),
+  },
+  {
+    group: 'School',
+    items: editor.matters.flatMap((m) =>
+      m.schools.map((s) => ({ value: `school=${s.id}`, label: `${m.words}: ${s.words}` })),
+    ),
+  },
 ]

@@ -1,12 +1,38 @@
 import { describe, expect, it } from 'vitest'
-import { edited, find, freshId, moved, reduceHistory, type Edit, type History, type PackDoc, type StepDoc } from './packDoc'
+import {
+  edited,
+  find,
+  freshId,
+  moved,
+  reduceHistory,
+  type Edit,
+  type History,
+  type PackDoc,
+  type StepDoc,
+} from './packDoc'
 
-const step = (id: string, more: Partial<StepDoc> = {}): StepDoc => ({ id, at: 'overhead', challenge: `Challenge ${id}`, response: 'seen', ...more })
+const step = (id: string, more: Partial<StepDoc> = {}): StepDoc => ({
+  id,
+  at: 'overhead',
+  challenge: `Challenge ${id}`,
+  response: 'seen',
+  ...more,
+})
 
 const doc: PackDoc = {
-  id: 'pack', revision: '1', title: 'Pack', tails: [{ id: 'TL-ONE' }],
+  id: 'pack',
+  revision: '1',
+  title: 'Pack',
+  tails: [{ id: 'TL-ONE' }],
   procedures: [
-    { id: 'flow', title: 'Flow', stage: 'flows', kind: 'flow', owner: 'right', steps: [step('a'), step('b', { needs: ['a'] }), step('c', { 'after-wait': ['a'] })] },
+    {
+      id: 'flow',
+      title: 'Flow',
+      stage: 'flows',
+      kind: 'flow',
+      owner: 'right',
+      steps: [step('a'), step('b', { needs: ['a'] }), step('c', { 'after-wait': ['a'] })],
+    },
     { id: 'list', title: 'List', stage: 'start', kind: 'checklist', owner: 'left', steps: [step('d'), step('e')] },
   ],
   waivers: [{ rule: 'never', at: 'a', reason: 'meant' }],
@@ -24,20 +50,31 @@ describe('edits', () => {
   })
 
   it('leave out fields that are empty, but never challenge and response', () => {
-    const next = edited(doc, { type: 'step', at: { p: 0, s: 1 }, change: { needs: [], caution: '', critical: false, sets: {}, response: '' } })
+    const next = edited(doc, {
+      type: 'step',
+      at: { p: 0, s: 1 },
+      change: { needs: [], caution: '', critical: false, sets: {}, response: '' },
+    })
     expect(next.procedures[0]!.steps[1]).toEqual({ id: 'b', at: 'overhead', challenge: 'Challenge b', response: '' })
   })
 
   it('rename a step wherever it is named', () => {
     const next = edited(doc, { type: 'step', at: { p: 0, s: 0 }, change: { id: 'first' } })
-    expect(next.procedures[0]!.steps.map((s) => s.needs ?? s['after-wait'])).toEqual([undefined, ['first'], ['first']])
+    expect(next.procedures[0]!.steps.map((s) => s.needs ?? s['after-wait'])).toEqual([
+      undefined,
+      ['first'],
+      ['first'],
+    ])
     expect(next.waivers).toEqual([{ rule: 'never', at: 'first', reason: 'meant' }])
   })
 
   it('move a step over the end of its procedure into the next, where it keeps its owner', () => {
     expect(moved(doc, { p: 0, s: 2 }, 1)).toEqual({ p: 1, s: 0 })
     const next = edited(doc, { type: 'move', at: { p: 0, s: 2 }, by: 1 })
-    expect(ids(next)).toEqual([['a', 'b'], ['c', 'd', 'e']])
+    expect(ids(next)).toEqual([
+      ['a', 'b'],
+      ['c', 'd', 'e'],
+    ])
     expect(next.procedures[1]!.steps[0]!.owner).toBe('right')
     expect(ids(edited(next, { type: 'move', at: { p: 1, s: 0 }, by: -1 }))).toEqual(ids(doc))
     expect(moved(doc, { p: 0, s: 0 }, -1)).toEqual({ p: 0, s: 0 })
@@ -50,9 +87,25 @@ describe('edits', () => {
 
   it('give a step a value of today and its parts, and take them back whole', () => {
     const at = { p: 0, s: 1 }
-    const value = edited(doc, { type: 'step', at, change: { value: { of: 'landing-elevation', plus: -200, back: true }, course: [{ act: 'Press', see: 'bell' }], 'tests-lights': true } })
-    expect(value.procedures[0]!.steps[1]).toMatchObject({ value: { of: 'landing-elevation', plus: -200, back: true }, course: [{ act: 'Press', see: 'bell' }], 'tests-lights': true })
-    const bare = edited(value, { type: 'step', at, change: { value: undefined, course: [], 'tests-lights': false } as unknown as Partial<StepDoc> })
+    const value = edited(doc, {
+      type: 'step',
+      at,
+      change: {
+        value: { of: 'landing-elevation', plus: -200, back: true },
+        course: [{ act: 'Press', see: 'bell' }],
+        'tests-lights': true,
+      },
+    })
+    expect(value.procedures[0]!.steps[1]).toMatchObject({
+      value: { of: 'landing-elevation', plus: -200, back: true },
+      course: [{ act: 'Press', see: 'bell' }],
+      'tests-lights': true,
+    })
+    const bare = edited(value, {
+      type: 'step',
+      at,
+      change: { value: undefined, course: [], 'tests-lights': false } as unknown as Partial<StepDoc>,
+    })
     expect(bare).toEqual(doc)
   })
 
@@ -111,7 +164,11 @@ describe('undo', () => {
   })
 
   it('counts typing in one field as one thing', () => {
-    const typed = ['o', 'on', 'on,'].reduce<History>((h, response) => reduceHistory(h, { type: 'edit', edit: { type: 'step', at: { p: 0, s: 0 }, change: { response } } }), begin)
+    const typed = ['o', 'on', 'on,'].reduce<History>(
+      (h, response) =>
+        reduceHistory(h, { type: 'edit', edit: { type: 'step', at: { p: 0, s: 0 }, change: { response } } }),
+      begin,
+    )
     expect(typed.past).toHaveLength(1)
     expect(reduceHistory(typed, { type: 'undo' }).now).toBe(doc)
   })

@@ -1,4 +1,7 @@
-/** A pack as its open format has it (docs/formats/pack.md), as far as the editor touches it; the rest passes through. */
+/**
+ * A pack as its open format has it (docs/formats/pack.md), as far as the editor touches it; the rest passes
+ * through.
+ */
 export type Json = string | number | boolean | null | Json[] | { [name: string]: Json }
 export type Condition = { [field: string]: Json }
 export type States = Record<string, string>
@@ -102,7 +105,12 @@ export type Edit =
 const tidy = <T extends object>(fields: T): T =>
   Object.fromEntries(
     Object.entries(fields).filter(
-      ([, v]) => v !== undefined && v !== '' && v !== false && !(Array.isArray(v) && v.length === 0) && !(typeof v === 'object' && v !== null && !Array.isArray(v) && Object.keys(v).length === 0),
+      ([, v]) =>
+        v !== undefined &&
+        v !== '' &&
+        v !== false &&
+        !(Array.isArray(v) && v.length === 0) &&
+        !(typeof v === 'object' && v !== null && !Array.isArray(v) && Object.keys(v).length === 0),
     ),
   ) as T
 
@@ -117,8 +125,15 @@ export const edited = (doc: PackDoc, e: Edit): PackDoc => {
   switch (e.type) {
     case 'step': {
       const was = doc.procedures[e.at.p]!.steps[e.at.s]!
-      const now = tidy({ ...was, ...e.change, challenge: e.change.challenge ?? was.challenge, response: e.change.response ?? was.response })
-      const next = steps(e.at.p, (all) => replaced(all, e.at.s, { ...now, challenge: now.challenge ?? '', response: now.response ?? '' }))
+      const now = tidy({
+        ...was,
+        ...e.change,
+        challenge: e.change.challenge ?? was.challenge,
+        response: e.change.response ?? was.response,
+      })
+      const next = steps(e.at.p, (all) =>
+        replaced(all, e.at.s, { ...now, challenge: now.challenge ?? '', response: now.response ?? '' }),
+      )
       return e.change.id !== undefined && e.change.id !== was.id ? renamed(next, was.id, e.change.id) : next
     }
     case 'procedure':
@@ -131,7 +146,11 @@ export const edited = (doc: PackDoc, e: Edit): PackDoc => {
       const { p, s } = moved(doc, e.at, e.by)
       const step = doc.procedures[e.at.p]!.steps[e.at.s]!
       const without = edited(doc, { type: 'remove', at: e.at })
-      return edited(without, { type: 'insert', at: { p, s }, step: p === e.at.p ? step : owned(doc, e.at.p, p, step) })
+      return edited(without, {
+        type: 'insert',
+        at: { p, s },
+        step: p === e.at.p ? step : owned(doc, e.at.p, p, step),
+      })
     }
     case 'policy':
       return { ...doc, policy: { ...doc.policy, [e.matter]: e.school } }
@@ -167,14 +186,22 @@ const renamed = (doc: PackDoc, from: string, to: string): PackDoc => {
     ...doc,
     procedures: doc.procedures.map((p) => ({
       ...p,
-      steps: p.steps.map((s) => (s.needs?.includes(from) || s['after-wait']?.includes(from) ? tidy({ ...s, needs: names(s.needs), 'after-wait': names(s['after-wait']) } as StepDoc) : s)),
+      steps: p.steps.map((s) =>
+        s.needs?.includes(from) || s['after-wait']?.includes(from)
+          ? tidy({ ...s, needs: names(s.needs), 'after-wait': names(s['after-wait']) } as StepDoc)
+          : s,
+      ),
     })),
     ...(doc.waivers && { waivers: doc.waivers.map((w) => (w.at === from ? { ...w, at: to } : w)) }),
   }
 }
 
-/** What is typed into a field for numbers; what is none stays as it was typed, so that the check says what is wrong with it. */
-export const number = (text: string): number => (Number.isFinite(Number(text)) ? Number(text) : (text as unknown as number))
+/**
+ * What is typed into a field for numbers; what is none stays as it was typed, so that the check says what is wrong
+ * with it.
+ */
+export const number = (text: string): number =>
+  Number.isFinite(Number(text)) ? Number(text) : (text as unknown as number)
 
 /** A name no other step has. */
 export const freshId = (doc: PackDoc, like: string): string => {
@@ -209,7 +236,8 @@ export interface History {
   last: string
 }
 
-export type HistoryEvent = { type: 'edit'; edit: Edit } | { type: 'undo' } | { type: 'redo' } | { type: 'saved'; doc: PackDoc }
+export type HistoryEvent =
+  { type: 'edit'; edit: Edit } | { type: 'undo' } | { type: 'redo' } | { type: 'saved'; doc: PackDoc }
 
 const MOST_UNDONE = 500
 

@@ -18,15 +18,22 @@ const NOWHERE = 'XXXX'
 
 /** A first day to look at, between two of the fleet's airfields. */
 export const dayOf = (tail: string, airfields: string[]): PreviewDay => ({
-  tail, flying: 'left', from: airfields[0] ?? NOWHERE, to: airfields[1] ?? airfields[0] ?? NOWHERE,
-  report: reportOf(airfields[0] ?? NOWHERE, REPORTS[0]!.weather), dark: false, circumstances: ['first-flight'], measured: {},
+  tail,
+  flying: 'left',
+  from: airfields[0] ?? NOWHERE,
+  to: airfields[1] ?? airfields[0] ?? NOWHERE,
+  report: reportOf(airfields[0] ?? NOWHERE, REPORTS[0]!.weather),
+  dark: false,
+  circumstances: ['first-flight'],
+  measured: {},
 })
 
 /** Cards cut by the server from a revision, or from a document that is not saved yet. */
 export const usePreview = (pack: string, revision: string, document: string | undefined, days: PreviewDay[]) =>
   useQuery<PreviewView, Problem>({
     queryKey: ['preview', pack, revision, document ?? '', days],
-    queryFn: () => ask('POST', '/api/card-previews', { pack, revision, ...(document !== undefined && { document }), days }),
+    queryFn: () =>
+      ask('POST', '/api/card-previews', { pack, revision, ...(document !== undefined && { document }), days }),
     placeholderData: keepPreviousData,
     retry: false,
     gcTime: 10_000,

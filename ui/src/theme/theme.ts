@@ -21,10 +21,19 @@ export const theme = createTheme({
   defaultRadius: 6,
   focusRing: 'never',
   components: {
-    Button: Button.extend({ defaultProps: { variant: 'outline', size: 'glove' }, classNames: button, vars: () => ({ root: {} }) }),
-    Accordion: Accordion.extend({ defaultProps: { variant: 'line', chevronPosition: 'left', transitionDuration: 0 }, classNames: fold }),
+    Button: Button.extend({
+      defaultProps: { variant: 'outline', size: 'glove' },
+      classNames: button,
+      vars: () => ({ root: {} }),
+    }),
+    Accordion: Accordion.extend({
+      defaultProps: { variant: 'line', chevronPosition: 'left', transitionDuration: 0 },
+      classNames: fold,
+    }),
     Input: Input.extend({ classNames: { input: field.input } }),
-    InputWrapper: Input.Wrapper.extend({ classNames: { label: field.label, error: field.error, description: field.description } }),
+    InputWrapper: Input.Wrapper.extend({
+      classNames: { label: field.label, error: field.error, description: field.description },
+    }),
     Table: Table.extend({ defaultProps: { withRowBorders: false }, classNames: table }),
     Tabs: Tabs.extend({ classNames: tabs }),
   },

@@ -11,7 +11,10 @@ interface TodayProps {
   part: PartView
 }
 
-/** What is different today, in a line that opens; the steps themselves say it too: what is deferred, what earlier crews found, what the day has added. */
+/**
+ * What is different today, in a line that opens; the steps themselves say it too: what is deferred, what earlier
+ * crews found, what the day has added.
+ */
 export const Today = memo(({ tech, places, part }: TodayProps) => {
   const { deferrals, before } = tech
   const added = part.items.filter((i) => i.added)
@@ -19,8 +22,9 @@ export const Today = memo(({ tech, places, part }: TodayProps) => {
   const latest = before.filter((f) => !deferred.has(f.id)).slice(0, 4)
   if (deferrals.length + latest.length + added.length === 0) return null
   const name = (place: string) => places.find((p) => p.id === place)?.name
+  const counts = [`${deferrals.length} deferred`, `${latest.length} found before`, `${added.length} steps added`]
   return (
-    <Fold line={`Different today: ${deferrals.length} deferred, ${latest.length} found before, ${added.length} steps added`} tone="boxed" className={classes.today!}>
+    <Fold line={`Different today: ${counts.join(', ')}`} tone="boxed" className={classes.today!}>
       <ul tabIndex={0} aria-label="Different today">
         {deferrals.map((d) => (
           <li key={d.defect} data-bars={d.bars !== '' || undefined}>
@@ -51,7 +55,9 @@ export const Today = memo(({ tech, places, part }: TodayProps) => {
 
 /** What was found at this place before, with its photos, to hold beside what is there now. */
 export const Earlier = ({ view, item }: { view: DepartureView; item: ItemView }) => {
-  const here = view.progress.tech.before.filter((f) => f.step === item.id || (f.step === '' && f.place === item.place))
+  const here = view.progress.tech.before.filter(
+    (f) => f.step === item.id || (f.step === '' && f.place === item.place),
+  )
   const now = view.progress.finds.filter((f) => f.step === item.id)
   if (here.length + now.length === 0) return null
   return (

@@ -33,9 +33,15 @@ type Saying = '' | 'find' | 'later' | 'not-today' | 'does-not-fit' | 'pass'
 
 const SAYINGS = {
   pass: PASS,
-  later: { label: 'What is in the way? It hangs on the cord until it is looked at again.', action: 'Look again later' },
+  later: {
+    label: 'What is in the way? It hangs on the cord until it is looked at again.',
+    action: 'Look again later',
+  },
   'not-today': { label: 'Why not today?', action: 'Not today' },
-  'does-not-fit': { label: 'What does not fit, on this tail or today? Fleet standards read it.', action: 'Tell fleet standards' },
+  'does-not-fit': {
+    label: 'What does not fit, on this tail or today? Fleet standards read it.',
+    action: 'Tell fleet standards',
+  },
 }
 
 interface WalkStageProps {
@@ -78,10 +84,17 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
   }
   // One thing left of a station needs no button of its own, but its key still works.
   useHotkeys([['shift+Space', () => mine && !tiedOff && s.plainHere.length === 1 && s.markPlace()]])
-  // What a tap asks for is the next step: the drawing and the list follow a frame later, so that a slow phone shows it at once.
+  // What a tap asks for is the next step: the drawing and the list follow a frame later, so that a slow phone shows
+  // it at once.
   const map = useDeferredValue(
     <Walk
-      planform={card.planform} places={card.places} route={s.places} here={item?.place ?? ''} left={s.left} tags={tags} spots={spots}
+      planform={card.planform}
+      places={card.places}
+      route={s.places}
+      here={item?.place ?? ''}
+      left={s.left}
+      tags={tags}
+      spots={spots}
       {...((wide || large) && {
         onPlace: (p) => {
           s.goToPlace(p)
@@ -91,7 +104,16 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
     />,
   )
   const rows = useDeferredValue(
-    <StepRows items={listed} at={item} name={s.place?.name ?? part.title} placeName={s.placeName} steps={view.progress.steps} statusOf={s.statusOf} open={s.open} onChoose={s.choose} />,
+    <StepRows
+      items={listed}
+      at={item}
+      name={s.place?.name ?? part.title}
+      placeName={s.placeName}
+      steps={view.progress.steps}
+      statusOf={s.statusOf}
+      open={s.open}
+      onChoose={s.choose}
+    />,
   )
   return (
     <div className={classes.stage}>
@@ -122,7 +144,11 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
                       </Button>
                     </div>
                   ) : (
-                    <UnstyledButton className={classes.small} aria-label="Make the drawing large" onClick={() => setLarge(true)}>
+                    <UnstyledButton
+                      className={classes.small}
+                      aria-label="Make the drawing large"
+                      onClick={() => setLarge(true)}
+                    >
                       {map}
                     </UnstyledButton>
                   )}
@@ -139,11 +165,26 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
             <Marks step={view.progress.steps[item.id]} zone={view.header.zone} />
             <Earlier view={view} item={item} />
             {saying === '' && closed && (
-              <Closed gates={s.gates} parts={card.parts} part={part} mine={mine && !tiedOff} onChoose={s.choose} onGo={onGo} onPass={() => say('pass')} />
+              <Closed
+                gates={s.gates}
+                parts={card.parts}
+                part={part}
+                mine={mine && !tiedOff}
+                onChoose={s.choose}
+                onGo={onGo}
+                onPass={() => say('pass')}
+              />
             )}
             {saying === '' ? (
               <div className={classes.actions}>
-                <Answer live={live} item={item} label="As it should be" main={!closed && mine} disabled={!mine || answered || tiedOff || closed} onSay={s.say} />
+                <Answer
+                  live={live}
+                  item={item}
+                  label="As it should be"
+                  main={!closed && mine}
+                  disabled={!mine || answered || tiedOff || closed}
+                  onSay={s.say}
+                />
                 {s.plainHere.length > 1 && (
                   <Action hotkey="shift+Space" shown="shift space" disabled={cannot} onAct={s.markPlace}>
                     Whole station as it should be
@@ -158,7 +199,11 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
               </div>
             ) : saying === 'find' ? (
               <FindForm
-                key={item.id} departure={view.header.id} card={card} item={item} onCancel={() => setSaying('')}
+                key={item.id}
+                departure={view.header.id}
+                card={card}
+                item={item}
+                onCancel={() => setSaying('')}
                 onRaise={(find) => {
                   s.act('find-raised', { ...find }, item)
                   said()
@@ -166,17 +211,23 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
               />
             ) : (
               <WordsForm
-                key={`${item.id}/${saying}`} draft={`${view.header.id}/${item.id}/${saying}`} label={SAYINGS[saying].label} action={SAYINGS[saying].action}
+                key={`${item.id}/${saying}`}
+                draft={`${view.header.id}/${item.id}/${saying}`}
+                label={SAYINGS[saying].label}
+                action={SAYINGS[saying].action}
                 onCancel={() => setSaying('')}
                 onSay={(words) => {
-                  if (saying === 'does-not-fit' || saying === 'pass') s.act(saying === 'pass' ? 'overridden' : saying, { words }, item)
+                  if (saying === 'does-not-fit' || saying === 'pass')
+                    s.act(saying === 'pass' ? 'overridden' : saying, { words }, item)
                   else s.act(saying === 'later' ? 'step-later' : 'step-not-today', { reason: words }, item)
                   if (saying === 'does-not-fit' || saying === 'pass') setSaying('')
                   else said()
                 }}
               />
             )}
-            {!mine && seat !== '' && <p className={classes.notYours}>This is the other seat's. You can still raise a find.</p>}
+            {!mine && seat !== '' && (
+              <p className={classes.notYours}>This is the other seat's. You can still raise a find.</p>
+            )}
             {(!mine || answered) && next && here && (
               <div className={classes.actions}>
                 <GoOn progress={view.progress} from={part.stage} next={next} onGo={onGo} />
@@ -226,7 +277,8 @@ const Pace = ({ live, part, done, brief = false }: { live: Live; part: PartView;
   return (
     <p className={classes.pace} data-late={(have !== undefined && have < rest) || undefined}>
       <b>
-        About {span(rest)} to go{have !== undefined && (have < 0 ? `, ${span(have)} over` : ` of the ${span(have)} there are`)}.
+        About {span(rest)} to go
+        {have !== undefined && (have < 0 ? `, ${span(have)} over` : ` of the ${span(have)} there are`)}.
       </b>
       {!brief && ` Round: ${walk.metres} m, ${Math.round(walk.minutes)} min, from ${walk.from}.`}
     </p>
