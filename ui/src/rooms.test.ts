@@ -43,19 +43,3 @@ describe('the rooms of the interface', () => {
     expect([...rooms.get('app')!]).toEqual([])
   })
 })
-
-const written = import.meta.glob<string>(['./*.ts*', './*/*.ts', './*/*.tsx', './*/*.css', '!./api.gen.ts'], {
-  query: '?raw',
-  import: 'default',
-  eager: true,
-})
-
-describe('the lines of the interface', () => {
-  it('end before 120 characters', () => {
-    expect(Object.keys(written)).toContain('./theme/theme.ts')
-    const long = Object.entries(written).flatMap(([file, text]) =>
-      text.split('\n').flatMap((l, i) => ([...l].length < 120 ? [] : [`${file}:${i + 1}`])),
-    )
-    expect(long).toEqual([])
-  })
-})
