@@ -8,7 +8,10 @@ import classes from './Cord.module.css'
 /** More tags than this, and what is at rest takes less room. */
 const CROWDED = 4
 
-/** More tags at rest than this at one bead of a crowded cord, and they hang as one bundle. */
+/** More tags than fit beside the beads of a usual screen, and those at rest hang as one bundle a bead. */
+const MANY = 9
+
+/** So few at rest at one bead hang by themselves all the same. */
 const BUNDLE = 2
 
 /** A key a bead, in the order of the keyboard. */
@@ -63,7 +66,7 @@ export const Cord = memo(({ beads, tags, shown, zone, bare, onGo, onTag, onHang 
             <Hanging
               bead={bead}
               tags={tags.filter((t) => t.stage === bead.stage)}
-              crowded={tags.length > CROWDED}
+              many={tags.length > MANY}
               zone={zone}
               onTag={onTag}
             />
@@ -92,17 +95,17 @@ interface HangingProps {
   bead: BeadView
   /** Those that must be gone at this bead. */
   tags: TagView[]
-  crowded: boolean
+  many: boolean
   zone: string
   onTag: (tag: TagView) => void
 }
 
 /** What hangs at a bead; many at rest hang as one bundle that opens. */
-const Hanging = ({ bead, tags, crowded, zone, onTag }: HangingProps) => {
+const Hanging = ({ bead, tags, many, zone, onTag }: HangingProps) => {
   const [unfolded, setUnfolded] = useState(false)
   const due = tags.filter((t) => pressing(t, bead))
   const rest = tags.filter((t) => !pressing(t, bead))
-  const bundled = crowded && rest.length > BUNDLE
+  const bundled = many && rest.length > BUNDLE
   return (
     <>
       {due.map((t) => (
@@ -163,6 +166,7 @@ const Tag = ({ tag, pressing, zone, onTag }: TagProps) => (
     <UnstyledButton
       className={classes.tag}
       data-pressing={pressing || undefined}
+      data-tag={tag.key}
       title={tag.closes}
       onClick={() => onTag(tag)}
     >

@@ -156,7 +156,7 @@ public class WalkaroundTest extends AtTheDemo {
     wren.enter("1");
     assertThat(wren.page.locator("main").getByText("Read 1; right today: none.").first()).isVisible();
     wren.cordLine().click();
-    List<String> here = wren.cordUnfolded().locator("button span:first-child").allTextContents();
+    List<String> here = wren.cordUnfolded().locator("[data-tag] span:first-child").allTextContents();
     assertThat(here).contains("Look again", "Find without a decision")
         .anyMatch(t -> t.endsWith("covers and plugs still on")).anyMatch(t -> t.endsWith("gear pins still in"));
     wren.cordUnfolded().getByText("Find without a decision").first().click();
