@@ -8,10 +8,10 @@ import classes from './Cord.module.css'
 /** More tags than this, and what is at rest takes less room. */
 const CROWDED = 4
 
-/** More tags than fit beside the beads of a usual screen, and those at rest hang as one bundle a bead. */
+/** More tags than fit beside the beads of a usual screen, and those of one kind at rest hang as a bundle. */
 const MANY = 9
 
-/** So few at rest at one bead hang by themselves all the same. */
+/** So few of one kind hang by themselves all the same. */
 const BUNDLE = 2
 
 /** A key a bead, in the order of the keyboard. */
@@ -100,37 +100,42 @@ interface HangingProps {
   onTag: (tag: TagView) => void
 }
 
-/** What hangs at a bead; many at rest hang as one bundle that opens. */
+/** What hangs at a bead; of many at rest those of one kind hang as one bundle that opens. */
 const Hanging = ({ bead, tags, many, zone, onTag }: HangingProps) => {
+  const kinds = new Map<string, TagView[]>()
+  for (const t of tags) {
+    const kind = pressing(t, bead) ? t.key : kindOf(t)
+    kinds.set(kind, [...(kinds.get(kind) ?? []), t])
+  }
+  return [...kinds].map(([kind, of]) =>
+    many && of.length > BUNDLE ? (
+      <Bundle key={kind} tags={of} zone={zone} onTag={onTag} />
+    ) : (
+      of.map((t) => <Tag key={t.key} tag={t} pressing={pressing(t, bead)} zone={zone} onTag={onTag} />)
+    ),
+  )
+}
+
+/** Tags of one kind, as one until somebody wants them apart. */
+const Bundle = ({ tags, zone, onTag }: Pick<HangingProps, 'tags' | 'zone' | 'onTag'>) => {
   const [unfolded, setUnfolded] = useState(false)
-  const due = tags.filter((t) => pressing(t, bead))
-  const rest = tags.filter((t) => !pressing(t, bead))
-  const bundled = many && rest.length > BUNDLE
   return (
     <>
-      {due.map((t) => (
-        <Tag key={t.key} tag={t} pressing zone={zone} onTag={onTag} />
-      ))}
-      {bundled && (
-        <div className={classes.hanging}>
-          <span className={classes.string} aria-hidden="true" />
-          <UnstyledButton
-            className={classes.tag}
-            data-bundle
-            aria-expanded={unfolded}
-            onClick={() => setUnfolded(!unfolded)}
-          >
-            <span className={classes.tagTitle}>
-              {unfolded ? `${rest.length} tags, fold them` : `${rest.length} tags at rest`}
-            </span>
-          </UnstyledButton>
-        </div>
-      )}
-      {(!bundled || unfolded) &&
-        rest.map((t) => <Tag key={t.key} tag={t} pressing={false} zone={zone} onTag={onTag} />)}
+      <div className={classes.hanging}>
+        <span className={classes.string} aria-hidden="true" />
+        <UnstyledButton className={classes.tag} aria-expanded={unfolded} onClick={() => setUnfolded(!unfolded)}>
+          <span className={classes.tagTitle}>
+            {tags[0]!.title}, {tags.length} of them
+          </span>
+        </UnstyledButton>
+      </div>
+      {unfolded && tags.map((t) => <Tag key={t.key} tag={t} pressing={false} zone={zone} onTag={onTag} />)}
     </>
   )
 }
+
+/** Tags of one kind have one name before what they are about. */
+const kindOf = (tag: TagView): string => tag.key.split('/')[0]!
 
 /** Due at the stage at hand, or overdue: then it is not calm. */
 const pressing = (tag: TagView, bead: BeadView): boolean => tag.late || !tag.mayStay || bead.state === 'current'

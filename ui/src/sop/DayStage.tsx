@@ -48,6 +48,7 @@ export const DayStage = ({ live, onGo }: { live: Live; onGo: (stage: string) => 
   }, [text, day, fetchLatest])
 
   const simulated = text === fetched || (day?.simulated === true && text === day.report)
+  const is = (of: string) => view.header.crew.find((c) => c.seat === of)
   const ownChoice = view.header.schools.filter((s) => !s.byDefault).length
   const sending = live.out.waiting.some((w) => w.kind === 'day-set')
   const set = (what: string, on: boolean) =>
@@ -69,9 +70,8 @@ export const DayStage = ({ live, onGo }: { live: Live; onGo: (stage: string) => 
           {view.progress.seats.map((s) => (
             <p key={s.seat} className={classes.seat}>
               <Pennant seats={[s.seat]} /> <b>{s.name}</b>
-              {view.header.crew.find((c) => c.seat === s.seat)?.commander ? ', commander' : ''}
-              {view.header.crew.find((c) => c.seat === s.seat)?.flying ? ', flying' : ', monitoring'}: {s.seat} seat{' '}
-              {s.taken ? 'taken' : 'not taken yet'}
+              {is(s.seat)?.commander ? ', commander' : ''}
+              {is(s.seat)?.flying ? ', flying' : ', monitoring'}: {s.seat} seat {s.taken ? 'taken' : 'not taken yet'}
             </p>
           ))}
           {mine && !seat && (

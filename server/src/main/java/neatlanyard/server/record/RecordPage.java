@@ -1,7 +1,5 @@
 package neatlanyard.server.record;
 
-import static neatlanyard.server.print.PrintedPage.text;
-
 import com.google.zxing.BarcodeFormat;
 import com.google.zxing.EncodeHintType;
 import com.google.zxing.WriterException;
@@ -19,8 +17,8 @@ import java.time.format.DateTimeFormatter;
 import java.util.Base64;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import neatlanyard.core.departure.Departure;
 import neatlanyard.core.fleet.CrewId;
@@ -32,11 +30,14 @@ import neatlanyard.core.state.DepartureState;
 import neatlanyard.core.state.Interruption;
 import neatlanyard.formats.text.Doc;
 import neatlanyard.server.print.PrintedPage;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The record in short, to be filed: times, who was called away, what was not as the card has it, and the chain's head.
  */
 final class RecordPage {
+  private static final PrintedPage PAGE = PrintedPage.named("record");
+
   /** More would make it longer than two pages; the rest stands in the record itself. */
   private static final int MOST_DEVIATIONS = 45;
 
@@ -55,66 +56,65 @@ final class RecordPage {
     this.names = d.opened().crew().stream().collect(Collectors.toMap(CrewMember::id, CrewMember::name));
   }
 
+  private record Content(
+      String title, String from, String to, String departs, String crew, String pack, String revision, String tiedOff,
+      List<StageLine> stages, @Nullable Away away, @Nullable Deviations deviations, String head, String code) {}
+
+  /** @param difference from what was planned, in words @param late whether that is late */
+  private record StageLine(String name, String planned, String finished, boolean late, String difference) {}
+
+  private record Away(List<AwayLine> times, String often, String together) {}
+
+  private record AwayLine(String from, String who, String length) {}
+
+  /** @param more how many the page has no room for */
+  private record Deviations(List<DeviationLine> lines, int more) {}
+
+  private record DeviationLine(String at, String who, String what) {}
+
   /** @param log the whole log @param head the hash of its last entry */
   byte[] pdf(List<Entry> log, String head) {
     Flight flight = d.opened().flight();
-    String title = "%s, %s".formatted(flight.number(), d.opened().tail().id());
     String crew = flight.crew().stream().map(r -> "%s, %s%s".formatted(
-        names.getOrDefault(r.who(), r.who().value()), Doc.written(r.seat()), r.commander() ? ", commander" : ""))
+        name(r.who()), Doc.written(r.seat()), r.commander() ? ", commander" : ""))
         .collect(Collectors.joining("; "));
-    String facts = "<h1>%s</h1><p>%s to %s, planned %s. %s.<br/>Procedures: %s revision %s. %s</p>".formatted(
-        text(title), text(flight.from().value()), text(flight.to().value()), PrintedPage.time(flight.departs(), zone),
-        text(crew),
-        text(d.opened().pack().value()), text(d.opened().revision()),
-        d.tiedOff().map(t -> "Tied off by %s at %s, %d entries.".formatted(text(name(t.by())), clock(t.at()),
-        log.size())).orElse(""));
-    return PrintedPage.pdf(title, facts + stages() + away() + deviations(log) + chain(head));
+    String tiedOff = d.tiedOff().map(t -> "Tied off by %s at %s, %d entries.".formatted(
+        name(t.by()), clock(t.at()), log.size())).orElse("");
+    return PAGE.pdf(new Content(
+        "%s, %s".formatted(flight.number(), d.opened().tail().id()), flight.from().value(), flight.to().value(),
+        PrintedPage.time(flight.departs(), zone), crew, d.opened().pack().value(), d.opened().revision(), tiedOff,
+        account.stages().stream().map(this::stage).toList(), away().orElse(null), deviations(log).orElse(null), head,
+        Base64.getEncoder().encodeToString(code(head))));
   }
 
-  private String stages() {
-    String rows = account.stages().stream()
-        .map(s -> "<tr><td>%s</td><td>%s</td><td>%s</td><td%s>%s</td></tr>".formatted(
+  private StageLine stage(Account.StageTime s) {
+    return new StageLine(
         s.stage().title(), s.planned().map(this::clock).orElse(""), s.real().map(this::clock).orElse("not finished"),
-        s.late().filter(Duration::isPositive).isPresent() ? " class=\"late\"" : "", s.late().map(RecordPage::late)
-        .orElse(""))).collect(Collectors.joining());
-    return ("<h2>Times</h2><table><tr><th>Stage</th><th>Planned "
-        + "by</th><th>Finished</th><th></th></tr>%s</table>").formatted(rows);
+        s.late().filter(Duration::isPositive).isPresent(), s.late().map(RecordPage::late).orElse(""));
   }
 
   private static String late(Duration late) {
     return "%d min %s".formatted(late.abs().toMinutes(), late.isNegative() ? "early" : "late");
   }
 
-  private String away() {
-    List<Interruption> all = account.interruptions();
-    String rows = all.stream().map(i -> "<tr><td>%s</td><td>%s</td><td>%s</td></tr>".formatted(
-        clock(i.from()), text(name(i.by())), i.length().map(RecordPage::length).orElse("did not go on")))
-        .collect(Collectors.joining());
-    return "<h2>Called away</h2>" + (all.isEmpty() ? "<p>Never.</p>"
-        : "<table>%s</table><p>%s, %s together.</p>".formatted(rows, all.size() == 1 ? "Once" : all.size() + " times",
-        length(account.away())));
+  private Optional<Away> away() {
+    List<AwayLine> times = account.interruptions().stream().map(i -> new AwayLine(
+        clock(i.from()), name(i.by()), i.length().map(RecordPage::length).orElse("did not go on"))).toList();
+    return times.isEmpty() ? Optional.empty()
+        : Optional.of(new Away(times, times.size() == 1 ? "Once" : times.size() + " times", length(account.away())));
   }
 
   private static String length(Duration d) {
     return "%d:%02d".formatted(d.toMinutes(), d.toSecondsPart());
   }
 
-  private String deviations(List<Entry> log) {
+  private Optional<Deviations> deviations(List<Entry> log) {
     EntryWords words = new EntryWords(d.pack());
     List<Entry> all = log.stream().filter(e -> Account.deviates(e.event())).toList();
-    Stream<Entry> shown = all.stream().limit(MOST_DEVIATIONS);
-    String rows = shown.map(e -> "<tr><td>%s</td><td class=\"who\">%s</td><td>%s</td></tr>".formatted(
-        clock(e.happened()), text(name(e.by())), text(words.of(e)))).collect(Collectors.joining());
-    String rest = all.size() > MOST_DEVIATIONS
-        ? "<p>And %d more, in the record.</p>".formatted(all.size() - MOST_DEVIATIONS) : "";
-    return "<h2>Not as the card has it</h2>"
-        + (all.isEmpty() ? "<p>Nothing.</p>" : "<table>%s</table>%s".formatted(rows, rest));
-  }
-
-  private static String chain(String head) {
-    return ("<div class=\"whole\"><h2>The record</h2><p>Head of its chain, to be given to the check of the "
-        + "record:</p><p class=\"head\">%s</p><p><img src=\"data:image/png;base64,%s\" alt=\"\"/></p></div>")
-        .formatted(text(head), Base64.getEncoder().encodeToString(code(head)));
+    return all.isEmpty() ? Optional.empty() : Optional.of(new Deviations(
+        all.stream().limit(MOST_DEVIATIONS)
+            .map(e -> new DeviationLine(clock(e.happened()), name(e.by()), words.of(e))).toList(),
+        Math.max(0, all.size() - MOST_DEVIATIONS)));
   }
 
   /** A QR code (ISO/IEC 18004) as PNG. */
