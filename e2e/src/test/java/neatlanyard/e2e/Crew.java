@@ -1,5 +1,6 @@
 package neatlanyard.e2e;
 
+import java.time.Instant;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -397,6 +398,14 @@ final class Crew {
     return page.request().post(url + "/api/departures/" + departure + "/events", RequestOptions.create()
         .setHeader("X-XSRF-TOKEN", cookie("XSRF-TOKEN"))
         .setData(Map.of("id", id.toString(), "device", device, "kind", kind, "body", body)));
+  }
+
+  /** The same as a device says it that had no network until now. @param at when it was said there */
+  APIResponse send(String departure, Instant at, String device, String kind, Map<String, Object> body) {
+    return page.request().post(url + "/api/departures/" + departure + "/events", RequestOptions.create()
+        .setHeader("X-XSRF-TOKEN", cookie("XSRF-TOKEN"))
+        .setData(Map.of("id", eventId().toString(), "deviceAt", at.toString(), "device", device, "kind", kind,
+            "body", body)));
   }
 
   /** Posts what is no event. */

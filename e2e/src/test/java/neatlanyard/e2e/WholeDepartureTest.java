@@ -25,7 +25,6 @@ public class WholeDepartureTest extends AtTheDemo {
     visitor.readable();
     Crew wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.LIGHT);
     Crew ida = Crew.in(browser, app, "Ida Marsk", ColorScheme.DARK);
-    wren.picture("departures");
     day(wren, ida);
     powerUp(wren, ida);
     walkaround(wren, ida);
@@ -86,11 +85,7 @@ public class WholeDepartureTest extends AtTheDemo {
     wren.button("Raise the find").click();
     assertThat(ida.tag("Find without a decision")).isVisible();
     assertThat(wren.heading("Wipers and windscreens")).isVisible();
-    wren.picture("walkaround-day");
     wren.readable();
-    wren.page.setViewportSize(390, 844);
-    wren.picture("walkaround-phone");
-    wren.page.setViewportSize(1280, 800);
     wren.pressUntil("Shift+Space", "All 74 answered", 30);
     assertThat(ida.tag("covers and plugs still on")).not().isVisible();
     assertThat(ida.tag("gear pins still in")).not().isVisible();
@@ -108,7 +103,6 @@ public class WholeDepartureTest extends AtTheDemo {
     }
     assertThat(wren.page.getByText("4 of 20", new Page.GetByTextOptions().setExact(true)).last()).isVisible();
     assertThat(ida.page.getByText("4 of 27", new Page.GetByTextOptions().setExact(true)).last()).isVisible();
-    ida.picture("flow-night");
     ida.readable();
     Crew.together(wren, ida, "Flows", "");
     assertThat(wren.tag("Done before its time").first()).isVisible();
@@ -134,7 +128,6 @@ public class WholeDepartureTest extends AtTheDemo {
     assertThat(ida.page.getByText("The list says: fly with an entry")).isVisible();
     assertThat(ida.page.getByText("1 installed, 0 must work; 1 out leaves 0.")).isVisible();
     assertThat(ida.button("Nothing to enter")).isDisabled();
-    ida.picture("find-night");
     ida.key("w");
     ida.page.keyboard().type("Entered; landing lights for taxi");
     ida.key("Control+Enter");
@@ -177,7 +170,6 @@ public class WholeDepartureTest extends AtTheDemo {
     assertThat(ida.page.getByText("Adeyo: done, 15")).isVisible();
     ida.answer();
     assertThat(ida.heading("Trims")).isVisible();
-    wren.picture("checklist-day");
     Crew.together(wren, ida, "Before take-off", "");
     Crew.together(wren, ida, "Line-up", "Line-up checklist");
     assertThat(wren.heading("Line-up checklist")).isVisible();
@@ -192,7 +184,6 @@ public class WholeDepartureTest extends AtTheDemo {
     assertThat(tieOffButton(wren)).isDisabled();
     tieOffButton(ida).click();
     assertThat(ida.page.getByText("The cord is not bare: ")).isVisible();
-    ida.picture("tie-off-night");
     ida.button("Read").click();
     for (Locator reason : ida.page.getByLabel("It may stay, because").all()) {
       reason.fill("Said aloud, the tablet was in the pocket");
@@ -202,7 +193,6 @@ public class WholeDepartureTest extends AtTheDemo {
     assertThat(ida.page.getByText("the chain is whole")).isVisible();
     wren.stage("Tie off");
     assertThat(wren.page.getByText("the chain is whole")).isVisible();
-    wren.picture("record-day");
     wren.readable();
     Path record = Files.createTempFile("record", ".json");
     Download download = ida.page.waitForDownload(() -> ida.button("Download the record").click());
@@ -213,7 +203,7 @@ public class WholeDepartureTest extends AtTheDemo {
     assertThat(verify(record)).as("a record with one word changed").isOne();
   }
 
-  private static Locator tieOffButton(Crew crew) {
+  static Locator tieOffButton(Crew crew) {
     return crew.page.locator("main").getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Tie off"));
   }
 

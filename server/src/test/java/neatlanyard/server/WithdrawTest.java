@@ -36,14 +36,14 @@ public class WithdrawTest extends AtTheServer {
     assertThat(open(varga, "TL-HYB")).isEqualTo(before + 1);
     assertThat(varga.delete("/api/imports/" + number(varga)).status()).isEqualTo(200);
     assertThat(open(varga, "TL-HYB")).isEqualTo(before);
-    assertThat(latest(varga)).isEqualTo("WITHDRAWN");
+    assertThat(latest(varga)).isEqualTo("withdrawn");
     assertThat(varga.delete("/api/imports/" + number(varga)).code()).isEqualTo("withdrawn");
 
     assertThat(varga.text("/api/tech-log", HEAD + raised("TL-HYB", 1)).text()).contains("1 new lines");
     assertThat(varga.post("/api/tails/TL-HYB/log",
         "{\"kind\":\"cleared\",\"defect\":\"00000000-0000-0009-0000-000000000001\",\"words\":\"changed\"}").status())
         .isEqualTo(200);
-    assertThat(latest(varga)).isEqualTo("IN_USE");
+    assertThat(latest(varga)).isEqualTo("in-use");
     assertThat(varga.delete("/api/imports/" + number(varga)).code()).isEqualTo("in-use");
   }
 
