@@ -9,7 +9,7 @@ import { onPhotos, photoState } from '../live/photos'
 import classes from './Header.module.css'
 
 /** More than these take two lines. */
-const MANY = 3
+const MANY = 2
 
 interface HeaderProps {
   view: DepartureView
