@@ -29,7 +29,7 @@ export const FoundSo = ({ live, items, unfolded, disabled, onFound }: FoundSoPro
         {items.map((i) => (
           <Button key={i.id} variant={says(i) ? 'outline' : 'rest'} disabled={disabled} onClick={() => onFound(i)}>
             {i.foundAs}
-            {says(i) && <span>the aircraft says so</span>}
+            {says(i) && <small className={classes.told}>the aircraft says so</small>}
           </Button>
         ))}
       </div>
