@@ -167,13 +167,15 @@ final class Crews implements AutoCloseable {
 
   private static String ready(Process server) throws IOException {
     BufferedReader out = server.inputReader();
+    List<String> said = new ArrayList<>();
     for (String line = out.readLine(); line != null; line = out.readLine()) {
+      said.add(line);
       Matcher m = READY.matcher(line);
       if (m.find()) {
         Thread.ofVirtual().start(() -> out.lines().forEach(l -> { }));
         return m.group(1);
       }
     }
-    throw new IllegalStateException("The application did not start");
+    throw new IllegalStateException("The application did not start:\n" + String.join("\n", said));
   }
 }

@@ -42,8 +42,10 @@ final class Grown {
   }
 
   private static Step copy(Step s, Map<StepId, StepId> names) {
-    Step.Builder copy = Step.of(names.getOrDefault(s.id(), s.id()).value(), s.place().value(), s.challenge(),
-        s.response(), s.owner()).when(new Condition.Always())
+    // Two steps that differ by their day alone would be the same step on every day.
+    String id = names.getOrDefault(s.id(), s.id()).value();
+    Step.Builder copy = Step.of(id, s.place().value(), "%s, %s".formatted(s.challenge(), id), s.response(), s.owner())
+        .when(new Condition.Always())
         .needs(s.needs().stream().filter(names::containsKey).map(n -> names.getOrDefault(n, n))
         .toArray(StepId[]::new));
     return copy.build();
