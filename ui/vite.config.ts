@@ -13,7 +13,7 @@ const shape = createHash('sha256')
 export default defineConfig({
   plugins: [
     react(),
-    // The application itself is kept on the device; what the server says is kept by the application (see src/app/kept.ts).
+    // The application itself is kept on the device; what the server says, the application keeps (src/app/kept.ts).
     VitePWA({
       registerType: 'autoUpdate',
       injectRegister: 'script',

@@ -92,20 +92,15 @@ const Line = ({ line, hotkey, onOpen }: { line: DepartureLine; hotkey: string; o
   )
 }
 
-/** In the order in which a crew is named. */
-const SEATS = ['left', 'right', 'engineer']
-
 /** Who is on it, and once it is open where they are. */
 const Crew = ({ line }: { line: DepartureLine }) => (
   <span className={classes.crew}>
     {line.seats.length === 0 || line.tiedOff
-      ? [...line.crew]
-          .sort((a, b) => SEATS.indexOf(a.seat) - SEATS.indexOf(b.seat))
-          .map((c) => (
-            <span key={c.id}>
-              <Pennant seats={[c.seat]} /> {c.name}
-            </span>
-          ))
+      ? line.crew.map((c) => (
+          <span key={c.id}>
+            <Pennant seats={[c.seat]} /> {c.name}
+          </span>
+        ))
       : line.seats.map((s) => (
           <span key={s.seat}>
             <Pennant seats={[s.seat]} /> {s.name}
@@ -144,7 +139,7 @@ const Standing = ({ line }: { line: DepartureLine }) => {
           and {more} more {more === 1 ? 'tag' : 'tags'}
         </span>
       )}
-      {line.opened && !line.tiedOff && line.tags === 0 && <span>no tag hangs</span>}
+      {line.seats.length > 0 && !line.tiedOff && line.tags === 0 && <span>no tag hangs</span>}
     </span>
   )
 }

@@ -41,6 +41,7 @@ export const Cord = memo(({ beads, tags, shown, zone, bare, onGo, onTag, onHang 
   useEffect(() => {
     beadsOf.current?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
   }, [shown])
+  const beadOf = (tag: TagView) => beads.find((b) => b.stage === tag.stage)
   const count = bare
     ? 'The cord is bare'
     : tags.length === 0
@@ -79,7 +80,7 @@ export const Cord = memo(({ beads, tags, shown, zone, bare, onGo, onTag, onHang 
         line={`${beads.find((b) => b.stage === shown)?.title ?? 'Finds'} · ${count.toLowerCase()}`}
       >
         {tags.map((t) => (
-          <Tag key={t.key} tag={t} pressing={t.late || !t.mayStay} zone={zone} onTag={onTag} />
+          <Tag key={t.key} tag={t} pressing={pressing(t, beadOf(t))} zone={zone} onTag={onTag} />
         ))}
         {onHang && (
           <Button variant="rest" fullWidth onClick={onHang}>
@@ -138,7 +139,8 @@ const Bundle = ({ tags, zone, onTag }: Pick<HangingProps, 'tags' | 'zone' | 'onT
 const kindOf = (tag: TagView): string => tag.key.split('/')[0]!
 
 /** Due at the stage at hand, or overdue: then it is not calm. */
-const pressing = (tag: TagView, bead: BeadView): boolean => tag.late || !tag.mayStay || bead.state === 'current'
+const pressing = (tag: TagView, bead: BeadView | undefined): boolean =>
+  tag.late || !tag.mayStay || bead?.state === 'current'
 
 const facts = (bead: BeadView, now: number, zone: string): string => {
   const parts: string[] = []

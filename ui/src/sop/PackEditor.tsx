@@ -24,7 +24,8 @@ import {
 } from './packDoc'
 import { dayOf, usePreview } from './preview'
 import { PreviewDayForm } from './PreviewDayForm'
-import { StatesRow, StepForm } from './StepForm'
+import { StatesRow } from './MachineRows'
+import { StepForm } from './StepForm'
 
 interface PackEditorProps {
   pack: PackView

@@ -395,17 +395,18 @@ final class Crew {
 
   /** Sends an event as a device does, past the interface. @return status and answer */
   APIResponse send(String departure, UUID id, String device, String kind, Map<String, Object> body) {
-    return page.request().post(url + "/api/departures/" + departure + "/events", RequestOptions.create()
-        .setHeader("X-XSRF-TOKEN", cookie("XSRF-TOKEN"))
-        .setData(Map.of("id", id.toString(), "device", device, "kind", kind, "body", body)));
+    return send(departure, Map.of("id", id.toString(), "device", device, "kind", kind, "body", body));
   }
 
   /** The same as a device says it that had no network until now. @param at when it was said there */
   APIResponse send(String departure, Instant at, String device, String kind, Map<String, Object> body) {
+    return send(departure, Map.of("id", eventId().toString(), "deviceAt", at.toString(), "device", device, "kind", kind,
+        "body", body));
+  }
+
+  private APIResponse send(String departure, Map<String, Object> event) {
     return page.request().post(url + "/api/departures/" + departure + "/events", RequestOptions.create()
-        .setHeader("X-XSRF-TOKEN", cookie("XSRF-TOKEN"))
-        .setData(Map.of("id", eventId().toString(), "deviceAt", at.toString(), "device", device, "kind", kind,
-            "body", body)));
+        .setHeader("X-XSRF-TOKEN", cookie("XSRF-TOKEN")).setData(event));
   }
 
   /** Posts what is no event. */

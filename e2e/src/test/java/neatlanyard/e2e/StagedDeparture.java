@@ -202,7 +202,13 @@ final class StagedDeparture {
     return one;
   }
 
-  JsonObject progress() {
+  /** When a step was answered, by the record. */
+  Instant saidAt(String step) {
+    return Instant.parse(progress().getAsJsonObject("steps").getAsJsonObject(step).getAsJsonArray("marks").get(0)
+        .getAsJsonObject().get("at").getAsString());
+  }
+
+  private JsonObject progress() {
     return view().getAsJsonObject("progress");
   }
 

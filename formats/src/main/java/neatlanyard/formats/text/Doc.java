@@ -282,7 +282,12 @@ public final class Doc {
 
   /** How an enum's constant is written in a document. */
   public static String written(Enum<?> e) {
-    return e.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    return written(e.name());
+  }
+
+  /** The same, where only the constant's name is known. */
+  public static String written(String constant) {
+    return constant.toLowerCase(Locale.ROOT).replace('_', '-');
   }
 
   /** The names of the fields that are there, in the order of the document. */

@@ -6,6 +6,7 @@ import java.time.InstantSource;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -189,8 +190,9 @@ class DepartureViewer {
         .orElse(now);
   }
 
+  /** In the order of the seats, whatever the order of the roster. */
   private List<CrewView> crew(Flight f) {
-    return f.crew().stream()
+    return f.crew().stream().sorted(Comparator.comparing(Rostered::seat))
         .map(r -> new CrewView(
             r.who().value(), fleet.fleet().member(r.who()).map(m -> m.name()).orElse(r.who().value()),
             r.seat(), r.commander(), r.flying()))

@@ -134,8 +134,8 @@ public class Departures {
   }
 
   /**
-   * What the list shows of every flight. A departure that is not in memory and has no entry since it was shown last is
-   * not read again; one whose log cannot be read keeps nobody from the others.
+   * What the list shows of every flight. A departure that has no entry since it was shown last is not looked at again;
+   * one whose log cannot be read keeps nobody from the others.
    */
   List<Shown> shown() {
     Map<FlightId, Long> last = log.lastNumbers();
@@ -146,13 +146,12 @@ public class Departures {
     if (last == 0) {
       return new Look.NotOpened();
     }
-    Optional<DepartureDesk> here = desks.peek(id);
     Look.Open known = looked.get(id);
-    if (here.isEmpty() && known != null && known.number() == last) {
+    if (known != null && known.number() == last) {
       return known;
     }
     try {
-      Look.Open now = Look.Open.of(here.or(() -> find(id)).orElseThrow().departure());
+      Look.Open now = Look.Open.of(desks.peek(id).or(() -> find(id)).orElseThrow().departure());
       looked.put(id, now);
       return now;
     } catch (Problem unreadable) {

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import neatlanyard.formats.text.Doc;
 import neatlanyard.server.controls.ControlViews;
 import neatlanyard.server.departure.DepartureViews;
 import neatlanyard.server.departure.ProgressChange;
@@ -60,7 +61,7 @@ class ApiDescription {
   private static <T> void write(Schema<T> schema) {
     @SuppressWarnings("unchecked") // An enum's names are strings, whatever the schema calls its type.
     Schema<String> names = (Schema<String>) schema;
-    names.setEnum(schema.getEnum().stream().map(e -> WrittenEnums.written(e.toString())).toList());
+    names.setEnum(schema.getEnum().stream().map(e -> Doc.written(e.toString())).toList());
   }
 
   /** A change is described once for each kind of thing that changes, by its name and the thing's. */

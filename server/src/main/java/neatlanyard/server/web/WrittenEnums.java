@@ -1,6 +1,5 @@
 package neatlanyard.server.web;
 
-import java.util.Locale;
 import neatlanyard.formats.text.Doc;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JsonGenerator;
@@ -19,11 +18,6 @@ class WrittenEnums extends SimpleModule {
   WrittenEnums() {
     super("written enums");
     addSerializer(new Writer());
-  }
-
-  /** As the description lists them: there the name of a constant is all that is known. */
-  static String written(String name) {
-    return name.toLowerCase(Locale.ROOT).replace('_', '-');
   }
 
   private static final class Writer extends StdSerializer<Enum<?>> {

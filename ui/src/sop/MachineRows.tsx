@@ -1,0 +1,250 @@
+import { Drop } from './Drop'
+import { find, number, points, type Json, type PackDoc, type States, type StepDoc } from './packDoc'
+import classes from './StepForm.module.css'
+
+interface StatesRowProps {
+  label: string
+  doc: PackDoc
+  states: States | undefined
+  /** Only what a hand moves. */
+  controls?: boolean
+  disabled: boolean
+  onChange: (states: States) => void
+}
+
+/** The states a step sets, expects or verifies. */
+export const StatesRow = ({ label, doc, states = {}, controls = false, disabled, onChange }: StatesRowProps) => {
+  const all = points(doc).filter((p) => !controls || p.control)
+  const statesOf = (id: string): string[] => {
+    const p = all.find((x) => x.id === id)
+    return p?.positions ?? p?.states ?? []
+  }
+  const free = all.filter((p) => !(p.id in states))
+  return (
+    <div className={classes.line}>
+      <span>{label}</span>
+      {Object.entries(states).map(([id, value]) => (
+        <span key={id} className={classes.chip}>
+          {all.find((p) => p.id === id)?.name ?? id}
+          <select
+            aria-label={`State of ${id}`}
+            value={value}
+            disabled={disabled}
+            onChange={(e) => onChange({ ...states, [id]: e.currentTarget.value })}
+          >
+            {statesOf(id).map((s) => (
+              <option key={s}>{s}</option>
+            ))}
+          </select>
+          <Drop
+            disabled={disabled}
+            onDrop={() => onChange(Object.fromEntries(Object.entries(states).filter(([x]) => x !== id)))}
+          />
+        </span>
+      ))}
+      <Pick
+        label={`Add to: ${label}`}
+        disabled={disabled}
+        items={free.map((p) => ({ value: p.id, label: `${p.name} (${p.place})` }))}
+        onPick={(id) => onChange({ ...states, [id]: statesOf(id).at(-1) ?? '' })}
+      />
+    </div>
+  )
+}
+
+interface StepsRowProps {
+  label: string
+  doc: PackDoc
+  ids: string[] | undefined
+  only?: (s: StepDoc) => boolean
+  disabled: boolean
+  onChange: (ids: string[]) => void
+}
+
+/** Other steps that a step names. */
+export const StepsRow = ({ label, doc, ids = [], only = () => true, disabled, onChange }: StepsRowProps) => {
+  const name = (id: string): string => {
+    const at = find(doc, id)
+    return at ? doc.procedures[at.p]!.steps[at.s]!.challenge : id
+  }
+  const items = doc.procedures.flatMap((p) =>
+    p.steps
+      .filter((s) => only(s) && !ids.includes(s.id))
+      .map((s) => ({ value: s.id, label: `${s.challenge} (${p.title})` })),
+  )
+  return (
+    <div className={classes.line}>
+      <span>{label}</span>
+      {ids.map((id) => (
+        <span key={id} className={classes.chip}>
+          {name(id)}
+          <Drop disabled={disabled} onDrop={() => onChange(ids.filter((x) => x !== id))} />
+        </span>
+      ))}
+      <Pick label={`Add to: ${label}`} disabled={disabled} items={items} onPick={(id) => onChange([...ids, id])} />
+    </div>
+  )
+}
+
+interface Hook {
+  tag: string
+  items: string[]
+}
+
+/** What a step hangs on the cord or takes off it, as a pack writes it. */
+const hookOf = (h: Json): Hook =>
+  typeof h === 'string'
+    ? { tag: h, items: [] }
+    : {
+        tag: String((h as Record<string, Json>).tag),
+        items: ((h as Record<string, Json>).items as string[] | undefined) ?? [],
+      }
+const written = (h: Hook): Json => (h.items.length === 0 ? h.tag : { tag: h.tag, items: h.items })
+
+/** The tags a step hangs on the cord or takes off it. */
+export const TagsRow = ({
+  label,
+  doc,
+  hooks = [],
+  disabled,
+  onChange,
+}: {
+  label: string
+  doc: PackDoc
+  hooks: Json[] | undefined
+  disabled: boolean
+  onChange: (hooks: Json[]) => void
+}) => {
+  const all = hooks.map(hookOf)
+  const tags = (doc.tags ?? []).filter((t) => (t['hangs-on'] ?? 'step') === 'step')
+  const put = (next: Hook[]) => onChange(next.map(written))
+  return (
+    <div className={classes.line}>
+      <span>{label}</span>
+      {all.map((h, i) => (
+        <span key={h.tag} className={classes.chip}>
+          {h.tag}
+          <input
+            aria-label={`Items of ${h.tag}, with commas`}
+            placeholder="the whole tag"
+            value={h.items.join(', ')}
+            disabled={disabled}
+            size={Math.max(12, h.items.join(', ').length)}
+            onChange={(e) =>
+              put(
+                all.map((x, k) =>
+                  k === i
+                    ? {
+                        ...x,
+                        items:
+                          e.currentTarget.value === ''
+                            ? []
+                            : e.currentTarget.value.split(',').map((v) => v.trimStart()),
+                      }
+                    : x,
+                ),
+              )
+            }
+          />
+          <Drop disabled={disabled} onDrop={() => put(all.filter((_, k) => k !== i))} />
+        </span>
+      ))}
+      <Pick
+        label={`Add to: ${label}`}
+        disabled={disabled}
+        items={tags.filter((t) => !all.some((h) => h.tag === t.id)).map((t) => ({ value: t.id, label: t.title }))}
+        onPick={(id) => put([...all, { tag: id, items: [] }])}
+      />
+    </div>
+  )
+}
+
+/** What a step measures, and between what. */
+export const MeasureRow = ({
+  doc,
+  step,
+  disabled,
+  onChange,
+}: {
+  doc: PackDoc
+  step: StepDoc
+  disabled: boolean
+  onChange: (change: Partial<StepDoc>) => void
+}) => {
+  const m = step.measures
+  const set = (field: 'least' | 'most', text: string) => {
+    const { [field]: _, ...rest } = m!
+    onChange({
+      measures: (text === '' ? rest : { ...rest, [field]: number(text) }) as NonNullable<StepDoc['measures']>,
+    })
+  }
+  return (
+    <div className={classes.line}>
+      <span>Measures</span>
+      <select
+        aria-label="What it measures"
+        value={m?.quantity ?? ''}
+        disabled={disabled}
+        onChange={(e) => {
+          const q = doc.quantities?.find((x) => x.id === e.currentTarget.value)
+          onChange({ measures: q ? { quantity: q.id, unit: q.unit } : undefined } as Partial<StepDoc>)
+        }}
+      >
+        <option value="">nothing</option>
+        {(doc.quantities ?? []).map((q) => (
+          <option key={q.id} value={q.id}>
+            {q.name}
+          </option>
+        ))}
+      </select>
+      {m && (
+        <>
+          from{' '}
+          <input
+            aria-label="Least"
+            size={6}
+            value={m.least ?? ''}
+            disabled={disabled}
+            onChange={(e) => set('least', e.currentTarget.value)}
+          />
+          to{' '}
+          <input
+            aria-label="Most"
+            size={6}
+            value={m.most ?? ''}
+            disabled={disabled}
+            onChange={(e) => set('most', e.currentTarget.value)}
+          />{' '}
+          {m.unit}
+        </>
+      )}
+    </div>
+  )
+}
+
+const Pick = ({
+  label,
+  items,
+  disabled,
+  onPick,
+}: {
+  label: string
+  items: { value: string; label: string }[]
+  disabled: boolean
+  onPick: (value: string) => void
+}) => (
+  <select
+    className={classes.add}
+    aria-label={label}
+    value=""
+    disabled={disabled}
+    onChange={(e) => onPick(e.currentTarget.value)}
+  >
+    <option value="">+</option>
+    {items.map((i) => (
+      <option key={i.value} value={i.value}>
+        {i.label}
+      </option>
+    ))}
+  </select>
+)
