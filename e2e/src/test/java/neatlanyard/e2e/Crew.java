@@ -400,8 +400,8 @@ final class Crew {
 
   /** The same as a device says it that had no network until now. @param at when it was said there */
   APIResponse send(String departure, Instant at, String device, String kind, Map<String, Object> body) {
-    return send(departure, Map.of("id", eventId().toString(), "deviceAt", at.toString(), "device", device, "kind", kind,
-        "body", body));
+    return send(departure, Map.of(
+        "id", eventId().toString(), "deviceAt", at.toString(), "device", device, "kind", kind, "body", body));
   }
 
   private APIResponse send(String departure, Map<String, Object> event) {
