@@ -1,102 +1,86 @@
 package neatlanyard.e2e;
 
-import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
+import java.util.function.Function;
 
-/** The packaged application, started as a user starts it, on a database of its own. */
+/** The application on a database of its own, started as often as a test asks. */
 final class Application implements AutoCloseable {
   static final Path ROOT = Path.of(System.getProperty("lanyard.root", "..")).toAbsolutePath().normalize();
-  private static final Pattern READY = Pattern.compile("ready at http://localhost:(\\d+)");
 
   private static final String DATABASE = "test.db";
-  private static final String JAVA = Path.of(System.getProperty("java.home"), "bin", "java").toString();
-  private static final Path JAR = Path.of(System.getProperty("lanyard.app", "app.jar"));
-  /** As long as a test lives, the second compiler costs more than it gives. */
-  private static final List<String> BRIEFLY = List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC");
-  private static final String SHOWN_HOUR = "--lanyard.begin-at=2027-01-14T07:25:00Z";
-  private static final List<String> DEMO =
+  static final List<String> DEMO =
       List.of("--lanyard.demo=true", "--lanyard.demo-folder=" + ROOT.resolve("demo"));
+  private static final List<String> SHOWN_HOUR = List.of("--lanyard.begin-at=2027-01-14T07:25:00Z");
 
-  /**
-   * Laid out and trained once, as the launcher does it: each test starts it anew. Beside it stands the database with
-   * the demo's data, of which each test gets a copy of its own.
-   */
-  private static final Path LAID_OUT = layOut();
+  /** The database with the demo's data, loaded once; each test gets a copy of its own. */
+  private static final class Loaded {
+    private static final Path FOLDER = temporary();
 
-  private final Path folder;
-  private final List<String> settings;
-  private final List<String> said = new ArrayList<>();
-  private Process process;
-  private int port;
+    static {
+      List<String> settings = new ArrayList<>(List.of("--server.port=0", database(FOLDER)));
+      settings.addAll(DEMO);
+      settings.addAll(SHOWN_HOUR);
+      InThisProcess.start(settings).end();
+    }
 
-  private Application(Path folder, List<String> settings) {
-    this.folder = folder;
-    this.settings = settings;
-    this.process = start(0);
+    static void copyTo(Path folder) {
+      try {
+        Files.copy(FOLDER.resolve(DATABASE), folder.resolve(DATABASE));
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
+      }
+    }
   }
 
-  /** With the demo's data, at a winter morning's hour, the simulated aircraft moving quickly. */
-  static Application demo(String... more) {
+  private final Path folder = temporary();
+  private final Function<List<String>, Running> way;
+  private final List<String> settings = new ArrayList<>();
+  private Running running;
+
+  /** @param port 0 takes any that is free */
+  private Application(Function<List<String>, Running> way, boolean loaded, List<String> settings) {
+    this.way = way;
+    this.settings.add(database(folder));
+    this.settings.addAll(settings);
+    if (loaded) {
+      Loaded.copyTo(folder);
+    }
+    this.running = start(0);
+  }
+
+  /** With the demo's data, at a winter morning's hour, the simulated aircraft moving quickly; in this process. */
+  static Application demo() {
+    return new Application(InThisProcess::start, true, shown());
+  }
+
+  /** The same as a process of its own, which can be killed. */
+  static Application packaged() {
+    return new Application(Packaged::start, true, shown());
+  }
+
+  private static List<String> shown() {
     List<String> settings = new ArrayList<>(DEMO);
-    settings.addAll(List.of("--lanyard.simulated-pace=12", SHOWN_HOUR));
-    settings.addAll(Arrays.asList(more));
-    Path folder = temporary();
-    copy(folder, DATABASE);
-    copy(folder, DATABASE + "-wal");
-    return new Application(folder, settings);
+    settings.addAll(SHOWN_HOUR);
+    settings.add("--lanyard.simulated-pace=12");
+    return settings;
   }
 
   /** With the demo's data, at the real hour, loaded into a database of its own. */
   static Application demoNow() {
-    return new Application(temporary(), new ArrayList<>(DEMO));
+    return new Application(InThisProcess::start, false, DEMO);
   }
 
   /** As a new user finds it: nothing in it. */
   static Application empty() {
-    return new Application(temporary(), new ArrayList<>());
+    return new Application(Packaged::start, false, List.of());
   }
 
-  private static Path layOut() {
-    Path out = temporary().resolve("app");
-    run(JAVA, "-Djarmode=tools", "-jar", JAR.toString(), "extract", "--destination", out.toString());
-    List<String> command = new ArrayList<>(List.of(JAVA, "-XX:AOTCacheOutput=" + out.resolve("app.aot")));
-    command.addAll(BRIEFLY);
-    command.addAll(List.of("--enable-native-access=ALL-UNNAMED", "-Dspring.context.exit=onRefresh", "-jar",
-        out.resolve(JAR.getFileName()).toString(), "--lanyard.database=" + out.resolve(DATABASE), SHOWN_HOUR));
-    command.addAll(DEMO);
-    run(command.toArray(String[]::new));
-    return out;
-  }
-
-  private static void copy(Path to, String file) {
-    try {
-      Files.copy(LAID_OUT.resolve(file), to.resolve(file));
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-  }
-
-  private static void run(String... command) {
-    try {
-      new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start()
-          .waitFor();
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    } catch (InterruptedException e) {
-      throw new IllegalStateException(e);
-    }
-  }
-
-  private static Path temporary() {
+  static Path temporary() {
     try {
       return Files.createTempDirectory("lanyard-e2e");
     } catch (IOException e) {
@@ -104,30 +88,14 @@ final class Application implements AutoCloseable {
     }
   }
 
-  private Process start(int onPort) {
-    List<String> command = new ArrayList<>(List.of(JAVA, "-XX:AOTCache=" + LAID_OUT.resolve("app.aot")));
-    command.addAll(BRIEFLY);
-    command.addAll(List.of("--enable-native-access=ALL-UNNAMED", "-jar",
-        LAID_OUT.resolve(JAR.getFileName()).toString(), "--server.port=" + onPort,
-        "--lanyard.database=" + database()));
-    command.addAll(settings);
-    try {
-      Process p = new ProcessBuilder(command).directory(folder.toFile()).redirectErrorStream(true).start();
-      BufferedReader out = p.inputReader(StandardCharsets.UTF_8);
-      said.clear();
-      for (String line = out.readLine(); line != null; line = out.readLine()) {
-        said.add(line);
-        Matcher ready = READY.matcher(line);
-        if (ready.find()) {
-          port = Integer.parseInt(ready.group(1));
-          Thread.ofVirtual().start(() -> out.lines().forEach(l -> { }));
-          return p;
-        }
-      }
-      throw new IllegalStateException("The application did not start:\n" + String.join("\n", said));
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+  private static String database(Path folder) {
+    return "--lanyard.database=" + folder.resolve(DATABASE);
+  }
+
+  private Running start(int onPort) {
+    List<String> all = new ArrayList<>(settings);
+    all.add("--server.port=" + onPort);
+    return way.apply(all);
   }
 
   Path database() {
@@ -135,30 +103,39 @@ final class Application implements AutoCloseable {
   }
 
   String url() {
-    return "http://localhost:" + port;
+    return "http://localhost:" + running.port();
   }
 
-  /** What it said on the terminal until it was ready. */
+  /** What a process of its own said on the terminal until it was ready. */
   String said() {
-    return String.join("\n", said);
+    return running.said();
   }
 
-  /** As {@code kill -9} does: no goodbye. */
-  void kill() throws InterruptedException {
-    process.destroyForcibly().waitFor();
+  /** As {@code kill -9} does: no goodbye. @throws IllegalStateException unless it is a process of its own */
+  void kill() {
+    if (!(running instanceof Packaged)) {
+      throw new IllegalStateException("only a process of its own can be killed");
+    }
+    running.end();
   }
 
-  /** Starts it again on the same database and port. @param other settings that are said over those it had */
+  /**
+   * Starts it again on the same database and port; ends it first, where that has not happened.
+   *
+   * @param other settings that are said over those it had
+   */
   void startAgain(String... other) {
+    int port = running.port();
+    running.end();
     for (String setting : other) {
       settings.removeIf(s -> s.startsWith(setting.substring(0, setting.indexOf('=') + 1)));
       settings.add(setting);
     }
-    process = start(port);
+    running = start(port);
   }
 
   @Override
-  public void close() throws InterruptedException {
-    kill();
+  public void close() {
+    running.end();
   }
 }

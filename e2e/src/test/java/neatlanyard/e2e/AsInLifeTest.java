@@ -76,7 +76,6 @@ public class AsInLifeTest extends AtTheDemo {
 
   /** The hour comes, and with it what was said until then. */
   private void at(String clock, StagedDeparture staged, Crew wren, Crew ida) throws InterruptedException {
-    app.kill();
     app.startAgain("--lanyard.begin-at=" + StagedDeparture.at(clock));
     staged.until(StagedDeparture.at(clock));
     staged.seeWhatIsOver(StagedDeparture.at(clock));

@@ -3,6 +3,7 @@ package neatlanyard.e2e;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Playwright;
+import java.lang.reflect.Method;
 import java.util.List;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.AfterMethod;
@@ -23,12 +24,12 @@ abstract class AtTheDemo {
   }
 
   @BeforeMethod
-  final void open() {
-    app = Application.demo();
+  final void open(Method test) {
+    app = test.isAnnotationPresent(Killed.class) ? Application.packaged() : Application.demo();
   }
 
   @AfterMethod(alwaysRun = true)
-  final void close() throws InterruptedException {
+  final void close() {
     List.copyOf(browser.contexts()).forEach(BrowserContext::close);
     app.close();
   }

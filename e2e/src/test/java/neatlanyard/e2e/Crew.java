@@ -24,6 +24,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ThreadLocalRandom;
+import java.util.function.BooleanSupplier;
 import java.util.regex.Pattern;
 
 /** Somebody at a browser of their own. */
@@ -34,6 +35,9 @@ final class Crew {
 
   /** How long a slow machine may take; a fast one waits no longer than it must. */
   private static final double PATIENCE_MS = 25_000;
+
+  /** Between two looks at what is waited for. */
+  private static final double REST_MS = 20;
 
   final Page page;
   private final String url;
@@ -210,8 +214,18 @@ final class Crew {
   private void open() {
     Locator all = page.locator("main button:has(kbd:text-is('space'))");
     Locator open = page.locator("main button:enabled:has(kbd:text-is('space'))");
-    page.waitForCondition(() -> all.count() == 0 || open.count() > 0,
-        new Page.WaitForConditionOptions().setTimeout(PATIENCE_MS));
+    until(PATIENCE_MS, () -> all.count() == 0 || open.count() > 0);
+  }
+
+  /** Waits until it is so. Between two looks it rests: looking as often as it can keeps a core busy. */
+  void until(double patienceMs, BooleanSupplier so) {
+    page.waitForCondition(() -> {
+      boolean now = so.getAsBoolean();
+      if (!now) {
+        page.waitForTimeout(REST_MS);
+      }
+      return now;
+    }, new Page.WaitForConditionOptions().setTimeout(patienceMs));
   }
 
   /** Answers with what is read, with what today gives, or part by part; false where a press is enough. */
@@ -338,7 +352,7 @@ final class Crew {
     Locator words = page.locator("main form textarea");
     Locator way = page.locator("main").getByText("Go past it");
     key("v");
-    page.waitForCondition(() -> words.count() > 0 || way.count() == 0);
+    until(PATIENCE_MS, () -> words.count() > 0 || way.count() == 0);
     if (words.count() == 0) {
       return;
     }
@@ -350,13 +364,13 @@ final class Crew {
 
   private void pressMain(Sight before) {
     if (before.waits && before.soon) {
-      page.waitForCondition(() -> !sight().waits);
+      until(PATIENCE_MS, () -> !sight().waits);
     } else if (before.waits) {
       past("It ran before we came");
     } else if (!answer()) {
       key(before.main.startsWith("Go to") ? "g" : before.main.startsWith("Below") ? "b" : "Space");
     }
-    page.waitForCondition(() -> !sight().equals(before), new Page.WaitForConditionOptions().setTimeout(PATIENCE_MS));
+    until(PATIENCE_MS, () -> !sight().equals(before));
   }
 
   /** Two people do all of a stage, each what is theirs, until it is done or one of them has come to a heading. */
@@ -365,8 +379,7 @@ final class Crew {
     b.stage(stage);
     Sight first = a.sight();
     while (!first.finished && !first.heading.equals(until)) {
-      a.page.waitForCondition(() -> a.sight().ready(stage) || b.sight().ready(stage) || a.sight().finished,
-          new Page.WaitForConditionOptions().setTimeout(PATIENCE_MS));
+      a.until(PATIENCE_MS, () -> a.sight().ready(stage) || b.sight().ready(stage) || a.sight().finished);
       for (Crew c : List.of(a, b)) {
         Sight now = c.sight();
         if (now.ready(stage) && !now.heading.equals(until)) {

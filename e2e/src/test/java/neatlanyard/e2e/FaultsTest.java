@@ -28,6 +28,7 @@ public class FaultsTest extends AtTheDemo {
   }
 
   @Test
+  @Killed
   public void a_killed_server_loses_nothing_that_was_acknowledged_and_nothing_that_was_pressed() throws Exception {
     wren.cutCard();
     wren.stage("Walkaround");

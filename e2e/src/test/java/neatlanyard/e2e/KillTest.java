@@ -103,7 +103,7 @@ public class KillTest {
     Map<UUID, Boolean> acknowledged = new ConcurrentHashMap<>();
     Map<UUID, Boolean> photos = new ConcurrentHashMap<>();
     byte[] picture = picture();
-    try (Application app = Application.demo()) {
+    try (Application app = Application.packaged()) {
       prepare(new Device(app.url(), "adeyo", "north-slip-24"), acknowledged);
       for (int kill = 0; kill < KILLS; kill++) {
         Device wren = new Device(app.url(), "adeyo", "north-slip-24");
@@ -125,7 +125,7 @@ public class KillTest {
         }
         int enough = acknowledged.size() + 6 + random.nextInt(40);
         while (acknowledged.size() < enough) {
-          Thread.onSpinWait();
+          Thread.sleep(1);
         }
         app.kill();
         for (Thread t : work) {
@@ -149,7 +149,7 @@ public class KillTest {
   @Test
   public void a_clock_that_is_set_back_by_a_day_holds_nobody_up() throws Exception {
     Map<UUID, Boolean> acknowledged = new ConcurrentHashMap<>();
-    try (Application app = Application.demo()) {
+    try (Application app = Application.packaged()) {
       Device wren = new Device(app.url(), "adeyo", "north-slip-24");
       prepare(wren, acknowledged);
       press(wren, acknowledged);

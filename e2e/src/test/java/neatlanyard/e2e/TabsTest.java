@@ -106,6 +106,7 @@ public class TabsTest extends AtTheDemo {
 
   /** Whatever a new version does not take over of the old one, the words are not among it. */
   @Test
+  @Killed
   public void a_new_version_in_mid_walk_sends_what_was_said_to_the_old_one() throws Exception {
     Crew wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.LIGHT).takeSeat("right").cutCard();
     wren.stage("Safe, then power");

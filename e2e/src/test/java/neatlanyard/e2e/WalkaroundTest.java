@@ -100,9 +100,10 @@ public class WalkaroundTest extends AtTheDemo {
   }
 
   private void arrived(int all) {
-    ida.page.waitForCondition(() -> photos().size() == all && photos().stream()
-        .allMatch(p -> ida.page.request().get(app.url() + "/api/photos/" + p).status() == 200),
-        new Page.WaitForConditionOptions().setTimeout(2 * PATIENCE_MS));
+    ida.until(2 * PATIENCE_MS, () -> photos().size() == all);
+    for (String photo : photos()) {
+      ida.until(2 * PATIENCE_MS, () -> ida.page.request().get(app.url() + "/api/photos/" + photo).status() == 200);
+    }
   }
 
   @Test
@@ -167,8 +168,7 @@ public class WalkaroundTest extends AtTheDemo {
     assertThat(wren.page.getByText("Not connected")).not()
         .isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions()
         .setTimeout(PATIENCE_MS));
-    wren.page.waitForCondition(() -> told().equals(Set.copyOf(here)), new Page.WaitForConditionOptions()
-        .setTimeout(PATIENCE_MS));
+    wren.until(PATIENCE_MS, () -> told().equals(Set.copyOf(here)));
   }
 
   private Set<String> told() {
@@ -178,6 +178,7 @@ public class WalkaroundTest extends AtTheDemo {
   }
 
   @Test
+  @Killed
   public void a_server_killed_in_the_middle_of_it_gets_the_rest_once() throws Exception {
     walkTo("Static ports, left");
     wren.page.context().setOffline(true);
@@ -195,11 +196,7 @@ public class WalkaroundTest extends AtTheDemo {
         events.remove(events.size() - 1);
       }
       route.fetch(new Route.FetchOptions().setPostData("{\"events\":%s}".formatted(events)));
-      try {
-        app.kill();
-      } catch (InterruptedException e) {
-        throw new AssertionError(e);
-      }
+      app.kill();
       route.abort();
     });
     wren.page.context().setOffline(false);
@@ -208,8 +205,7 @@ public class WalkaroundTest extends AtTheDemo {
     assertThat(wren.page.getByText("Not connected")).not()
         .isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions()
         .setTimeout(PATIENCE_MS));
-    wren.page.waitForCondition(() -> said().contains("Right exhaust"), new Page.WaitForConditionOptions()
-        .setTimeout(PATIENCE_MS));
+    wren.until(PATIENCE_MS, () -> said().contains("Right exhaust"));
     assertThat(said()).doesNotHaveDuplicates().contains("Static ports, left", "Nose gear pin", "Right engine inlet");
   }
 
@@ -321,8 +317,6 @@ public class WalkaroundTest extends AtTheDemo {
       late.takeSeat("right");
       assertThat(late.page.getByText("Device clock wrong")).isVisible();
       assertThat(late.page.locator("header").getByText("to go")).isVisible();
-    } catch (InterruptedException e) {
-      throw new AssertionError(e);
     }
   }
 }
