@@ -3,16 +3,15 @@ import { useState } from 'react'
 import type { ItemView, PartView } from '../api.gen'
 import { Action } from '../app/Action'
 import { clockTime } from '../app/clock'
-import { Added, AskedAgain, Caution } from '../app/Notice'
 import { Pennant } from '../app/Pennant'
-import { WordsForm } from '../app/WordsForm'
 import { GoOn } from '../live/GoOn'
 import { lastSaid } from '../live/lastSaid'
 import type { Live } from '../live/useDeparture'
 import { Answer } from '../flow/Answer'
-import { Closed, PASS } from '../flow/Closed'
+import { Closed } from '../flow/Closed'
 import { closedBy } from '../live/gates'
-import { Marks } from '../flow/Marks'
+import { SayingForm, type Saying } from '../flow/SayingForm'
+import { StepNotes } from '../flow/StepNotes'
 import { useInSight } from '../flow/useInSight'
 import { among, statusOf as statusShown } from '../live/marks'
 import { ItemList } from './ItemList'
@@ -26,29 +25,10 @@ interface ChecklistStageProps {
   onGo: (stage: string, step?: string) => void
 }
 
-type Saying = '' | 'held' | 'not-today' | 'does-not-fit' | 'pass'
-
-const SAYINGS = {
-  held: { label: 'What is missing? It is held in sight until it can be answered.', action: 'Hold it' },
-  'not-today': { label: 'Why not today?', action: 'Not today' },
-  'does-not-fit': {
-    label: 'What does not fit, on this tail or today? Fleet standards read it.',
-    action: 'Tell fleet standards',
-  },
-  pass: PASS,
-}
-
-const KINDS = {
-  held: 'step-later',
-  'not-today': 'step-not-today',
-  'does-not-fit': 'does-not-fit',
-  pass: 'overridden',
-}
-
 /** Challenge and response, in order, to the line and below it: read on one device, answered on the other. */
 export const ChecklistStage = ({ live, part, next, onGo }: ChecklistStageProps) => {
   const { view, seat, outbox } = live
-  const [saying, setSaying] = useState<Saying>('')
+  const [saying, setSaying] = useState<Saying>()
   const [below, setBelow] = useState(false)
   const [chosen, setChosen] = useState('')
   const { progress, header } = view
@@ -153,17 +133,14 @@ export const ChecklistStage = ({ live, part, next, onGo }: ChecklistStageProps) 
             {!(value?.back && mine) && (
               <p className={classes.response}>{value?.back ? `${value.shown}, by ${value.from}` : item.response}</p>
             )}
-            {statusOf(item) === 'again' && <AskedAgain because={steps[item.id]?.again ?? ''} />}
-            {item.added && <Added>{item.added}</Added>}
-            {item.caution && <Caution>{item.caution}</Caution>}
-            <Marks step={steps[item.id]} zone={header.zone} />
+            <StepNotes view={view} item={item} />
             <p className={classes.owner}>
               <Pennant seats={item.seats} />{' '}
               {owes
                 .map((s, n) => (s === seat ? (n === 0 ? 'You answer' : 'you answer') : `${name(s)} answers`))
                 .join(', ')}
             </p>
-            {saying === '' && gates.length > 0 && (
+            {!saying && gates.length > 0 && (
               <Closed
                 gates={gates}
                 parts={view.card!.parts}
@@ -174,19 +151,14 @@ export const ChecklistStage = ({ live, part, next, onGo }: ChecklistStageProps) 
               />
             )}
             {saying ? (
-              <WordsForm
-                key={saying}
-                draft={`${header.id}/${item.id}/${saying}`}
-                onCancel={() => setSaying('')}
-                label={SAYINGS[saying].label}
-                action={SAYINGS[saying].action}
-                onSay={(words) => {
-                  say(
-                    KINDS[saying],
-                    saying === 'held' || saying === 'not-today' ? { reason: words } : { words },
-                    item,
-                  )
-                  setSaying('')
+              <SayingForm
+                live={live}
+                item={item}
+                saying={saying}
+                onCancel={() => setSaying(undefined)}
+                onSaid={() => {
+                  setSaying(undefined)
+                  setChosen('')
                 }}
               />
             ) : (

@@ -1,12 +1,16 @@
-import { NumberInput } from '@mantine/core'
+import { Button, FileButton, NumberInput } from '@mantine/core'
 import { useState } from 'react'
 import type { CardView, EntryLineView, ItemView } from '../api.gen'
+import { Choice } from '../app/Choice'
 import { WordsForm } from '../app/WordsForm'
 import classes from './FindForm.module.css'
 import { PhotoRow } from './Photo'
 import { takePhoto } from '../live/photos'
 import { Walk } from '../drawing/Walk'
 import { v7 } from 'uuid'
+
+/** The choice of no entry of the list. */
+const NONE = ''
 
 /** A find as it is sent. */
 export interface FindWords {
@@ -47,8 +51,8 @@ export const FindForm = ({ departure, card, item, onRaise, onCancel }: FindFormP
       what: { severity, count: named && named.installed > 1 ? count : 1, entry: named?.id ?? null, spot, photos },
     })
   }
-  const addPhotos = async (files: FileList | null) => {
-    for (const file of files ?? []) {
+  const addPhotos = async (files: File[]) => {
+    for (const file of files) {
       try {
         const id = await takePhoto(departure, file, `the photo of ${item.challenge}`)
         setPhotos((all) => [...all, id])
@@ -66,35 +70,29 @@ export const FindForm = ({ departure, card, item, onRaise, onCancel }: FindFormP
       onSay={raise}
       onCancel={onCancel}
     >
-      <fieldset className={classes.choice}>
-        <legend>How bad?</legend>
-        {card.severities.map((s) => (
-          <label key={s.id} data-on={severity === s.id || undefined}>
-            <input
-              type="radio"
-              name="severity"
-              value={s.id}
-              checked={severity === s.id}
-              onChange={() => setSeverity(s.id)}
-            />
-            {s.words}
-          </label>
-        ))}
-      </fieldset>
+      <Choice
+        label="How bad?"
+        chosen={severity}
+        onChoose={setSeverity}
+        options={card.severities.map((s) => ({ value: s.id, words: s.words }))}
+      />
       {candidates.length > 0 && severity !== 'danger' && (
-        <fieldset className={classes.choice}>
-          <legend>Is it one of these, which the list may let go?</legend>
-          {candidates.map((c) => (
-            <label key={c.id} data-on={entry?.id === c.id || undefined}>
-              <input type="radio" name="entry" checked={entry?.id === c.id} onChange={() => setEntry(c)} />
-              <b>{c.id}</b> {c.title}
-            </label>
-          ))}
-          <label data-on={!entry || undefined}>
-            <input type="radio" name="entry" checked={!entry} onChange={() => setEntry(undefined)} />
-            Something else
-          </label>
-        </fieldset>
+        <Choice
+          label="Is it one of these, which the list may let go?"
+          chosen={entry?.id ?? NONE}
+          onChoose={(id) => setEntry(candidates.find((c) => c.id === id))}
+          options={[
+            ...candidates.map((c) => ({
+              value: c.id,
+              words: (
+                <>
+                  <b>{c.id}</b> {c.title}
+                </>
+              ),
+            })),
+            { value: NONE, words: 'Something else' },
+          ]}
+        />
       )}
       {entry && entry.installed > 1 && (
         <NumberInput
@@ -107,17 +105,15 @@ export const FindForm = ({ departure, card, item, onRaise, onCancel }: FindFormP
         />
       )}
       <div className={classes.photos}>
-        <label className={classes.camera}>
-          <input
-            type="file"
-            accept="image/*"
-            capture="environment"
-            multiple
-            aria-label="Photo"
-            onChange={(e) => void addPhotos(e.currentTarget.files)}
-          />
-          {photos.length === 0 ? 'Take a photo' : 'Another photo'}
-        </label>
+        <FileButton
+          accept="image/*"
+          capture="environment"
+          multiple
+          inputProps={{ 'aria-label': 'Photo' }}
+          onChange={(files) => void addPhotos(files)}
+        >
+          {(props) => <Button {...props}>{photos.length === 0 ? 'Take a photo' : 'Another photo'}</Button>}
+        </FileButton>
         <PhotoRow ids={photos} of={item.challenge} />
         {wrong && <p role="alert">{wrong}</p>}
       </div>

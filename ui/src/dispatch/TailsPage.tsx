@@ -1,4 +1,4 @@
-import { Table } from '@mantine/core'
+import { Button, FileButton, Table } from '@mantine/core'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Link } from '@tanstack/react-router'
 import type { BroughtInView, ImportView, Me, TailLine } from '../api.gen'
@@ -56,17 +56,21 @@ export const TailsPage = ({ me }: { me: Me }) => {
         {me.role === 'maintenance' && (
           <section className={classes.bring}>
             <h2>Bring in</h2>
-            {KINDS.map((k) => (
-              <label key={k.path}>
-                {k.words}
-                <input
-                  type="file"
-                  onChange={(e) =>
-                    e.currentTarget.files?.[0] && bring.mutate({ path: k.path, file: e.currentTarget.files[0] })
-                  }
-                />
-              </label>
-            ))}
+            <div className={classes.kinds}>
+              {KINDS.map((k) => (
+                <FileButton
+                  key={k.path}
+                  inputProps={{ 'aria-label': k.words }}
+                  onChange={(file) => file && bring.mutate({ path: k.path, file })}
+                >
+                  {(props) => (
+                    <Button {...props} size="desk">
+                      {k.words}
+                    </Button>
+                  )}
+                </FileButton>
+              ))}
+            </div>
             {bring.error && <ProblemNotice problem={bring.error} />}
             {bring.data && <p role="status">{bring.data.what}</p>}
             <Files />

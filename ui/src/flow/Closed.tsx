@@ -48,9 +48,3 @@ export const Closed = ({ gates, parts, part, mine, onChoose, onGo, onPass }: Clo
     </div>
   )
 }
-
-/** What is asked of who goes past what keeps a step closed. */
-export const PASS = {
-  label: 'Why go past it? It hangs as a tag until what comes before is so.',
-  action: 'Go past it',
-}

@@ -1,23 +1,21 @@
 import { useState } from 'react'
 import type { PartView } from '../api.gen'
 import { Action } from '../app/Action'
-import { Added, AskedAgain, Caution } from '../app/Notice'
 import { Pennant } from '../app/Pennant'
-import { WordsForm } from '../app/WordsForm'
 import { GoOn } from '../live/GoOn'
 import type { Live } from '../live/useDeparture'
-import { FindForm } from '../dispatch/FindForm'
 import { among } from '../live/marks'
 import { Answer } from './Answer'
-import { Closed, PASS } from './Closed'
+import { Closed } from './Closed'
 import { Finished } from './Finished'
 import { FlightDeck } from './FlightDeck'
 import { FoundSo } from './FoundSo'
-import { Marks } from './Marks'
 import { NothingHere } from './NothingHere'
 import { nextForMe } from './nextForMe'
 import { OtherSeat } from './OtherSeat'
 import { ReadingNote } from '../gauge/ReadingNote'
+import { SayingForm, type Saying } from './SayingForm'
+import { StepNotes } from './StepNotes'
 import { StepRows } from './StepRows'
 import classes from './StepStage.module.css'
 import { useInSight } from './useInSight'
@@ -25,17 +23,6 @@ import { useSteps } from './useSteps'
 
 /** Rows of the list below the step at hand. */
 const ROWS = 7
-
-type Saying = '' | 'find' | 'not-today' | 'does-not-fit' | 'pass'
-
-const SAYINGS = {
-  'not-today': { label: 'Why not today?', action: 'Not today' },
-  pass: PASS,
-  'does-not-fit': {
-    label: 'What does not fit, on this tail or today? Fleet standards read it.',
-    action: 'Tell fleet standards',
-  },
-}
 
 interface StepStageProps {
   live: Live
@@ -50,7 +37,7 @@ interface StepStageProps {
 /** A flow: the step at hand at arm's length, the rest of its panel below, the flight deck beside it. */
 export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) => {
   const { view, seat } = live
-  const [saying, setSaying] = useState<Saying>('')
+  const [saying, setSaying] = useState<Saying>()
   const s = useSteps(live, part, wanted)
   const { item, mine, answered } = s
   const head = useInSight<HTMLParagraphElement>(item?.id)
@@ -109,12 +96,8 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
                 dead bulb.
               </p>
             )}
-            {item.added && <Added>{item.added}</Added>}
-            {item.caution && <Caution>{item.caution}</Caution>}
-            {s.statusOf(item) === 'again' && <AskedAgain because={view.progress.steps[item.id]?.again ?? ''} />}
-            <ReadingNote name={item.measure?.name ?? ''} reading={view.progress.steps[item.id]?.reading} />
-            <Marks step={view.progress.steps[item.id]} zone={view.header.zone} />
-            {saying === '' && closed && (
+            <StepNotes view={view} item={item} />
+            {!saying && closed && (
               <Closed
                 gates={s.gates}
                 parts={view.card!.parts}
@@ -125,7 +108,18 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
                 onPass={() => say('pass')}
               />
             )}
-            {saying === '' ? (
+            {saying ? (
+              <SayingForm
+                live={live}
+                item={item}
+                saying={saying}
+                onCancel={() => setSaying(undefined)}
+                onSaid={(left) => {
+                  setSaying(undefined)
+                  if (left) s.choose('')
+                }}
+              />
+            ) : (
               <div className={classes.actions}>
                 <Answer
                   live={live}
@@ -142,33 +136,6 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
                   Not today
                 </Action>
               </div>
-            ) : saying === 'find' ? (
-              <FindForm
-                key={item.id}
-                departure={view.header.id}
-                card={view.card!}
-                item={item}
-                onCancel={() => setSaying('')}
-                onRaise={(find) => {
-                  s.act('find-raised', { ...find }, item)
-                  setSaying('')
-                  s.choose('')
-                }}
-              />
-            ) : (
-              <WordsForm
-                key={`${item.id}/${saying}`}
-                draft={`${view.header.id}/${item.id}/${saying}`}
-                label={SAYINGS[saying].label}
-                action={SAYINGS[saying].action}
-                onCancel={() => setSaying('')}
-                onSay={(words) => {
-                  if (saying === 'not-today') s.act('step-not-today', { reason: words }, item)
-                  else s.act(saying === 'pass' ? 'overridden' : 'does-not-fit', { words }, item)
-                  setSaying('')
-                  if (saying === 'not-today') s.choose('')
-                }}
-              />
             )}
             {!mine && seat !== '' && (
               <p className={classes.notYours}>This is the other seat's. You can still raise a find.</p>
@@ -218,7 +185,7 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
           others={others}
           onPlace={(p) => {
             s.goToPlace(p)
-            setSaying('')
+            setSaying(undefined)
           }}
         />
         <OtherSeat progress={view.progress} seat={seat} />

@@ -1,5 +1,5 @@
 import type { DepartureView, StepView, TagView, WaitView } from '../api.gen'
-import { partOf } from './marks'
+import { lastMark, partOf } from './marks'
 import { waitedFor } from './waits'
 
 /** A find that hangs from words said here. */
@@ -84,7 +84,8 @@ export const looseEndsAfter = (
 ): TagView[] => {
   const { card, progress } = view
   const over = progress.waits.filter((w) => !waits.some((x) => x.step === w.step)).map((w) => w.step)
-  if ((said.steps.size === 0 && over.length === 0) || !card) return tags
+  const begun = waits.some((w) => !progress.waits.some((x) => x.step === w.step))
+  if ((said.steps.size === 0 && over.length === 0 && !begun) || !card) return tags
   const keys = (hangsOn: string, subjects: string[]) =>
     card.tags.filter((k) => k.hangsOn === hangsOn).flatMap((k) => subjects.map((s) => `${k.id}/${s}`))
   const settled = progress.finds
@@ -111,9 +112,9 @@ export const looseEndsAfter = (
     )
   })
   const running = waits
-    .filter((w) => said.steps.has(w.step))
+    .filter((w) => w.step !== '' && (said.steps.has(w.step) || !progress.waits.some((x) => x.step === w.step)))
     .flatMap((w) => {
-      const by = after[w.step]?.marks.find((m) => m.at === w.since)?.by ?? said.by
+      const by = lastMark(after[w.step]?.marks)?.by ?? said.by
       return hung(view, 'wait', w.step, w.step, { detail: w.words, by, since: w.since }, stageWaiting(view, w.step))
     })
   const found = said.raised.flatMap((f) =>

@@ -20,6 +20,7 @@ const item = (id: string, seats: string[], more: object = {}) =>
 const view = {
   card: {
     tags: [],
+    handedOver: [],
     parts: [
       {
         kind: 'walkaround',
@@ -37,11 +38,9 @@ const view = {
     beads: [],
     finds: [],
     passed: [],
+    parts: {},
     seats: [{ seat: 'left' }, { seat: 'right' }],
-    waits: [
-      { step: 'a', tag: '' },
-      { step: '', tag: 't' },
-    ],
+    waits: [{ step: '', tag: 't' }],
     tags: [
       { key: 'by-hand/t', hand: 't', open: [] },
       { key: 'find/f', hand: '', open: [] },
@@ -54,7 +53,9 @@ const view = {
         settled: false,
         owes: ['right'],
         disagreed: false,
-        marks: [{ outcome: 'done', by: 'Marsk', seat: 'left', at: '', number: 3, words: '' }],
+        marks: [
+          { outcome: 'done', by: 'Marsk', who: 'marsk', device: 'd-m', seat: 'left', at: '', number: 3, words: '' },
+        ],
       },
     },
   },
@@ -67,13 +68,15 @@ const event = (kind: string, body: Record<string, unknown>): Outgoing => ({
   body,
   label: '',
 })
-const WREN = { name: 'Adeyo', seat: 'right' } as const
-const steps = (...waiting: Outgoing[]) => withUnsent(view, waiting, [], WREN).progress.steps
+const WREN = { id: 'adeyo', name: 'Adeyo', device: 'd', seat: 'right' } as const
+const steps = (...waiting: Outgoing[]) => withUnsent(view, waiting, [], WREN).view.progress.steps
 
 describe('what is kept here and not yet sent', () => {
   it('counts as said, in order, and can be taken back', () => {
     expect(steps(event('step-done', { step: 'a' })).a).toMatchObject({ status: 'done', settled: true })
-    expect(statusOf(withUnsent(view, [event('step-done', { step: 'a' })], [], WREN).progress, 'a')).toBe('sending')
+    expect(statusOf(withUnsent(view, [event('step-done', { step: 'a' })], [], WREN).view.progress, 'a')).toBe(
+      'sending',
+    )
     expect(steps(event('step-done', { step: 'a' }), event('step-undone', { step: 'a' })).a).toMatchObject({
       status: 'open',
       settled: false,
@@ -118,12 +121,12 @@ describe('what is kept here and not yet sent', () => {
     expect([a!.marks[0]!.number, c!.marks[0]!.number]).toEqual([8, 9])
   })
   it('knows who is away, what was seen over, taken off and passed', () => {
-    const after = (...waiting: Outgoing[]) => withUnsent(view, waiting, [], WREN).progress
+    const after = (...waiting: Outgoing[]) => withUnsent(view, waiting, [], WREN).view.progress
     expect(after(event('interrupted', {})).seats.map((s) => s.away)).toEqual([undefined, '2027-01-14T07:30:00Z'])
     expect(after(event('interrupted', {}), event('went-on', {})).seats[1]?.away).toBeUndefined()
     expect(after(event('wait-seen', { step: 'a' })).waits).toEqual([{ step: '', tag: 't' }])
     const taken = after(event('tag-taken', { tag: 't' }))
-    expect([taken.tags.map((t) => t.key), taken.waits.map((w) => w.step)]).toEqual([['find/f'], ['a']])
+    expect([taken.tags.map((t) => t.key), taken.waits.map((w) => w.step)]).toEqual([['find/f'], []])
     expect(closedBy(after(event('overridden', { step: 'c' })), 'c')).toEqual([])
   })
   it('takes off the tag of a time that was seen over', () => {
@@ -133,14 +136,14 @@ describe('what is kept here and not yet sent', () => {
       card: { ...view.card, tags: [kind] },
       progress: { ...view.progress, tags: [{ key: 'wait/a' }, { key: 'find/f' }] },
     } as unknown as DepartureView
-    expect(withUnsent(hanging, [event('wait-seen', { step: 'a' })], [], WREN).progress.tags).toEqual([
+    expect(withUnsent(hanging, [event('wait-seen', { step: 'a' })], [], WREN).view.progress.tags).toEqual([
       { key: 'find/f' },
     ])
   })
   it('opens what needed a step once that is said here, alone or with it; a time only when it is over', () => {
     const now = vi.spyOn(Date, 'now').mockReturnValue(Date.parse('2027-01-14T07:32:59Z'))
-    const before = withUnsent(view, [], [], WREN).progress
-    const said = withUnsent(view, [event('step-done', { step: 'a' })], [], WREN).progress
+    const before = withUnsent(view, [], [], WREN).view.progress
+    const said = withUnsent(view, [event('step-done', { step: 'a' })], [], WREN).view.progress
     expect(closedBy(before, 'c')).toHaveLength(1)
     expect(closedBy(before, 'c', new Set(['a']))).toHaveLength(0)
     expect(closedBy(before, 'b', new Set(['a']))).toHaveLength(1)
@@ -153,12 +156,8 @@ describe('what is kept here and not yet sent', () => {
       since: '2027-01-14T07:30:00Z',
       until: '2027-01-14T07:33:00.000Z',
     })
-    const back = withUnsent(
-      view,
-      [event('step-done', { step: 'a' }), event('step-undone', { step: 'a' })],
-      [],
-      WREN,
-    ).progress
+    const back = withUnsent(view, [event('step-done', { step: 'a' }), event('step-undone', { step: 'a' })], [], WREN)
+      .view.progress
     expect([back.waits, closedBy(back, 'c').length]).toEqual([[{ step: '', tag: 't' }], 1])
     now.mockReturnValue(Date.parse('2027-01-14T07:33:00Z'))
     expect(closedBy(said, 'b')).toHaveLength(0)
@@ -166,7 +165,7 @@ describe('what is kept here and not yet sent', () => {
   })
   it('passes over what the server tells of already, and steps that are not on the card', () => {
     const taken = [{ id: 'x', deviceAt: '', kind: 'step-done', body: { step: 'a' }, number: 7 }]
-    expect(withUnsent(view, [], taken, WREN).progress.steps.a).toBeUndefined()
+    expect(withUnsent(view, [], taken, WREN).view.progress.steps.a).toBeUndefined()
     expect(steps(event('step-done', { step: 'gone' })).gone).toBeUndefined()
   })
 })

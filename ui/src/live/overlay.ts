@@ -1,6 +1,7 @@
 import { replaceEqualDeep } from '@tanstack/react-query'
 import type {
   AllowedView,
+  CardView,
   DepartureView,
   ItemView,
   MarkView,
@@ -14,6 +15,7 @@ import { cordAfter } from './cord'
 import { looseEndsAfter, type RaisedHere, type SaidHere } from './looseEnds'
 import { itemsOf } from './marks'
 import type { Outgoing, Taken } from './outbox'
+import { handedOver, oneHand, partsAfter } from './parts'
 import { gatesAfter, type SaidOfTimes, waitsAfter } from './waits'
 
 type Said = Pick<Outgoing, 'id' | 'deviceAt' | 'kind' | 'body'>
@@ -65,10 +67,13 @@ const owes = (item: ItemView, before: StepView, marks: MarkView[], seat: string)
 const WORST = ['done', 'later', 'not-today', 'find'] as const
 
 /** How a step stands by all that is said of it. */
-const standing = (item: ItemView, before: StepView, marks: MarkView[], seat: string): StepView => {
+const standing = (card: CardView, item: ItemView, before: StepView, marks: MarkView[], seat: string): StepView => {
   const worst = WORST.findLast((o) => marks.some((m) => m.outcome === o))
   const left = owes(item, before, marks, seat)
-  const settled = worst === 'find' || worst === 'not-today' || (worst === 'done' && left.length === 0)
+  const settled =
+    worst === 'find' ||
+    worst === 'not-today' ||
+    (worst === 'done' && (left.length === 0 || oneHand(card).has(item.id)))
   return { ...before, status: worst === 'later' || (settled && worst) ? worst : 'part', settled, owes: left, marks }
 }
 
@@ -84,14 +89,22 @@ const untouched = (item: ItemView): StepView => ({
 
 type Seat = SeatView['seat']
 
-interface Who {
+export interface Who {
+  id: string
+  /** Family name, as marks name people. */
   name: string
+  device: string
   /** Empty where none is taken; what is said of steps is said from a seat. */
   seat: Seat | ''
 }
 
 /** What unsent words come to. */
 interface SoFar extends Pick<Progress, 'steps' | 'seats' | 'waits' | 'tags'> {
+  /** As told, and with the panels handed over here. */
+  told: CardView
+  card: CardView
+  /** The checklists that were stopped, with the name of who did. */
+  stopped: Map<string, string>
   /** The words, in order. */
   said: Said[]
   who: Who
@@ -114,6 +127,16 @@ const beside = (s: SoFar, e: Said): void => {
   else if (e.kind === 'tag-taken') {
     s.tags = s.tags.filter((t) => t.hand !== e.body.tag)
     s.waits = s.waits.filter((w) => w.tag !== e.body.tag)
+  } else if (e.kind === 'checklist-stopped') s.stopped.set(String(e.body.checklist), s.who.name)
+  else if (e.kind === 'panel-handed-over' && s.who.seat) {
+    const { card, who } = s
+    s.card = handedOver(card, String(e.body.panel), who.seat as Seat, e.body.to as Seat)
+    // What is settled there stays so; the rest is asked of the seat that works it now.
+    const known = new Set(itemsOf(card))
+    for (const item of itemsOf(s.card).filter((i) => !known.has(i))) {
+      const step = s.steps[item.id]
+      if (step) s.steps[item.id] = { ...step, owes: owes(item, step, step.marks, who.seat) }
+    }
   }
 }
 
@@ -123,7 +146,8 @@ const ofStep = (s: SoFar, e: Said, item: ItemView, allowed: AllowedView | undefi
   if (!says && e.kind !== 'step-undone') return
   const { here, who } = s
   const before = s.steps[item.id] ?? untouched(item)
-  const others = before.marks.filter((m) => m.by !== who.name || m.seat !== who.seat)
+  // A word replaces what this person said from this device; taking back, all that they said.
+  const others = before.marks.filter((m) => m.who !== who.id || (says && m.device !== who.device))
   here.steps.add(item.id)
   if (e.kind === 'measured' || e.kind === 'step-undone') {
     here.reread.add(item.id)
@@ -132,13 +156,17 @@ const ofStep = (s: SoFar, e: Said, item: ItemView, allowed: AllowedView | undefi
   if (!says) {
     here.passed.delete(item.id)
     s.steps[item.id] =
-      others.length > 0 ? { ...standing(item, before, others, who.seat), reading: undefined } : untouched(item)
+      others.length > 0
+        ? { ...standing(s.card, item, before, others, who.seat), reading: undefined }
+        : untouched(item)
     return
   }
   const out = e.kind === 'measured' ? outOf(item, allowed, Number(e.body.value)) : undefined
   const mark: MarkView = {
     outcome: out ? 'find' : says.outcome,
     by: who.name,
+    who: who.id,
+    device: who.device,
     ...(who.seat && { seat: who.seat }),
     at: e.deviceAt,
     number: s.number,
@@ -146,7 +174,13 @@ const ofStep = (s: SoFar, e: Said, item: ItemView, allowed: AllowedView | undefi
   }
   // Whoever says something of it has looked at what was put aside.
   s.steps[item.id] = {
-    ...standing(item, { ...before, again: '' }, [...others.filter((m) => m.outcome !== 'later'), mark], who.seat),
+    ...standing(
+      s.card,
+      item,
+      { ...before, again: '' },
+      [...others.filter((m) => m.outcome !== 'later'), mark],
+      who.seat,
+    ),
     reading: out,
   }
   if (out)
@@ -174,10 +208,11 @@ const NONE: readonly RaisedHere[] = []
 /** What came out last for what the server told last: most often one word more is said since. */
 const lastFor = new WeakMap<Progress, SoFar>()
 
-const begin = ({ progress }: DepartureView, said: Said[], who: Who): SoFar => {
+const begin = (card: CardView, progress: Progress, said: Said[], who: Who): SoFar => {
   const last = lastFor.get(progress)
-  if (last && last.who.name === who.name && last.who.seat === who.seat && last.said.every((e, i) => e === said[i]))
-    return last
+  const same =
+    last?.told === card && last.who.id === who.id && last.who.seat === who.seat && last.who.device === who.device
+  if (same && last.said.every((e, i) => e === said[i])) return last
   const { number, steps, seats, waits, tags } = progress
   const here = {
     by: who.name,
@@ -187,7 +222,8 @@ const begin = ({ progress }: DepartureView, said: Said[], who: Who): SoFar => {
     passed: new Set(progress.passed),
     seen: new Map(),
   }
-  return { said: [], who, number, steps: { ...steps }, seats, waits, tags, here, hang: tags }
+  const own = { told: card, card, stopped: new Map<string, string>(), here, hang: tags }
+  return { said: [], who, number, steps: { ...steps }, seats, waits, tags, ...own }
 }
 
 const notTold = (view: DepartureView, waiting: readonly Outgoing[], taken: readonly Taken[]): Said[] => [
@@ -196,13 +232,13 @@ const notTold = (view: DepartureView, waiting: readonly Outgoing[], taken: reado
 ]
 
 interface WithUnsent {
-  progress: Progress
+  view: DepartureView
   /** The finds made here that the server has not told of yet: nobody can decide on them. */
   raised: readonly RaisedHere[]
 }
 
 /**
- * The progress with what this person has said and the server has not told of yet: it counts as said, and shows as
+ * The departure with what this person has said and the server has not told of yet: it counts as said, and shows as
  * kept here.
  */
 export const withUnsent = (
@@ -211,27 +247,32 @@ export const withUnsent = (
   taken: readonly Taken[],
   who: Who,
 ): WithUnsent => {
-  const { card, progress } = view
+  const { progress } = view
   const said = notTold(view, waiting, taken)
-  if (said.length === 0 || !card) return { progress, raised: NONE }
-  const soFar = begin(view, said, who)
-  const items = new Map(itemsOf(card).map((i) => [i.id, i]))
+  if (said.length === 0 || !view.card) return { view, raised: NONE }
+  const soFar = begin(view.card, progress, said, who)
   for (const e of said.slice(soFar.said.length)) {
     soFar.number++
     beside(soFar, e)
-    const item = items.get(String(e.body.step))
+    const item = itemsOf(soFar.card).find((i) => i.id === e.body.step)
     if (item) ofStep(soFar, e, item, progress.allowed[item.id])
   }
+  const { card } = soFar
   // What is shown is not what the next word is worked into.
   const steps = { ...soFar.steps }
   const after = cordAfter(card, soFar.tags, progress.steps, steps)
   const waits = waitsAfter(card, soFar.waits, steps, soFar.here)
+  const shown = card === view.card ? view : { ...view, card }
   // The same cord, where the word moved nothing on it, need not be drawn again.
-  const hang = replaceEqualDeep(soFar.hang, looseEndsAfter(view, after.tags, after.steps, waits, soFar.here))
+  const hang = replaceEqualDeep(soFar.hang, looseEndsAfter(shown, after.tags, after.steps, waits, soFar.here))
   lastFor.set(progress, { ...soFar, said, hang })
   const gates = gatesAfter(card, progress.gates, steps, soFar.here)
+  const parts = partsAfter(card, progress.parts, after.steps, soFar.stopped)
   return {
-    progress: { ...progress, seats: soFar.seats, waits, gates, steps: after.steps, tags: hang },
+    view: {
+      ...shown,
+      progress: { ...progress, seats: soFar.seats, waits, gates, parts, steps: after.steps, tags: hang },
+    },
     raised: soFar.here.raised,
   }
 }

@@ -3,9 +3,9 @@ import { useEffect, useMemo, useState, useSyncExternalStore } from 'react'
 import type { DepartureView, Me, Progress, SeatView } from '../api.gen'
 import { ask, type Problem } from '../app/api'
 import { addSamples, samplesLost } from './samples'
-import { outboxOf, type Outbox, type OutboxState } from './outbox'
+import { deviceName, outboxOf, type Outbox, type OutboxState } from './outbox'
 import type { RaisedHere } from './looseEnds'
-import { withUnsent } from './overlay'
+import { withUnsent, type Who } from './overlay'
 import { changed } from './progress'
 import { sendPhotos } from './photos'
 
@@ -102,9 +102,9 @@ export const useDeparture = (id: string, me: Me): { live?: Live; problem?: Probl
   const seat = query.data?.progress.seats.find((s) => s.id === me.id && s.taken)?.seat ?? ''
   const said = useMemo(() => {
     if (!query.data) return undefined
-    const { progress, raised } = withUnsent(query.data, out.waiting, out.taken, { name: familyName(me.name), seat })
-    return { view: { ...query.data, progress }, raised }
-  }, [query.data, out, me.name, seat])
+    const who: Who = { id: me.id, name: familyName(me.name), device: deviceName(), seat }
+    return withUnsent(query.data, out.waiting, out.taken, who)
+  }, [query.data, out, me.id, me.name, seat])
 
   if (!query.data || (query.error && query.error.status > 0)) return { problem: query.error ?? undefined }
   return { live: { ...said!, me, seat, outbox, out, connected } }

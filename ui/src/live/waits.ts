@@ -1,5 +1,6 @@
 import type { CardView, GateView, ItemView, StepView, WaitView } from '../api.gen'
 import { itemsOf, lastMark, partOf } from './marks'
+import { oneHand } from './parts'
 
 type Steps = Record<string, StepView>
 
@@ -16,23 +17,23 @@ export interface SaidOfTimes {
 const lastNumber = (step: StepView | undefined): number => lastMark(step?.marks)?.number ?? 0
 
 /** Whether all who must have said that it is done. */
-const done = (item: ItemView, step: StepView | undefined): boolean => {
+const done = (card: CardView, item: ItemView, step: StepView | undefined): boolean => {
   const marks = step?.marks ?? []
   const seats = marks.map((m) => m.seat)
   return (
     marks.length > 0 &&
     marks.every((m) => m.outcome === 'done') &&
-    (item.any || item.seats.every((s) => seats.includes(s)))
+    (item.any || oneHand(card).has(item.id) || item.seats.every((s) => seats.includes(s)))
   )
 }
 
-const settled = (item: ItemView, step: StepView | undefined): boolean =>
-  done(item, step) || (step?.marks ?? []).some((m) => m.outcome === 'find' || m.outcome === 'not-today')
+const settled = (card: CardView, item: ItemView, step: StepView | undefined): boolean =>
+  done(card, item, step) || (step?.marks ?? []).some((m) => m.outcome === 'find' || m.outcome === 'not-today')
 
 /** The time that a step has begun, where it has. */
-const begun = (item: ItemView, steps: Steps): WaitView | undefined => {
+const begun = (card: CardView, item: ItemView, steps: Steps): WaitView | undefined => {
   const mark = lastMark(steps[item.id]?.marks)
-  if (!item.waits || !mark || !done(item, steps[item.id])) return undefined
+  if (!item.waits || !mark || !done(card, item, steps[item.id])) return undefined
   const until = new Date(Date.parse(mark.at) + item.waits.seconds * 1000).toISOString()
   return { step: item.id, tag: '', words: `${item.challenge}: ${item.waits.words}`, since: mark.at, until }
 }
@@ -47,7 +48,7 @@ const used = (card: CardView, step: string, steps: Steps, said: SaidOfTimes): bo
   const after = waitedFor(card, step)
   return (
     after.length > 0 &&
-    after.every((i) => settled(i, steps[i.id]) && lastNumber(steps[i.id]) > since && !said.passed.has(i.id))
+    after.every((i) => settled(card, i, steps[i.id]) && lastNumber(steps[i.id]) > since && !said.passed.has(i.id))
   )
 }
 
@@ -57,8 +58,10 @@ const used = (card: CardView, step: string, steps: Steps, said: SaidOfTimes): bo
  */
 export const waitsAfter = (card: CardView, told: WaitView[], steps: Steps, said: SaidOfTimes): WaitView[] => {
   const ofSteps = itemsOf(card).flatMap((item) => {
-    const wait = said.steps.has(item.id) ? begun(item, steps) : told.find((w) => w.step === item.id)
-    const seen = (said.seen.get(item.id) ?? -1) > lastNumber(steps[item.id])
+    const now = begun(card, item, steps)
+    const wait = now && (told.find((w) => w.step === item.id && w.since === now.since) ?? now)
+    const step = steps[item.id]
+    const seen = Math.max(said.seen.get(item.id) ?? -1, step?.waitSeen ?? -1) > lastNumber(step)
     return wait && !seen && !used(card, item.id, steps, said) ? [wait] : []
   })
   return [...ofSteps, ...told.filter((w) => w.tag !== '')]
@@ -97,9 +100,9 @@ export const gatesAfter = (
       const again = new Set([...needs, ...waits].map((i) => i.id))
       gates[item.id] = [
         ...(told[item.id] ?? ofStage(item.id)).filter((g) => g.ofStage || !again.has(g.before)),
-        ...needs.filter((i) => !done(i, steps[i.id])).map((i) => first(i, false)),
+        ...needs.filter((i) => !done(card, i, steps[i.id])).map((i) => first(i, false)),
         ...waits.flatMap((i) => {
-          const wait = begun(i, steps)
+          const wait = begun(card, i, steps)
           if (wait)
             return [
               {
@@ -110,7 +113,7 @@ export const gatesAfter = (
                 until: wait.until,
               },
             ]
-          return settled(i, steps[i.id]) ? [] : [first(i, i.waits !== undefined)]
+          return settled(card, i, steps[i.id]) ? [] : [first(i, i.waits !== undefined)]
         }),
       ]
     }

@@ -3,6 +3,7 @@ import type { EditorView } from '../api.gen'
 import { Drop } from './Drop'
 import { number, points, type PackDoc, type StepDoc, type ValueDoc } from './packDoc'
 import classes from './StepForm.module.css'
+import { SmallField, SmallSelect } from './SmallField'
 
 interface AnswerRowsProps {
   doc: PackDoc
@@ -47,7 +48,7 @@ const ValueRow = ({ doc, editor, step, disabled, onChange }: AnswerRowsProps) =>
   return (
     <div className={classes.line}>
       <span>Value of today</span>
-      <select
+      <SmallSelect
         aria-label="Value of today"
         value={sourceOf(value)}
         disabled={disabled}
@@ -65,13 +66,13 @@ const ValueRow = ({ doc, editor, step, disabled, onChange }: AnswerRowsProps) =>
           </option>
         ))}
         {step.alternates && <option value="turn">whose turn it is</option>}
-      </select>
+      </SmallSelect>
       {value?.of && (
         <>
           and
-          <input
+          <SmallField
             aria-label="Added to it"
-            size={6}
+            chars={6}
             placeholder="0"
             value={value.plus ?? ''}
             disabled={disabled}
@@ -106,18 +107,18 @@ const CourseRow = ({ step, disabled, onChange }: Pick<AnswerRowsProps, 'step' | 
       <span>Test in parts</span>
       {beats.map((b, n) => (
         <span key={n} className={classes.chip}>
-          <input
+          <SmallField
             aria-label={`Part ${n + 1}, press`}
             placeholder="press"
-            size={14}
+            chars={14}
             value={b.act}
             disabled={disabled}
             onChange={(e) => put(n, { act: e.currentTarget.value })}
           />
-          <input
+          <SmallField
             aria-label={`Part ${n + 1}, see`}
             placeholder="see"
-            size={14}
+            chars={14}
             value={b.see}
             disabled={disabled}
             onChange={(e) => put(n, { see: e.currentTarget.value })}

@@ -15,6 +15,7 @@ import {
   type Node,
 } from './conditionTree'
 import type { Condition, PackDoc } from './packDoc'
+import { SmallField, SmallSelect } from './SmallField'
 
 interface ConditionBuilderProps {
   doc: PackDoc
@@ -134,7 +135,7 @@ const FactRow = ({
       ]}
       onPick={(v) => onChange({ ...node, not: v === 'not' })}
     />
-    <select
+    <SmallSelect
       aria-label="Fact"
       className={classes.pick}
       value={node.fact}
@@ -151,13 +152,13 @@ const FactRow = ({
             ))}
           </optgroup>
         ))}
-    </select>
+    </SmallSelect>
     {wants(node.fact) !== '' && (
-      <input
+      <SmallField
         className={classes.value}
         aria-label={wants(node.fact) === 'number' ? 'Number' : 'Airfield'}
         value={node.value}
-        size={6}
+        chars={6}
         inputMode={wants(node.fact) === 'number' ? 'decimal' : 'text'}
         onChange={(e) => onChange({ ...node, value: e.currentTarget.value })}
       />
@@ -177,13 +178,18 @@ const Pick = ({
   items: { value: string; label: string }[]
   onPick: (v: string) => void
 }) => (
-  <select aria-label={label} className={classes.pick} value={value} onChange={(e) => onPick(e.currentTarget.value)}>
+  <SmallSelect
+    aria-label={label}
+    className={classes.pick}
+    value={value}
+    onChange={(e) => onPick(e.currentTarget.value)}
+  >
     {items.map((i) => (
       <option key={i.value} value={i.value}>
         {i.label}
       </option>
     ))}
-  </select>
+  </SmallSelect>
 )
 
 const Add = ({ children, onFact }: { children: string; onFact: () => void }) => (

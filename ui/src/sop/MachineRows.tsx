@@ -1,6 +1,7 @@
 import { Drop } from './Drop'
 import { find, number, points, type Json, type PackDoc, type States, type StepDoc } from './packDoc'
 import classes from './StepForm.module.css'
+import { SmallField, SmallSelect } from './SmallField'
 
 interface StatesRowProps {
   label: string
@@ -26,7 +27,7 @@ export const StatesRow = ({ label, doc, states = {}, controls = false, disabled,
       {Object.entries(states).map(([id, value]) => (
         <span key={id} className={classes.chip}>
           {all.find((p) => p.id === id)?.name ?? id}
-          <select
+          <SmallSelect
             aria-label={`State of ${id}`}
             value={value}
             disabled={disabled}
@@ -35,7 +36,7 @@ export const StatesRow = ({ label, doc, states = {}, controls = false, disabled,
             {statesOf(id).map((s) => (
               <option key={s}>{s}</option>
             ))}
-          </select>
+          </SmallSelect>
           <Drop
             disabled={disabled}
             onDrop={() => onChange(Object.fromEntries(Object.entries(states).filter(([x]) => x !== id)))}
@@ -124,12 +125,12 @@ export const TagsRow = ({
       {all.map((h, i) => (
         <span key={h.tag} className={classes.chip}>
           {h.tag}
-          <input
+          <SmallField
             aria-label={`Items of ${h.tag}, with commas`}
             placeholder="the whole tag"
             value={h.items.join(', ')}
             disabled={disabled}
-            size={Math.max(12, h.items.join(', ').length)}
+            chars={Math.max(12, h.items.join(', ').length)}
             onChange={(e) =>
               put(
                 all.map((x, k) =>
@@ -181,7 +182,7 @@ export const MeasureRow = ({
   return (
     <div className={classes.line}>
       <span>Measures</span>
-      <select
+      <SmallSelect
         aria-label="What it measures"
         value={m?.quantity ?? ''}
         disabled={disabled}
@@ -196,21 +197,21 @@ export const MeasureRow = ({
             {q.name}
           </option>
         ))}
-      </select>
+      </SmallSelect>
       {m && (
         <>
           from{' '}
-          <input
+          <SmallField
             aria-label="Least"
-            size={6}
+            chars={6}
             value={m.least ?? ''}
             disabled={disabled}
             onChange={(e) => set('least', e.currentTarget.value)}
           />
           to{' '}
-          <input
+          <SmallField
             aria-label="Most"
-            size={6}
+            chars={6}
             value={m.most ?? ''}
             disabled={disabled}
             onChange={(e) => set('most', e.currentTarget.value)}
@@ -233,7 +234,7 @@ const Pick = ({
   disabled: boolean
   onPick: (value: string) => void
 }) => (
-  <select
+  <SmallSelect
     className={classes.add}
     aria-label={label}
     value=""
@@ -246,5 +247,5 @@ const Pick = ({
         {i.label}
       </option>
     ))}
-  </select>
+  </SmallSelect>
 )

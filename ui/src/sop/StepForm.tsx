@@ -1,4 +1,4 @@
-import { Checkbox, NativeSelect, Textarea, TextInput } from '@mantine/core'
+import { Checkbox, TextInput, Textarea } from '@mantine/core'
 import { useEffect, useRef } from 'react'
 import type { EditorView } from '../api.gen'
 import { Fold } from '../app/Fold'
@@ -7,6 +7,7 @@ import { ConditionBuilder } from './ConditionBuilder'
 import { MeasureRow, StatesRow, StepsRow, TagsRow } from './MachineRows'
 import { number, places, type At, type PackDoc, type StepDoc } from './packDoc'
 import classes from './StepForm.module.css'
+import { SmallField, SmallSelect } from './SmallField'
 
 interface StepFormProps {
   doc: PackDoc
@@ -57,7 +58,7 @@ export const StepForm = ({ doc, editor, at, faults, disabled, focus, onChange }:
         onChange={(e) => onChange({ response: e.currentTarget.value })}
       />
       <div className={classes.pair}>
-        <NativeSelect
+        <SmallSelect
           label="Whose"
           value={step.owner ?? ''}
           disabled={disabled}
@@ -72,7 +73,7 @@ export const StepForm = ({ doc, editor, at, faults, disabled, focus, onChange }:
             ...editor.owners.map((o) => ({ value: o.id, label: o.words })),
           ]}
         />
-        <NativeSelect
+        <SmallSelect
           label="Where"
           value={step.at}
           error={fault('at')}
@@ -168,9 +169,9 @@ export const StepForm = ({ doc, editor, at, faults, disabled, focus, onChange }:
         />
         <div className={classes.line}>
           <span>Then wait</span>
-          <input
+          <SmallField
             aria-label="Seconds to wait"
-            size={5}
+            chars={5}
             value={step.waits?.seconds ?? ''}
             disabled={disabled}
             onChange={(e) =>
@@ -184,7 +185,7 @@ export const StepForm = ({ doc, editor, at, faults, disabled, focus, onChange }:
           />
           s
           {step.waits && (
-            <input
+            <SmallField
               className={classes.wide}
               aria-label="Before what"
               value={step.waits.before}
@@ -204,7 +205,7 @@ export const StepForm = ({ doc, editor, at, faults, disabled, focus, onChange }:
         <MeasureRow doc={doc} step={step} disabled={disabled} onChange={onChange} />
         <div className={classes.line}>
           <span>In turn</span>
-          <input
+          <SmallField
             className={classes.wide}
             aria-label="Choices, with commas"
             placeholder="one, two"
@@ -220,7 +221,7 @@ export const StepForm = ({ doc, editor, at, faults, disabled, focus, onChange }:
             }
           />
           {step.alternates && (
-            <input
+            <SmallField
               aria-label="Remembered as"
               placeholder="remembered as"
               value={step.alternates.memory ?? ''}

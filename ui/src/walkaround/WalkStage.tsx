@@ -4,22 +4,20 @@ import { useDeferredValue, useState } from 'react'
 import type { PartView } from '../api.gen'
 import { Action } from '../app/Action'
 import { span, useNow } from '../app/clock'
-import { Added, AskedAgain, Caution } from '../app/Notice'
-import { WordsForm } from '../app/WordsForm'
 import { GoOn } from '../live/GoOn'
 import type { Live } from '../live/useDeparture'
-import { Closed, PASS } from '../flow/Closed'
+import { Closed } from '../flow/Closed'
 import { Finished } from '../flow/Finished'
-import { Marks } from '../flow/Marks'
 import { Answer } from '../flow/Answer'
 import { OtherSeat } from '../flow/OtherSeat'
 import { ReadingNote } from '../gauge/ReadingNote'
 import { nextForMe } from '../flow/nextForMe'
 import { NothingHere } from '../flow/NothingHere'
+import { SayingForm, type Saying } from '../flow/SayingForm'
+import { StepNotes } from '../flow/StepNotes'
 import { StepRows } from '../flow/StepRows'
 import { useInSight } from '../flow/useInSight'
 import { useSteps } from '../flow/useSteps'
-import { FindForm } from '../dispatch/FindForm'
 import { Earlier, Today } from './Today'
 import { Walk } from '../drawing/Walk'
 import classes from './WalkStage.module.css'
@@ -28,21 +26,6 @@ import classes from './WalkStage.module.css'
 const ROWS = 6
 
 const MINUTE_MS = 60_000
-
-type Saying = '' | 'find' | 'later' | 'not-today' | 'does-not-fit' | 'pass'
-
-const SAYINGS = {
-  pass: PASS,
-  later: {
-    label: 'What is in the way? It hangs on the cord until it is looked at again.',
-    action: 'Look again later',
-  },
-  'not-today': { label: 'Why not today?', action: 'Not today' },
-  'does-not-fit': {
-    label: 'What does not fit, on this tail or today? Fleet standards read it.',
-    action: 'Tell fleet standards',
-  },
-}
 
 interface WalkStageProps {
   live: Live
@@ -56,7 +39,7 @@ interface WalkStageProps {
 /** The way round the outside, made for one gloved hand: a station closed with one press, one thing opened for more. */
 export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) => {
   const { view, seat } = live
-  const [saying, setSaying] = useState<Saying>('')
+  const [saying, setSaying] = useState<Saying>()
   // One drawing: beside the work, or a small one at its head that a tap makes large.
   const wide = useMediaQuery('(min-width: 761px)', true, { getInitialValueInEffect: false })
   const [large, setLarge] = useState(false)
@@ -78,10 +61,6 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
     s.choose(item?.id ?? '')
     setSaying(what)
   }
-  const said = () => {
-    setSaying('')
-    s.choose('')
-  }
   // One thing left of a station needs no button of its own, but its key still works.
   useHotkeys([['shift+Space', () => mine && !tiedOff && s.plainHere.length === 1 && s.markPlace()]])
   // What a tap asks for is the next step: the drawing and the list follow a frame later, so that a slow phone shows
@@ -98,7 +77,7 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
       {...((wide || large) && {
         onPlace: (p) => {
           s.goToPlace(p)
-          setSaying('')
+          setSaying(undefined)
         },
       })}
     />,
@@ -158,13 +137,9 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
             <h1 className={classes.challenge}>{item.challenge}</h1>
             <p className={classes.response}>{item.response}</p>
             {item.differs && <p className={classes.differs}>{item.differs}</p>}
-            {item.added && <Added>{item.added}</Added>}
-            {item.caution && <Caution>{item.caution}</Caution>}
-            {s.statusOf(item) === 'again' && <AskedAgain because={view.progress.steps[item.id]?.again ?? ''} />}
-            <ReadingNote name={item.measure?.name ?? ''} reading={view.progress.steps[item.id]?.reading} />
-            <Marks step={view.progress.steps[item.id]} zone={view.header.zone} />
+            <StepNotes view={view} item={item} />
             <Earlier view={view} item={item} />
-            {saying === '' && closed && (
+            {!saying && closed && (
               <Closed
                 gates={s.gates}
                 parts={card.parts}
@@ -175,7 +150,18 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
                 onPass={() => say('pass')}
               />
             )}
-            {saying === '' ? (
+            {saying ? (
+              <SayingForm
+                live={live}
+                item={item}
+                saying={saying}
+                onCancel={() => setSaying(undefined)}
+                onSaid={(left) => {
+                  setSaying(undefined)
+                  if (left) s.choose('')
+                }}
+              />
+            ) : (
               <div className={classes.actions}>
                 <Answer
                   live={live}
@@ -197,33 +183,6 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
                   Look again later
                 </Action>
               </div>
-            ) : saying === 'find' ? (
-              <FindForm
-                key={item.id}
-                departure={view.header.id}
-                card={card}
-                item={item}
-                onCancel={() => setSaying('')}
-                onRaise={(find) => {
-                  s.act('find-raised', { ...find }, item)
-                  said()
-                }}
-              />
-            ) : (
-              <WordsForm
-                key={`${item.id}/${saying}`}
-                draft={`${view.header.id}/${item.id}/${saying}`}
-                label={SAYINGS[saying].label}
-                action={SAYINGS[saying].action}
-                onCancel={() => setSaying('')}
-                onSay={(words) => {
-                  if (saying === 'does-not-fit' || saying === 'pass')
-                    s.act(saying === 'pass' ? 'overridden' : saying, { words }, item)
-                  else s.act(saying === 'later' ? 'step-later' : 'step-not-today', { reason: words }, item)
-                  if (saying === 'does-not-fit' || saying === 'pass') setSaying('')
-                  else said()
-                }}
-              />
             )}
             {!mine && seat !== '' && (
               <p className={classes.notYours}>This is the other seat's. You can still raise a find.</p>
@@ -237,7 +196,7 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
         ) : (
           <Finished progress={view.progress} part={part} next={next} onGo={onGo} />
         )}
-        {saying === '' && (
+        {!saying && (
           <>
             {rows}
             <div className={classes.foot}>

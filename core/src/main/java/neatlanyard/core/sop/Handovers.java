@@ -3,6 +3,7 @@ package neatlanyard.core.sop;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Set;
 import neatlanyard.core.fleet.Seat;
 
 /**
@@ -34,6 +35,11 @@ public final class Handovers {
   /** The seat that works a panel's steps of one seat now. */
   public Seat now(PlaceId panel, Seat own) {
     return given.getOrDefault(panel, Map.of()).getOrDefault(own, own);
+  }
+
+  /** The panels of which anything was ever handed over. */
+  public Set<PlaceId> panels() {
+    return Set.copyOf(given.keySet());
   }
 
   /** Whether anything of a panel was ever handed over. */

@@ -27,6 +27,7 @@ import neatlanyard.core.sop.Day;
 import neatlanyard.core.sop.Matter;
 import neatlanyard.core.sop.Owner;
 import neatlanyard.core.sop.Place;
+import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.sop.Policy;
 import neatlanyard.core.sop.Procedure;
 import neatlanyard.core.sop.StepId;
@@ -151,6 +152,7 @@ class DepartureViewer {
         day(d, card.day()),
         d.pack().policy().controlCheckOn(card.day()),
         CardViews.parts(card),
+        d.handovers().panels().stream().map(PlaceId::value).sorted().toList(),
         CardViews.leftOut(card),
         CardViews.tags(d.pack()),
         CardViews.places(d.pack()),

@@ -67,10 +67,12 @@ public final class DepartureViews {
 
   /**
    * @param key changes when the card is cut again
+   * @param handedOver panels that were handed over: of a step there of one seat, whoever worked it then has answered
    * @param controlCheckWhen when the flight control check is made today
    */
   public record CardView(
-      long key, DayView day, String controlCheckWhen, List<PartView> parts, List<LeftOutView> leftOut,
+      long key, DayView day, String controlCheckWhen, List<PartView> parts, List<String> handedOver,
+      List<LeftOutView> leftOut,
       List<TagKindView> tags, List<PlaceView> places, PlanformView planform, WalkView walk,
       List<EntryLineView> entries, List<SeverityView> severities) {}
 
@@ -164,9 +166,10 @@ public final class DepartureViews {
    * @param settled whether nothing more is asked for
    * @param owes the seats that must still answer
    * @param again why it is asked for again; empty where it is not, or where a tag says why
+   * @param waitSeen number of the entry by which somebody saw the time over that it begins; empty before
    */
   public record StepView(Status status, boolean settled, List<Seat> owes, String again, boolean disagreed,
-      List<MarkView> marks, Optional<ReadingView> reading) {}
+      List<MarkView> marks, Optional<ReadingView> reading, Optional<Long> waitSeen) {}
 
   /** What was read, and what it means. */
   public record ReadingView(double value, String shown, Judged.Level level, String words, List<String> arithmetic,
@@ -188,11 +191,13 @@ public final class DepartureViews {
       String verdict, List<String> photos) {}
 
   /**
+   * @param by their family name
+   * @param who the person; their later word from the same device replaces it
    * @param seat from which it was said; empty where that had been left
    * @param number of its entry in the log, by which one stands before another
    */
-  public record MarkView(Mark.Outcome outcome, String by, Optional<Seat> seat, Instant at, long number,
-      String words) {}
+  public record MarkView(Mark.Outcome outcome, String by, String who, String device, Optional<Seat> seat, Instant at,
+      long number, String words) {}
 
   /**
    * @param next the step asked for now; empty when nothing is

@@ -56,12 +56,13 @@ final class StepReader {
     return new StepView(
         status, status.settled(), List.copyOf(standing.owes(item)),
         standing.because(item), d.disagreed(id), d.marks(id).stream().map(this::mark).toList(),
-        Reading.of(d, item.step()).map(StepReader::reading));
+        Reading.of(d, item.step()).map(StepReader::reading),
+        Optional.of(d.notes(id).waitSeen()).filter(number -> number > 0));
   }
 
   private MarkView mark(Mark m) {
     return new MarkView(
-        m.outcome(), Names.family(d, m.by()), m.seat(), m.at(), m.number(), m.words());
+        m.outcome(), Names.family(d, m.by()), m.by().value(), m.device(), m.seat(), m.at(), m.number(), m.words());
   }
 
   private static ReadingView reading(Reading r) {

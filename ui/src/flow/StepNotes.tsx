@@ -1,0 +1,19 @@
+import type { DepartureView, ItemView } from '../api.gen'
+import { Added, AskedAgain, Caution } from '../app/Notice'
+import { ReadingNote } from '../gauge/ReadingNote'
+import { statusOf } from '../live/marks'
+import { Marks } from './Marks'
+
+/** What stands below a step: what the fleet added, its caution, why it is asked again, its reading, who said what. */
+export const StepNotes = ({ view, item }: { view: DepartureView; item: ItemView }) => {
+  const step = view.progress.steps[item.id]
+  return (
+    <>
+      {item.added && <Added>{item.added}</Added>}
+      {item.caution && <Caution>{item.caution}</Caution>}
+      {statusOf(view.progress, item.id) === 'again' && <AskedAgain because={step?.again ?? ''} />}
+      <ReadingNote name={item.measure?.name ?? ''} reading={step?.reading} />
+      <Marks step={step} zone={view.header.zone} />
+    </>
+  )
+}
