@@ -68,6 +68,7 @@ const event = (kind: string, body: Record<string, unknown>): Outgoing => ({
   body,
   label: '',
 })
+const BEGUN = '2027-01-14T07:20:00Z'
 const WREN = { id: 'adeyo', name: 'Adeyo', device: 'd', seat: 'right' } as const
 const steps = (...waiting: Outgoing[]) => withUnsent(view, waiting, [], WREN).view.progress.steps
 
@@ -134,7 +135,12 @@ describe('what is kept here and not yet sent', () => {
     const hanging = {
       ...view,
       card: { ...view.card, tags: [kind] },
-      progress: { ...view.progress, tags: [{ key: 'wait/a' }, { key: 'find/f' }] },
+      progress: {
+        ...view.progress,
+        steps: { a: { settled: true, marks: [{ outcome: 'done', at: BEGUN, number: 3, seat: 'right' }] } },
+        waits: [{ step: 'a', tag: '', since: BEGUN }],
+        tags: [{ key: 'wait/a' }, { key: 'find/f' }],
+      },
     } as unknown as DepartureView
     expect(withUnsent(hanging, [event('wait-seen', { step: 'a' })], [], WREN).view.progress.tags).toEqual([
       { key: 'find/f' },
