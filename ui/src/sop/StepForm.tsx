@@ -1,4 +1,4 @@
-import { Checkbox, TextInput, Textarea } from '@mantine/core'
+import { Checkbox, NativeSelect, Textarea, TextInput } from '@mantine/core'
 import { useEffect, useRef } from 'react'
 import type { EditorView } from '../api.gen'
 import { Fold } from '../app/Fold'
@@ -7,7 +7,7 @@ import { ConditionBuilder } from './ConditionBuilder'
 import { MeasureRow, StatesRow, StepsRow, TagsRow } from './MachineRows'
 import { number, places, type At, type PackDoc, type StepDoc } from './packDoc'
 import classes from './StepForm.module.css'
-import { SmallField, SmallSelect } from './SmallField'
+import { SmallField } from './SmallField'
 
 interface StepFormProps {
   doc: PackDoc
@@ -58,7 +58,7 @@ export const StepForm = ({ doc, editor, at, faults, disabled, focus, onChange }:
         onChange={(e) => onChange({ response: e.currentTarget.value })}
       />
       <div className={classes.pair}>
-        <SmallSelect
+        <NativeSelect
           label="Whose"
           value={step.owner ?? ''}
           disabled={disabled}
@@ -73,7 +73,7 @@ export const StepForm = ({ doc, editor, at, faults, disabled, focus, onChange }:
             ...editor.owners.map((o) => ({ value: o.id, label: o.words })),
           ]}
         />
-        <SmallSelect
+        <NativeSelect
           label="Where"
           value={step.at}
           error={fault('at')}
