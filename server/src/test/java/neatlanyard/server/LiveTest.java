@@ -61,6 +61,7 @@ public class LiveTest extends AbstractTestNGSpringContextTests {
     private final BufferedReader in;
     final List<String> ids = new ArrayList<>();
     final List<Integer> changes = new ArrayList<>();
+    private int wholes;
     private ObjectNode progress = JSON.createObjectNode();
 
     Listener(InputStream in) {
@@ -93,6 +94,7 @@ public class LiveTest extends AbstractTestNGSpringContextTests {
       JsonNode data = JSON.readTree(json);
       if (event.equals("progress")) {
         progress = (ObjectNode) data;
+        wholes++;
       } else if (event.equals("change")) {
         changes.add(json.length());
         assertThat(data.path("from")).as("it starts from what was told").isEqualTo(progress.path("number"));
@@ -168,7 +170,9 @@ public class LiveTest extends AbstractTestNGSpringContextTests {
       byTheClock(wren, ida, listener);
       JsonNode asked = ida.get("/api/departures/today-14").json().path("progress");
       assertThat(listener.progress).as("what was told bit by bit is the whole").isEqualTo(asked);
-      assertThat(listener.changes).as("nothing but the first was told whole").hasSizeGreaterThan(8);
+      assertThat(listener.wholes).as("nothing but the first was told whole").isEqualTo(1);
+      // Who is slow is told of several presses at once.
+      assertThat(listener.changes).isNotEmpty();
       assertThat(listener.ids.stream().map(Long::valueOf).toList()).as("ids are numbers of log entries, rising")
           .isSorted();
     }

@@ -317,8 +317,10 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
         untrue |= !untrue(before).containsAll(untrue(after));
         words.add(new TreeMap<>(Map.of(
             "untrue", untrue, "id", word.id, "deviceAt", word.deviceAt, "kind", word.kind, "body", word.body,
-            "steps", moved(standing(before, known), standing(after, known)), "tags", moved(hanging(before), hanging(after)),
-            "closed", moved(closed(before, known), closed(after, known)), "waits", moved(running(before), running(after)),
+            "steps", moved(standing(before, known), standing(after, known)),
+            "tags", moved(hanging(before), hanging(after)),
+            "closed", moved(closed(before, known), closed(after, known)),
+            "waits", moved(running(before), running(after)),
             "checklists", moved(checklists(before), checklists(after)))));
         before = after;
       }
@@ -398,7 +400,8 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
     Map<String, Object> steps = new TreeMap<>();
     told.path("steps").forEachEntry((id, s) -> {
       Map<String, Object> step = some(s, "status", "settled", "owes", "again", "disagreed", "waitSeen");
-      step.put("marks", s.path("marks").valueStream().map(m -> some(m, "outcome", "by", "who", "device", "seat", "number", "at"))
+      step.put("marks", s.path("marks").valueStream()
+          .map(m -> some(m, "outcome", "by", "who", "device", "seat", "number", "at"))
           .toList());
       steps.put(id, step);
     });
