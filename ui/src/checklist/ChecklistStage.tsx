@@ -10,8 +10,8 @@ import type { Live } from '../live/useDeparture'
 import { Answer } from '../flow/Answer'
 import { Closed } from '../flow/Closed'
 import { closedBy } from '../live/gates'
-import { SayingForm, type Saying } from '../flow/SayingForm'
-import { StepNotes } from '../flow/StepNotes'
+import { SayingForm, type WordsFor } from '../flow/SayingForm'
+import { StepRemarks } from '../flow/StepRemarks'
 import { useInSight } from '../flow/useInSight'
 import { among, statusOf as statusShown } from '../live/marks'
 import { ItemList } from './ItemList'
@@ -28,7 +28,7 @@ interface ChecklistStageProps {
 /** Challenge and response, in order, to the line and below it: read on one device, answered on the other. */
 export const ChecklistStage = ({ live, part, next, onGo }: ChecklistStageProps) => {
   const { view, seat, outbox } = live
-  const [saying, setSaying] = useState<Saying>()
+  const [saying, setSaying] = useState<WordsFor>()
   const [below, setBelow] = useState(false)
   const [chosen, setChosen] = useState('')
   const { progress, header } = view
@@ -36,7 +36,8 @@ export const ChecklistStage = ({ live, part, next, onGo }: ChecklistStageProps) 
   const steps = progress.steps
   const statusOf = (i: ItemView): string => statusShown(progress, i.id)
   const held = part.items.filter((i) => statusOf(i) === 'later')
-  const item = held.find((i) => i.id === chosen) ?? part.items.find((i) => i.id === its?.next)
+  const asked = part.items.find((i) => i.id === its?.next)
+  const item = held.find((i) => i.id === chosen) ?? asked
   const stopped = its?.stopped ?? ''
   const begun = part.items.some((i) => statusOf(i) !== 'open')
   const atLine = item?.belowLine === true && !part.items.some((i) => i.belowLine && statusOf(i) !== 'open')
@@ -87,7 +88,10 @@ export const ChecklistStage = ({ live, part, next, onGo }: ChecklistStageProps) 
         )}
         {stopped ? (
           <>
-            <h1 className={classes.challenge}>{stopped}</h1>
+            <h1 className={classes.challenge}>
+              Stopped by {stopped}
+              {asked && ` at ${asked.challenge}`}
+            </h1>
             <p className={classes.response}>
               Resuming: {header.schools.find((s) => s.matter.startsWith('Resuming'))?.school.toLowerCase()}.
             </p>
@@ -133,7 +137,7 @@ export const ChecklistStage = ({ live, part, next, onGo }: ChecklistStageProps) 
             {!(value?.back && mine) && (
               <p className={classes.response}>{value?.back ? `${value.shown}, by ${value.from}` : item.response}</p>
             )}
-            <StepNotes view={view} item={item} />
+            <StepRemarks view={view} item={item} />
             <p className={classes.owner}>
               <Pennant seats={item.seats} />{' '}
               {owes

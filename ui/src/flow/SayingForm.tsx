@@ -40,15 +40,15 @@ const WORDS = {
   },
 } satisfies Record<string, Words>
 
-export type Saying = 'find' | keyof typeof WORDS
+export type WordsFor = 'find' | keyof typeof WORDS
 
 /** Whether the step is left with it; who tells standards of it or goes past a gate has still to answer it. */
-const leaves = (saying: Saying): boolean => saying !== 'does-not-fit' && saying !== 'pass'
+const leaves = (saying: WordsFor): boolean => saying !== 'does-not-fit' && saying !== 'pass'
 
 interface SayingFormProps {
   live: Live
   item: ItemView
-  saying: Saying
+  saying: WordsFor
   onCancel: () => void
   /** @param left whether the next step is at hand now */
   onSaid: (left: boolean) => void

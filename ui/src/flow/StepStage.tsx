@@ -14,8 +14,8 @@ import { NothingHere } from './NothingHere'
 import { nextForMe } from './nextForMe'
 import { OtherSeat } from './OtherSeat'
 import { ReadingNote } from '../gauge/ReadingNote'
-import { SayingForm, type Saying } from './SayingForm'
-import { StepNotes } from './StepNotes'
+import { SayingForm, type WordsFor } from './SayingForm'
+import { StepRemarks } from './StepRemarks'
 import { StepRows } from './StepRows'
 import classes from './StepStage.module.css'
 import { useInSight } from './useInSight'
@@ -37,7 +37,7 @@ interface StepStageProps {
 /** A flow: the step at hand at arm's length, the rest of its panel below, the flight deck beside it. */
 export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) => {
   const { view, seat } = live
-  const [saying, setSaying] = useState<Saying>()
+  const [saying, setSaying] = useState<WordsFor>()
   const s = useSteps(live, part, wanted)
   const { item, mine, answered } = s
   const head = useInSight<HTMLParagraphElement>(item?.id)
@@ -46,7 +46,7 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
   const listed = item ? [...s.here, ...after.slice(0, Math.max(0, ROWS - s.here.length))] : part.items.slice(-ROWS)
   const tiedOff = view.progress.tiedOff !== undefined
   // Held fast while words are written: the other seat's progress must not move the step under them.
-  const say = (what: Saying) => {
+  const say = (what: WordsFor) => {
     s.choose(item?.id ?? '')
     setSaying(what)
   }
@@ -96,7 +96,7 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
                 dead bulb.
               </p>
             )}
-            <StepNotes view={view} item={item} />
+            <StepRemarks view={view} item={item} />
             {!saying && closed && (
               <Closed
                 gates={s.gates}

@@ -18,6 +18,7 @@ const item = (id: string, seats: string[], more: object = {}) =>
     ...more,
   }) as unknown as ItemView
 const view = {
+  header: { resuming: 'go-on' },
   card: {
     tags: [],
     handedOver: [],

@@ -15,7 +15,7 @@ import { cordAfter } from './cord'
 import { looseEndsAfter, type RaisedHere, type SaidHere } from './looseEnds'
 import { itemsOf } from './marks'
 import type { Outgoing, Taken } from './outbox'
-import { handedOver, oneHand, partsAfter } from './parts'
+import { answeredAnew, handedOver, oneHand, partsAfter } from './parts'
 import { gatesAfter, type SaidOfTimes, waitsAfter } from './waits'
 
 type Said = Pick<Outgoing, 'id' | 'deviceAt' | 'kind' | 'body'>
@@ -100,11 +100,14 @@ export interface Who {
 
 /** What unsent words come to. */
 interface SoFar extends Pick<Progress, 'steps' | 'seats' | 'waits' | 'tags'> {
-  /** As told, and with the panels handed over here. */
   told: CardView
+  /** With the panels handed over here; and its steps by their names. */
   card: CardView
-  /** The checklists that were stopped, with the name of who did. */
+  items: Map<string, ItemView>
+  /** The checklists that were stopped here, with the name of who did; empty for those that went on since. */
   stopped: Map<string, string>
+  /** How a stopped checklist goes on in this fleet. */
+  resuming: DepartureView['header']['resuming']
   /** The words, in order. */
   said: Said[]
   who: Who
@@ -128,13 +131,21 @@ const beside = (s: SoFar, e: Said): void => {
     s.tags = s.tags.filter((t) => t.hand !== e.body.tag)
     s.waits = s.waits.filter((w) => w.tag !== e.body.tag)
   } else if (e.kind === 'checklist-stopped') s.stopped.set(String(e.body.checklist), s.who.name)
-  else if (e.kind === 'panel-handed-over' && s.who.seat) {
-    const { card, who } = s
-    s.card = handedOver(card, String(e.body.panel), who.seat as Seat, e.body.to as Seat)
+  else if (e.kind === 'checklist-resumed') {
+    const checklist = String(e.body.checklist)
+    s.stopped.set(checklist, '')
+    for (const item of answeredAnew(s.card, checklist, s.steps, s.resuming)) {
+      s.steps[item.id] = untouched(item)
+      s.here.steps.add(item.id)
+    }
+  } else if (e.kind === 'panel-handed-over' && s.who.seat) {
+    const { who } = s
+    s.card = handedOver(s.card, String(e.body.panel), who.seat as Seat, e.body.to as Seat)
+    const before = s.items
+    s.items = byId(s.card)
     // What is settled there stays so; the rest is asked of the seat that works it now.
-    const known = new Set(itemsOf(card))
-    for (const item of itemsOf(s.card).filter((i) => !known.has(i))) {
-      const step = s.steps[item.id]
+    for (const item of s.items.values()) {
+      const step = item === before.get(item.id) ? undefined : s.steps[item.id]
       if (step) s.steps[item.id] = { ...step, owes: owes(item, step, step.marks, who.seat) }
     }
   }
@@ -208,7 +219,9 @@ const NONE: readonly RaisedHere[] = []
 /** What came out last for what the server told last: most often one word more is said since. */
 const lastFor = new WeakMap<Progress, SoFar>()
 
-const begin = (card: CardView, progress: Progress, said: Said[], who: Who): SoFar => {
+const byId = (card: CardView): Map<string, ItemView> => new Map(itemsOf(card).map((i) => [i.id, i]))
+
+const begin = ({ header, progress }: DepartureView, card: CardView, said: Said[], who: Who): SoFar => {
   const last = lastFor.get(progress)
   const same =
     last?.told === card && last.who.id === who.id && last.who.seat === who.seat && last.who.device === who.device
@@ -222,7 +235,8 @@ const begin = (card: CardView, progress: Progress, said: Said[], who: Who): SoFa
     passed: new Set(progress.passed),
     seen: new Map(),
   }
-  const own = { told: card, card, stopped: new Map<string, string>(), here, hang: tags }
+  const stopped = new Map<string, string>()
+  const own = { told: card, card, items: byId(card), stopped, resuming: header.resuming, here, hang: tags }
   return { said: [], who, number, steps: { ...steps }, seats, waits, tags, ...own }
 }
 
@@ -250,11 +264,11 @@ export const withUnsent = (
   const { progress } = view
   const said = notTold(view, waiting, taken)
   if (said.length === 0 || !view.card) return { view, raised: NONE }
-  const soFar = begin(view.card, progress, said, who)
+  const soFar = begin(view, view.card, said, who)
   for (const e of said.slice(soFar.said.length)) {
     soFar.number++
     beside(soFar, e)
-    const item = itemsOf(soFar.card).find((i) => i.id === e.body.step)
+    const item = soFar.items.get(String(e.body.step))
     if (item) ofStep(soFar, e, item, progress.allowed[item.id])
   }
   const { card } = soFar

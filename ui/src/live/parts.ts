@@ -1,4 +1,4 @@
-import type { CardView, ItemView, PartView, Progress, SeatView } from '../api.gen'
+import type { CardView, DepartureView, ItemView, PartView, Progress, SeatView, StepView } from '../api.gen'
 
 type Steps = Progress['steps']
 type PartProgress = Progress['parts'][string]
@@ -12,7 +12,7 @@ export const handedOver = (card: CardView, panel: string, from: Seat, to: Seat):
   const given = (i: ItemView) => i.place === panel && i.seats.length === 1 && i.seats[0] === from
   return {
     ...card,
-    handedOver: [...card.handedOver, panel],
+    handedOver: [...new Set(card.handedOver).add(panel)],
     parts: card.parts.map((p) =>
       p.byPanel ? { ...p, items: p.items.map((i) => (given(i) ? { ...i, seats: [to] } : i)) } : p,
     ),
@@ -33,6 +33,33 @@ export const oneHand = (card: CardView): ReadonlySet<string> => {
   return steps
 }
 
+/** Whether all who must have said that it is done. */
+export const done = (card: CardView, item: ItemView, step: StepView | undefined): boolean => {
+  const marks = step?.marks ?? []
+  const seats = marks.map((m) => m.seat)
+  return (
+    marks.length > 0 &&
+    marks.every((m) => m.outcome === 'done') &&
+    (item.any || oneHand(card).has(item.id) || item.seats.every((s) => seats.includes(s)))
+  )
+}
+
+/**
+ * What is answered anew when a stopped checklist goes on: nothing, all of it, or the last item. The core's rule
+ * (NextItem), written again.
+ */
+export const answeredAnew = (
+  card: CardView,
+  checklist: string,
+  steps: Steps,
+  resuming: DepartureView['header']['resuming'],
+): ItemView[] => {
+  if (resuming === 'go-on') return []
+  const items = card.parts.find((p) => p.id === checklist)?.items ?? []
+  const answered = items.filter((i) => done(card, i, steps[i.id]))
+  return resuming === 'start-again' ? answered : answered.slice(-1)
+}
+
 /**
  * What a procedure asks for now: the first step that is open. What was put aside comes last; in a checklist before
  * the line and before its last item. The core's rule (NextItem), written again.
@@ -49,7 +76,7 @@ const nextOf = (part: PartView, steps: Steps): ItemView | undefined => {
 /**
  * How far each procedure is with what was said here.
  *
- * @param stopped the checklists that were stopped here, with the name of who did
+ * @param stopped the checklists that were stopped here, with the name of who did; empty for those that went on
  */
 export const partsAfter = (
   card: CardView,
@@ -61,16 +88,16 @@ export const partsAfter = (
   for (const part of card.parts) {
     const before: PartProgress | undefined = told[part.id]
     const next = nextOf(part, steps)
-    const by = stopped.get(part.id)
     const now: PartProgress = {
       done: part.items.filter((i) => steps[i.id]?.settled).length,
       all: part.items.length,
       next: next?.id ?? '',
-      stopped: by ? `Stopped by ${by}${next ? ` at ${next.challenge}` : ''}` : (before?.stopped ?? ''),
+      stopped: stopped.get(part.id) ?? before?.stopped ?? '',
     }
-    const last = part.items.flatMap((i) => steps[i.id]?.marks.map((m) => m.at) ?? [])
-    if (!next && last.length > 0) now.finished = last.reduce((a, b) => (Date.parse(a) > Date.parse(b) ? a : b))
-    if (before?.done !== now.done || before.next !== now.next || before.stopped !== now.stopped) after[part.id] = now
+    if (before?.done === now.done && before.next === now.next && before.stopped === now.stopped) continue
+    const said = next ? [] : part.items.flatMap((i) => steps[i.id]?.marks.map((m) => m.at) ?? [])
+    if (said.length > 0) now.finished = said.reduce((a, b) => (Date.parse(a) > Date.parse(b) ? a : b))
+    after[part.id] = now
   }
   return after
 }

@@ -10,6 +10,7 @@ type Card = NonNullable<DepartureView['card']>
 interface Case {
   who: Who
   seed: number
+  resuming: DepartureView['header']['resuming']
   card: Card
   told: Progress
   /** What was said, and what the server makes of it: what changed, null for what is gone. */
@@ -64,12 +65,12 @@ const checklistsOf = (card: Card, { parts }: Progress) =>
   Object.fromEntries(
     checklistsAlone(card).parts.map(({ id }) => [
       id,
-      `${parts[id]?.done} of ${parts[id]?.all}, next ${parts[id]?.next}`,
+      `${parts[id]?.done} of ${parts[id]?.all}, next ${parts[id]?.next}, stopped by '${parts[id]?.stopped}'`,
     ]),
   )
 
 /** Written by the server's tests from its own rules: here it is the judge of what a device works out without it. */
-describe.each(cases)('the words of seed $seed, said by $who.id', ({ who, card, told, said }) => {
+describe.each(cases)('the words of seed $seed, said by $who.id', ({ who, resuming, card, told, said }) => {
   const fields = new Set(told.tags.flatMap((t) => Object.keys(t)))
   const readings = new Set(said.filter((s) => s.kind === 'measured').map((s) => `find/${s.id}`))
   const hangingOf = ({ tags }: Progress) =>
@@ -90,8 +91,9 @@ describe.each(cases)('the words of seed $seed, said by $who.id', ({ who, card, t
   it(
     'make of steps, tags, gates, times and checklists what the server makes of them, after each',
     () => {
-      const view = { card, progress: { ...told, seats: [] } } as unknown as DepartureView
-      const items = itemsOf(card)
+      const view = { header: { resuming }, card, progress: { ...told, seats: [] } } as unknown as DepartureView
+      // Of a stopped checklist nobody is asked anything.
+      const items = card.parts.filter((p) => !told.parts[p.id]?.stopped).flatMap((p) => p.items)
       let stands: object = standingOf(items, told)
       let hangs: object = hangingOf(told)
       let closed: object = closedOf(items, told)
@@ -99,7 +101,7 @@ describe.each(cases)('the words of seed $seed, said by $who.id', ({ who, card, t
       let checklists: object = checklistsOf(card, told)
       const waiting: Outgoing[] = []
       said.forEach((s, n) => {
-        const word = `word ${n + 1}, ${s.kind} ${String(s.body.step ?? s.body.panel)}`
+        const word = `word ${n + 1}, ${s.kind} ${String(s.body.step ?? s.body.panel ?? s.body.checklist)}`
         waiting.push({ id: s.id, device: 'd', deviceAt: s.deviceAt, kind: s.kind, body: s.body, label: '' })
         stands = moved(stands, s.steps)
         hangs = moved(hangs, s.tags)

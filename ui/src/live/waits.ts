@@ -1,6 +1,6 @@
 import type { CardView, GateView, ItemView, StepView, WaitView } from '../api.gen'
 import { itemsOf, lastMark, partOf } from './marks'
-import { oneHand } from './parts'
+import { done } from './parts'
 
 type Steps = Record<string, StepView>
 
@@ -16,23 +16,12 @@ export interface SaidOfTimes {
 
 const lastNumber = (step: StepView | undefined): number => lastMark(step?.marks)?.number ?? 0
 
-/** Whether all who must have said that it is done. */
-const done = (card: CardView, item: ItemView, step: StepView | undefined): boolean => {
-  const marks = step?.marks ?? []
-  const seats = marks.map((m) => m.seat)
-  return (
-    marks.length > 0 &&
-    marks.every((m) => m.outcome === 'done') &&
-    (item.any || oneHand(card).has(item.id) || item.seats.every((s) => seats.includes(s)))
-  )
-}
-
 const settled = (card: CardView, item: ItemView, step: StepView | undefined): boolean =>
   done(card, item, step) || (step?.marks ?? []).some((m) => m.outcome === 'find' || m.outcome === 'not-today')
 
 /** The time that a step has begun, where it has. */
 const begun = (card: CardView, item: ItemView, steps: Steps): WaitView | undefined => {
-  const mark = lastMark(steps[item.id]?.marks)
+  const mark = item.waits && lastMark(steps[item.id]?.marks)
   if (!item.waits || !mark || !done(card, item, steps[item.id])) return undefined
   const until = new Date(Date.parse(mark.at) + item.waits.seconds * 1000).toISOString()
   return { step: item.id, tag: '', words: `${item.challenge}: ${item.waits.words}`, since: mark.at, until }

@@ -13,8 +13,8 @@ import { OtherSeat } from '../flow/OtherSeat'
 import { ReadingNote } from '../gauge/ReadingNote'
 import { nextForMe } from '../flow/nextForMe'
 import { NothingHere } from '../flow/NothingHere'
-import { SayingForm, type Saying } from '../flow/SayingForm'
-import { StepNotes } from '../flow/StepNotes'
+import { SayingForm, type WordsFor } from '../flow/SayingForm'
+import { StepRemarks } from '../flow/StepRemarks'
 import { StepRows } from '../flow/StepRows'
 import { useInSight } from '../flow/useInSight'
 import { useSteps } from '../flow/useSteps'
@@ -39,7 +39,7 @@ interface WalkStageProps {
 /** The way round the outside, made for one gloved hand: a station closed with one press, one thing opened for more. */
 export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) => {
   const { view, seat } = live
-  const [saying, setSaying] = useState<Saying>()
+  const [saying, setSaying] = useState<WordsFor>()
   // One drawing: beside the work, or a small one at its head that a tap makes large.
   const wide = useMediaQuery('(min-width: 761px)', true, { getInitialValueInEffect: false })
   const [large, setLarge] = useState(false)
@@ -57,7 +57,7 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
   const listed = item ? [...s.here, ...after.slice(0, Math.max(0, ROWS - s.here.length))] : []
   const spots = view.progress.finds.flatMap((f) => (f.spot ? [f.spot] : []))
   // Held fast while words are written: the other seat's progress must not move the step under them.
-  const say = (what: Saying) => {
+  const say = (what: WordsFor) => {
     s.choose(item?.id ?? '')
     setSaying(what)
   }
@@ -137,7 +137,7 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
             <h1 className={classes.challenge}>{item.challenge}</h1>
             <p className={classes.response}>{item.response}</p>
             {item.differs && <p className={classes.differs}>{item.differs}</p>}
-            <StepNotes view={view} item={item} />
+            <StepRemarks view={view} item={item} />
             <Earlier view={view} item={item} />
             {!saying && closed && (
               <Closed

@@ -42,7 +42,10 @@ final class Application implements AutoCloseable {
   private final List<String> settings = new ArrayList<>();
   private Running running;
 
-  /** @param port 0 takes any that is free */
+  /**
+   * @param way how it is started with its settings
+   * @param loaded whether the demo's data is in its database already
+   */
   private Application(Function<List<String>, Running> way, boolean loaded, List<String> settings) {
     this.way = way;
     this.settings.add(database(folder));
@@ -92,6 +95,7 @@ final class Application implements AutoCloseable {
     return "--lanyard.database=" + folder.resolve(DATABASE);
   }
 
+  /** @param onPort 0 takes any that is free */
   private Running start(int onPort) {
     List<String> all = new ArrayList<>(settings);
     all.add("--server.port=" + onPort);

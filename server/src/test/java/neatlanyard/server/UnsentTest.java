@@ -63,7 +63,7 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
 
   private static final List<String> KINDS =
       List.of("step-done", "step-done", "step-done", "step-done", "step-undone", "step-undone", "step-later",
-      "step-not-today", "find-raised", "overridden", "panel-handed-over");
+      "step-not-today", "find-raised", "overridden", "panel-handed-over", "checklist-stopped");
 
   /** Times that steps begin are over when they are heard of: what can be said must not go by how fast this runs. */
   private static final String LONG_AGO = Given.DAY + "T06:30:00Z";
@@ -100,12 +100,18 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
   }
 
   /**
-   * How each step stands, in short: settled, or the seats that owe it. A card that is cut anew is the server's: what
-   * has come on it since is not looked at.
+   * The steps that are looked at: those that were on the card, as a card that is cut anew is the server's; and not
+   * those of a stopped checklist, of which nobody is asked anything.
    */
+  private static List<JsonNode> compared(JsonNode view, Set<String> known) {
+    return view.path("card").path("parts").valueStream().filter(p -> !stopped(view, p))
+        .flatMap(p -> p.path("items").valueStream()).filter(i -> known.contains(i.path("id").asString())).toList();
+  }
+
+  /** How each step stands, in short: settled, or the seats that owe it. */
   private static Map<String, Object> standing(JsonNode view, Set<String> known) {
     Map<String, Object> steps = new TreeMap<>();
-    items(view).stream().filter(i -> known.contains(i.path("id").asString())).forEach(i -> {
+    compared(view, known).forEach(i -> {
       String id = i.path("id").asString();
       JsonNode s = view.path("progress").path("steps").path(id);
       steps.put(id, s.path("settled").asBoolean() ? List.of(found(s) ? "find" : "settled")
@@ -129,13 +135,18 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
     return view.path("card").path("parts").valueStream().filter(p -> p.path("kind").asString().equals("checklist"));
   }
 
+  private static boolean stopped(JsonNode view, JsonNode part) {
+    JsonNode its = view.path("progress").path("parts").path(part.path("id").asString());
+    return !its.path("stopped").asString("").isEmpty();
+  }
+
   /** How far each checklist is: how many are answered, and what it asks for now. */
   private static Map<String, Object> checklists(JsonNode view) {
     Map<String, Object> checklists = new TreeMap<>();
     checklist(view).map(p -> p.path("id").asString()).forEach(id -> {
       JsonNode part = view.path("progress").path("parts").path(id);
-      checklists.put(id, "%d of %d, next %s".formatted(part.path("done").asInt(), part.path("all").asInt(),
-          part.path("next").asString()));
+      checklists.put(id, "%d of %d, next %s, stopped by '%s'".formatted(part.path("done").asInt(),
+          part.path("all").asInt(), part.path("next").asString(), part.path("stopped").asString()));
     });
     return checklists;
   }
@@ -168,7 +179,7 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
    */
   private static Map<String, Object> closed(JsonNode view, Set<String> known) {
     Map<String, Object> closed = new TreeMap<>();
-    for (JsonNode item : items(view).stream().filter(i -> known.contains(i.path("id").asString())).toList()) {
+    for (JsonNode item : compared(view, known)) {
       List<String> gates = view.path("progress").path("gates").path(item.path("id").asString()).valueStream()
           .filter(g -> !g.path("ofStage").asBoolean())
           .map(g -> g.path("before").asString()
@@ -226,7 +237,10 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
     String said = KINDS.get(random.nextInt(KINDS.size()));
     JsonNode value = values.getOrDefault(item.path("id").asString(), MissingNode.getInstance());
     boolean saysValue = value.path("back").asBoolean() && !value.path("accepted").isEmpty();
-    String kind = said.equals("step-done") && item.has("measure") ? "measured"
+    List<JsonNode> checklists = checklist(view).toList();
+    JsonNode checklist = checklists.get(random.nextInt(checklists.size()));
+    String kind = said.equals("checklist-stopped") && stopped(view, checklist) ? "checklist-resumed"
+        : said.equals("step-done") && item.has("measure") ? "measured"
         : said.equals("step-done") && saysValue ? "value-said"
         : waits.contains(item.path("id").asString()) && random.nextBoolean() ? "wait-seen" : said;
     Map<String, Object> body = new TreeMap<>(Map.of("step", item.path("id").asString()));
@@ -236,6 +250,10 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
       case "value-said" -> body.put("value", value.path("accepted").path(0).asString());
       case "step-later", "step-not-today" -> body.put("reason", "loaders");
       case "overridden" -> body.put("words", "in a hurry");
+      case "checklist-stopped", "checklist-resumed" -> {
+        body.clear();
+        body.put("checklist", checklist.path("id").asString());
+      }
       case "panel-handed-over" -> {
         body.clear();
         body.putAll(Map.of("panel", item.path("place").asString(), "to",
@@ -329,7 +347,7 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
     return new TreeMap<>(Map.of(
         "who", new TreeMap<>(
             Map.of("id", speaker.who, "name", speaker.name, "seat", speaker.seat, "device", speaker.device)),
-        "seed", scenario.seed, "card", briefCard(told.path("card")), "told", briefProgress(told.path("progress")),
+        "seed", scenario.seed, "resuming", told.path("header").path("resuming"), "card", briefCard(told.path("card")), "told", briefProgress(told.path("progress")),
         "said", words));
   }
 
@@ -342,7 +360,7 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
     Http.in(port, "administrator", "spare-key-70").text("/api/flights", "format: neat-lanyard/flights/1\nflights:\n"
         + IntStream.rangeClosed(1, 1 + FRESH).mapToObj(UnsentTest::larger).collect(Collectors.joining()));
     String now = file(SCENARIOS.stream().map(this::played).toList());
-    assertThat(Stream.concat(KINDS.stream(), Stream.of("measured", "wait-seen", "value-said")))
+    assertThat(Stream.concat(KINDS.stream(), Stream.of("measured", "wait-seen", "value-said", "checklist-resumed")))
         .filteredOn(k -> !now.contains("\"kind\":\"%s\"".formatted(k))).as("kinds nobody said").isEmpty();
     if (System.getProperty("lanyard.refresh") != null) {
       Files.writeString(KEPT, now);

@@ -116,6 +116,7 @@ class DepartureViewer {
         f.id().value(), f.number(), f.tail().value(), o.tail().type().value(), place(f.from()), place(f.to()),
         f.departs(),
         zone(f.from()).getId(), d.pack().title(), o.pack().value(), o.revision(), crew(f), reader,
+        policy.of(Matter.RESUMING),
         Stream.of(Matter.values())
             .map(m -> new SchoolView(m.words(), m.stage(), policy.of(m).words(),
             policy.of(m) == m.byDefault())).toList(),

@@ -10,6 +10,7 @@ import neatlanyard.core.dispatch.Verdict;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.gauge.Judged;
 import neatlanyard.core.sop.Circumstance;
+import neatlanyard.core.sop.School;
 import neatlanyard.core.sop.Stage;
 import neatlanyard.core.state.Mark;
 import neatlanyard.core.state.Status;
@@ -41,11 +42,16 @@ public final class DepartureViews {
 
   public record DepartureView(Header header, Optional<CardView> card, Progress progress) {}
 
-  /** What does not change while a departure lasts. @param reader the seat that reads checklists, or who else does */
+  /**
+   * What does not change while a departure lasts.
+   *
+   * @param reader the seat that reads checklists, or who else does
+   * @param resuming how a stopped checklist goes on in this fleet
+   */
   public record Header(
       String id, String number, String tail, String type, PlaceName from, PlaceName to, Instant departs, String zone,
       String pack, String packId, String revision, List<CrewView> crew, String reader,
-      List<SchoolView> schools, List<CircumstanceView> asks, List<AxisView> axes) {}
+      School resuming, List<SchoolView> schools, List<CircumstanceView> asks, List<AxisView> axes) {}
 
   /**
    * The school this departure follows in a matter.
@@ -201,7 +207,7 @@ public final class DepartureViews {
 
   /**
    * @param next the step asked for now; empty when nothing is
-   * @param stopped where the checklist was stopped, in words
+   * @param stopped family name of who stopped the checklist; empty where it is not stopped
    */
   public record PartProgress(int done, int all, String next, String stopped, Optional<Instant> finished) {}
 

@@ -46,10 +46,7 @@ final class StageReader {
 
   private PartProgress part(Part p) {
     Optional<Item> next = picture.next(p);
-    String stopped = d.stop(p.procedure().id())
-        .map(s -> "Stopped by %s%s".formatted(Names.family(d, s.by()),
-        next.map(n -> " at " + n.step().challenge()).orElse("")))
-        .orElse("");
+    String stopped = d.stop(p.procedure().id()).map(s -> Names.family(d, s.by())).orElse("");
     Optional<Instant> finished = next.isPresent() ? Optional.empty() : lastWord(p);
     return new PartProgress(
         picture.standing().settled(p.items()), p.items().size(), next.map(n -> n.step().id().value()).orElse(""),

@@ -5,7 +5,7 @@ import { statusOf } from '../live/marks'
 import { Marks } from './Marks'
 
 /** What stands below a step: what the fleet added, its caution, why it is asked again, its reading, who said what. */
-export const StepNotes = ({ view, item }: { view: DepartureView; item: ItemView }) => {
+export const StepRemarks = ({ view, item }: { view: DepartureView; item: ItemView }) => {
   const step = view.progress.steps[item.id]
   return (
     <>
