@@ -1,7 +1,8 @@
-import { FileButton, NativeSelect } from '@mantine/core'
+import { NativeSelect } from '@mantine/core'
 import { useMutation, useQuery } from '@tanstack/react-query'
 import { useRef, useState, useSyncExternalStore } from 'react'
 import type { Behaviour, JudgementView } from '../api.gen'
+import { FileChoice } from '../app/FileChoice'
 import { ask, asProblem, type Problem } from '../app/api'
 import { Action } from '../app/Action'
 import { Fold } from '../app/Fold'
@@ -101,7 +102,7 @@ export const ControlsStage = ({ live, onGo }: { live: Live; onGo: (stage: string
           {running ? 'Check under way' : done ? 'Check again' : 'Start the check'}
         </Action>
         {done?.judgement.passed && <GoOn progress={view.progress} from="controls" onGo={onGo} />}
-        <FileButton accept=".csv,text/csv" onChange={(f) => f && recorded.mutate(f)}>
+        <FileChoice accept=".csv,text/csv" onChange={(f) => f && recorded.mutate(f)}>
           {(props) => (
             <>
               <button {...props} ref={openFile} type="button" hidden aria-hidden="true" tabIndex={-1} />
@@ -110,7 +111,7 @@ export const ControlsStage = ({ live, onGo }: { live: Live; onGo: (stage: string
               </Action>
             </>
           )}
-        </FileButton>
+        </FileChoice>
       </div>
       {start.isError && <ProblemNotice problem={asProblem(start.error)} />}
       {recorded.isError && <ProblemNotice problem={asProblem(recorded.error)} />}

@@ -1,6 +1,7 @@
-import { Button, FileButton, NumberInput } from '@mantine/core'
+import { Button, NumberInput } from '@mantine/core'
 import { useState } from 'react'
 import type { CardView, EntryLineView, ItemView } from '../api.gen'
+import { FileChoice } from '../app/FileChoice'
 import { Choice } from '../app/Choice'
 import { WordsForm } from '../app/WordsForm'
 import classes from './FindForm.module.css'
@@ -105,7 +106,7 @@ export const FindForm = ({ departure, card, item, onRaise, onCancel }: FindFormP
         />
       )}
       <div className={classes.photos}>
-        <FileButton
+        <FileChoice
           accept="image/*"
           capture="environment"
           multiple
@@ -113,7 +114,7 @@ export const FindForm = ({ departure, card, item, onRaise, onCancel }: FindFormP
           onChange={(files) => void addPhotos(files)}
         >
           {(props) => <Button {...props}>{photos.length === 0 ? 'Take a photo' : 'Another photo'}</Button>}
-        </FileButton>
+        </FileChoice>
         <PhotoRow ids={photos} of={item.challenge} />
         {wrong && <p role="alert">{wrong}</p>}
       </div>

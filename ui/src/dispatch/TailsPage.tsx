@@ -1,7 +1,8 @@
-import { Button, FileButton, Table } from '@mantine/core'
+import { Button, Table } from '@mantine/core'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Link } from '@tanstack/react-router'
 import type { BroughtInView, ImportView, Me, TailLine } from '../api.gen'
+import { FileChoice } from '../app/FileChoice'
 import { ask, type Problem } from '../app/api'
 import { ProblemNotice } from '../app/Notice'
 import { Sure } from '../app/Sure'
@@ -58,7 +59,7 @@ export const TailsPage = ({ me }: { me: Me }) => {
             <h2>Bring in</h2>
             <div className={classes.kinds}>
               {KINDS.map((k) => (
-                <FileButton
+                <FileChoice
                   key={k.path}
                   inputProps={{ 'aria-label': k.words }}
                   onChange={(file) => file && bring.mutate({ path: k.path, file })}
@@ -68,7 +69,7 @@ export const TailsPage = ({ me }: { me: Me }) => {
                       {k.words}
                     </Button>
                   )}
-                </FileButton>
+                </FileChoice>
               ))}
             </div>
             {bring.error && <ProblemNotice problem={bring.error} />}

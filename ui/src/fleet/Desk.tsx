@@ -1,6 +1,7 @@
-import { FileButton, Table, UnstyledButton } from '@mantine/core'
+import { Table, UnstyledButton } from '@mantine/core'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import type { BroughtIn, DepartureLine, FleetView, Me } from '../api.gen'
+import { FileChoice } from '../app/FileChoice'
 import { ask, type Problem } from '../app/api'
 import { ProblemNotice } from '../app/Notice'
 import { Sure } from '../app/Sure'
@@ -50,7 +51,7 @@ export const Desk = ({ me }: { me: Me }) => {
         </p>
         <div className={classes.kinds}>
           {KINDS.map((k) => (
-            <FileButton
+            <FileChoice
               key={k.path}
               accept=".yaml,.yml,.json"
               onChange={(file) => file && bringIn({ path: k.path, title: k.title, file })}
@@ -61,7 +62,7 @@ export const Desk = ({ me }: { me: Me }) => {
                   <span>{k.words}</span>
                 </UnstyledButton>
               )}
-            </FileButton>
+            </FileChoice>
           ))}
         </div>
         {bring.error && <ProblemNotice problem={bring.error} />}

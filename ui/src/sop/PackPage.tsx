@@ -1,8 +1,9 @@
-import { Button, FileButton, Table, TextInput, UnstyledButton } from '@mantine/core'
+import { Button, Table, TextInput, UnstyledButton } from '@mantine/core'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { getRouteApi, useNavigate } from '@tanstack/react-router'
 import { useState } from 'react'
 import type { BroughtIn, EditorView, Me, PackView, ReaderView, RevisionView } from '../api.gen'
+import { FileChoice } from '../app/FileChoice'
 import { ask, type Problem } from '../app/api'
 import { Action } from '../app/Action'
 import { serverNow } from '../app/clock'
@@ -206,13 +207,13 @@ const Head = ({ me, revision: r, path, onChanged }: HeadProps) => {
           Download
         </Button>
         {standards && !r.published && (
-          <FileButton accept=".yaml,.yml,.json" onChange={(file) => file && over.mutate(file)}>
+          <FileChoice accept=".yaml,.yml,.json" onChange={(file) => file && over.mutate(file)}>
             {(props) => (
               <Button {...props} size="desk" variant="rest">
                 Bring in a file over it
               </Button>
             )}
-          </FileButton>
+          </FileChoice>
         )}
         {standards && !r.published && (
           <Button

@@ -1,8 +1,9 @@
-import { Button, FileButton } from '@mantine/core'
+import { Button } from '@mantine/core'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Link } from '@tanstack/react-router'
 import { useState } from 'react'
 import type { BroughtIn, FeedbackView, Me, RevisionView } from '../api.gen'
+import { FileChoice } from '../app/FileChoice'
 import { ask, type Problem } from '../app/api'
 import { ProblemNotice } from '../app/Notice'
 import { TopBar } from '../app/TopBar'
@@ -25,13 +26,13 @@ export const PacksPage = ({ me }: { me: Me }) => {
         <div className={classes.head}>
           <h1>Procedures</h1>
           {me.draws && (
-            <FileButton accept=".yaml,.yml,.json" onChange={(file) => file && bring.mutate(file)}>
+            <FileChoice accept=".yaml,.yml,.json" onChange={(file) => file && bring.mutate(file)}>
               {(props) => (
                 <Button {...props} className={classes.bring!}>
                   Bring in a pack as a draft
                 </Button>
               )}
-            </FileButton>
+            </FileChoice>
           )}
         </div>
         {bring.error && <ProblemNotice problem={bring.error} />}

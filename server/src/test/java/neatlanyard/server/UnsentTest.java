@@ -347,8 +347,8 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
     return new TreeMap<>(Map.of(
         "who", new TreeMap<>(
             Map.of("id", speaker.who, "name", speaker.name, "seat", speaker.seat, "device", speaker.device)),
-        "seed", scenario.seed, "resuming", told.path("header").path("resuming"), "card", briefCard(told.path("card")), "told", briefProgress(told.path("progress")),
-        "said", words));
+        "seed", scenario.seed, "resuming", told.path("header").path("resuming"),
+        "card", briefCard(told.path("card")), "told", briefProgress(told.path("progress")), "said", words));
   }
 
   private static String file(List<Map<String, Object>> played) {
