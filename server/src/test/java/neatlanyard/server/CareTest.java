@@ -37,7 +37,8 @@ public class CareTest extends AtTheServer {
     assertThat(admin.get("/actuator/health").text()).contains("database", "diskSpace");
     crewIn(in("adeyo"), in("marsk"));
     assertThat(admin.get("/actuator/metrics").text())
-        .contains("lanyard.presses", "lanyard.folds", "lanyard.heavy.waiting", "lanyard.streams", "disk.free");
+        .contains("lanyard.presses", "lanyard.folds", "lanyard.departures",
+        "lanyard.heavy.waiting", "lanyard.streams", "disk.free");
     assertThat(admin.get("/actuator/metrics/lanyard.presses").json().path("measurements").get(0).path("value")
         .asDouble()).isPositive();
     assertThat(admin.get("/actuator/env").status()).isEqualTo(404);

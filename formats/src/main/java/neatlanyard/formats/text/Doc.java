@@ -23,6 +23,7 @@ import org.snakeyaml.engine.v2.events.AliasEvent;
 import org.snakeyaml.engine.v2.events.CollectionEndEvent;
 import org.snakeyaml.engine.v2.events.CollectionStartEvent;
 import org.snakeyaml.engine.v2.events.Event;
+import org.snakeyaml.engine.v2.events.ScalarEvent;
 import org.snakeyaml.engine.v2.exceptions.Mark;
 import org.snakeyaml.engine.v2.exceptions.MarkedYamlEngineException;
 import org.snakeyaml.engine.v2.exceptions.YamlEngineException;
@@ -42,6 +43,8 @@ public final class Doc {
   /** Larger documents are refused before they are parsed. */
   public static final int MOST_CHARACTERS = 8_000_000;
 
+  /** Several times what a pack with the most steps there may be needs; each costs a few hundred bytes while read. */
+  private static final int MOST_VALUES = 500_000;
   private static final int DEEPEST = 40;
   /** More than any pack has steps: all that is wrong is said, but no text is answered with more than itself. */
   private static final int MOST_FAULTS = 5_000;
@@ -104,9 +107,13 @@ public final class Doc {
     return new Read.Bad<>(faults);
   }
 
-  /** Aliases can blow a small file up to anything, and deep nesting can exhaust the stack: both are refused first. */
+  /**
+   * Aliases can blow a small file up to anything, deep nesting can exhaust the stack, and millions of values the
+   * memory: all are refused first.
+   */
   private static void guard(String text, LoadSettings settings, List<Fault> faults) {
     int depth = 0;
+    int values = 0;
     for (Event event : new Parse(settings).parseString(text)) {
       if (event instanceof AliasEvent) {
         faults.add(at(event.getStartMark(), "Aliases (*) are not allowed; write it out."));
@@ -114,6 +121,10 @@ public final class Doc {
       depth += event instanceof CollectionStartEvent ? 1 : event instanceof CollectionEndEvent ? -1 : 0;
       if (depth > DEEPEST) {
         faults.add(at(event.getStartMark(), "It is nested deeper than %d levels.".formatted(DEEPEST)));
+      }
+      values += event instanceof ScalarEvent ? 1 : 0;
+      if (values > MOST_VALUES) {
+        faults.add(at(event.getStartMark(), "It has more than %d values and names of fields.".formatted(MOST_VALUES)));
       }
       if (!faults.isEmpty()) {
         return;

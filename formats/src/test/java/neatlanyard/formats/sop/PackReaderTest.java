@@ -213,6 +213,8 @@ public class PackReaderTest {
         .contains("nested deeper than 40 levels");
     assertThat(faults(PackReader.read("x".repeat(Doc.MOST_CHARACTERS + 1)))).first().asString()
         .contains("is the most");
+    assertThat(faults(PackReader.read("[" + "a,".repeat(600_000) + "]"))).hasSize(1).first().asString()
+        .contains("more than 500000 values");
     assertThat(faults(FleetReader.read("format: neat-lanyard/fleet/1\noperator: A\noperator: B\n")))
         .containsExactly("line 3, column 1: 'operator' stands twice.");
     assertThat(faults(PackReader.read("a: b: c"))).hasSize(1).first().asString().startsWith("line 1");

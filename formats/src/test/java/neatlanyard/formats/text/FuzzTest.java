@@ -159,6 +159,12 @@ public class FuzzTest {
         slowest = input;
       }
     }
+    if (longest >= LONGEST.toNanos()) {
+      // What is slow by itself is slow each time; a machine that stood still does not do so twice.
+      long began = System.nanoTime();
+      reader.reads.accept(slowest);
+      longest = System.nanoTime() - began;
+    }
     assertThat(Duration.ofNanos(longest)).as("%s: %s", name, slowest).isLessThan(LONGEST);
   }
 
@@ -196,8 +202,8 @@ public class FuzzTest {
     return fields.toString();
   }
 
-  /** What took quadratic time had no answer in 30 s; the limit is wide so that a slow machine passes. */
-  @Test(dataProvider = "long_ones", timeOut = 20_000)
+  /** What takes quadratic time has no answer within hours; the limit is wide so that a slow machine passes. */
+  @Test(dataProvider = "long_ones", timeOut = 120_000)
   public void eight_million_characters_of_anything_are_read_in_one_go(Text of) {
     assertThat(FleetReader.read(of.text)).as(of.of).isInstanceOf(Read.Bad.class);
   }

@@ -1,5 +1,6 @@
 package neatlanyard.server.departure;
 
+import io.micrometer.core.instrument.Gauge;
 import io.micrometer.core.instrument.MeterRegistry;
 import io.micrometer.core.instrument.Timer;
 import java.time.Duration;
@@ -102,6 +103,7 @@ public class Departures {
     this.presses = Timer.builder("lanyard.presses").description("From taking an event in until it is on the disk")
         .publishPercentileHistogram().register(meters);
     this.folds = Timer.builder("lanyard.folds").description("Reading a departure back from its log").register(meters);
+    Gauge.builder("lanyard.departures", desks, Desks::size).description("Departures in the memory").register(meters);
     this.flights = flights;
     this.log = log;
     this.packs = packs;

@@ -38,6 +38,13 @@ final class Desks {
     return desk;
   }
 
+  /** How many are here; those that are due to go have gone first. */
+  long size() {
+    asked.cleanUp();
+    all.cleanUp();
+    return all.estimatedSize();
+  }
+
   /** Those that are here, without keeping them. */
   Collection<DepartureDesk> here() {
     return List.copyOf(all.asMap().values());
