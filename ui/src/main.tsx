@@ -14,6 +14,7 @@ import '@mantine/core/styles/Button.layer.css'
 import '@mantine/core/styles/Accordion.layer.css'
 import '@mantine/core/styles/Table.layer.css'
 import '@mantine/core/styles/Tabs.layer.css'
+import '@mantine/core/styles/Skeleton.layer.css'
 import './theme/global.css'
 // Before the screens, so that a screen's own stylesheet has the last word.
 import { theme } from './theme/theme'
@@ -32,6 +33,7 @@ import {
 import { createContext, lazy, Suspense, use, useEffect, type ComponentType } from 'react'
 import { createRoot } from 'react-dom/client'
 import type { About, Me } from './api.gen'
+import { Fetching } from './app/Fetching'
 import { Action } from './app/Action'
 import { ask, Problem } from './app/api'
 import { setServerNow } from './app/clock'
@@ -74,7 +76,12 @@ const Gate = () => {
   })
   const enter = (me: Me) => client.setQueryData(['me'], me)
   if (session.data === undefined) {
-    if (!session.failureReason) return null
+    if (!session.failureReason)
+      return (
+        <main style={{ padding: '2rem' }}>
+          <Fetching what="who you are" />
+        </main>
+      )
     return (
       <main style={{ padding: '2rem' }}>
         <h1>Waiting for the server</h1>

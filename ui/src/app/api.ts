@@ -1,8 +1,13 @@
+import type { RefusedView } from '../api.gen'
+
+/** Why something is not as wanted: as the server says, or of this device alone. */
+export type Code = RefusedView['code'] | 'no-answer' | 'unknown' | 'unexpected' | 'unkept' | 'broken'
+
 /** A request that was not answered as wanted (RFC 9457). `status` 0: nobody answered. */
 export class Problem extends Error {
   constructor(
     readonly status: number,
-    readonly code: string,
+    readonly code: Code,
     readonly what: string,
     readonly tryThis: string,
     readonly faults: string[] = [],
@@ -48,7 +53,7 @@ const problemOf = async (response: Response): Promise<Problem> => {
   const text = (field: string, otherwise: string) => (typeof body[field] === 'string' ? body[field] : otherwise)
   return new Problem(
     response.status,
-    text('code', 'unknown'),
+    text('code', 'unknown') as Code,
     text('detail', `The server answered ${response.status}.`),
     text('tryThis', 'Try again.'),
     Array.isArray(body.faults) ? body.faults.map(String) : [],

@@ -3,6 +3,7 @@ import { useHotkeys } from '@mantine/hooks'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useNavigate } from '@tanstack/react-router'
 import type { DepartureLine, DepartureView, Me } from '../api.gen'
+import { Fetching } from '../app/Fetching'
 import { ask, type Problem } from '../app/api'
 import { clockTime, span, useNow } from '../app/clock'
 import { Key } from '../app/Key'
@@ -49,6 +50,7 @@ export const DepartureList = ({ me }: { me: Me }) => {
       <main className={classes.main}>
         <h1 className={classes.h1}>Departures</h1>
         {(lines.error ?? open.error) && <ProblemNotice problem={(lines.error ?? open.error)!} />}
+        {lines.isPending && <Fetching what="the departures" />}
         {lines.data?.length === 0 && (
           <p>No flights yet. Fleet standards or an administrator bring them in at the desk.</p>
         )}

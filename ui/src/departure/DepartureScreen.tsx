@@ -3,6 +3,7 @@ import { useHotkeys } from '@mantine/hooks'
 import { getRouteApi, useNavigate } from '@tanstack/react-router'
 import { useCallback, useEffect, useState } from 'react'
 import type { Me, TagView } from '../api.gen'
+import { Fetching } from '../app/Fetching'
 import { ProblemNotice } from '../app/Notice'
 import { Problem } from '../app/api'
 import { ControlsStage } from '../controls/ControlsStage'
@@ -80,7 +81,7 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
   if (!live)
     return (
       <main className={classes.alone}>
-        {problem ? <ProblemNotice problem={problem} /> : <p>Fetching the departure.</p>}
+        {problem ? <ProblemNotice problem={problem} /> : <Fetching what="the departure" />}
       </main>
     )
 

@@ -2,6 +2,7 @@ import { Button, Table } from '@mantine/core'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Link } from '@tanstack/react-router'
 import type { BroughtInView, ImportView, Me, TailLine } from '../api.gen'
+import { Fetching } from '../app/Fetching'
 import { FileChoice } from '../app/FileChoice'
 import { ask, type Problem } from '../app/api'
 import { ProblemNotice } from '../app/Notice'
@@ -42,6 +43,7 @@ export const TailsPage = ({ me }: { me: Me }) => {
       <main className={classes.main}>
         <h1 className={classes.h1}>Technical logs</h1>
         {tails.error && <ProblemNotice problem={tails.error} />}
+        {tails.isPending && <Fetching what="the tails" />}
         <ul className={classes.tails}>
           {tails.data?.map((t) => (
             <li key={t.tail}>

@@ -3,6 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { getRouteApi, Link } from '@tanstack/react-router'
 import { useState } from 'react'
 import type { ActForm, DefectView, ListEntryView, Me, TechLogView } from '../api.gen'
+import { Fetching } from '../app/Fetching'
 import { ask, type Problem } from '../app/api'
 import { Fold } from '../app/Fold'
 import { day } from '../app/clock'
@@ -26,7 +27,7 @@ export const TechLogPage = ({ me }: { me: Me }) => {
     onSuccess: (view) => client.setQueryData(['tech-log', tail], view),
   })
   const [raising, setRaising] = useState('')
-  if (!log.data) return log.error ? <ProblemNotice problem={log.error} /> : null
+  if (!log.data) return log.error ? <ProblemNotice problem={log.error} /> : <Fetching what="the technical log" />
   const { open, deferred, cleared, yours } = log.data
   const list = (title: string, defects: DefectView[], none: string) => (
     <section>

@@ -2,6 +2,7 @@ import { Button, Table } from '@mantine/core'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import type { AccessView, AccountView, Me, OneTimePassword } from '../api.gen'
+import { Fetching } from '../app/Fetching'
 import { ask, type Problem } from '../app/api'
 import { ProblemNotice } from '../app/Notice'
 import { Sure } from '../app/Sure'
@@ -80,6 +81,7 @@ export const AccessPage = ({ me }: { me: Me }) => {
           </>
         )}
         <h2>Sign-ins</h2>
+        {accounts.isPending && <Fetching what="the sign-ins" />}
         <Table>
           <Table.Tbody>
             {accounts.data?.map((a) => (

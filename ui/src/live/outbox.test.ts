@@ -34,7 +34,12 @@ describe('the outbox', () => {
   })
 
   it('holds a refusal with its reason until somebody has read it', () => {
-    const refusal = { code: 'needs', what: 'Before it comes the battery.', tryThis: 'Do that first.', faults: [] }
+    const refusal = {
+      code: 'needs' as const,
+      what: 'Before it comes the battery.',
+      tryThis: 'Do that first.',
+      faults: [],
+    }
     const refused = reduceOutbox(put(empty, 'a'), { type: 'refused', event: event('a'), refusal })
     expect(refused.waiting).toEqual([])
     expect(refused.refused[0]).toMatchObject({ code: 'needs', what: 'Before it comes the battery.' })
@@ -45,7 +50,7 @@ describe('the outbox', () => {
     const told: OutboxEvent[] = [
       { type: 'put', events: [event('a'), event('b')] },
       { type: 'accepted', event: event('a'), number: 7 },
-      { type: 'refused', event: event('b'), refusal: { code: 'x', what: 'x', tryThis: 'x', faults: [] } },
+      { type: 'refused', event: event('b'), refusal: { code: 'wait', what: 'x', tryThis: 'x', faults: [] } },
     ]
     const once = told.reduce(reduceOutbox, empty)
     expect(told.reduce(reduceOutbox, once)).toBe(once)

@@ -1,7 +1,7 @@
 import { v7 } from 'uuid'
 import type { Answered } from '../api.gen'
 import { alone } from '../app/alone'
-import { ask, asProblem, Problem, worthTryingAgain } from '../app/api'
+import { type Code, ask, asProblem, Problem, worthTryingAgain } from '../app/api'
 import { serverNow } from '../app/clock'
 import { stored } from '../app/stored'
 import { takeOver, wordsKept, type Standing } from './wordsKept'
@@ -19,11 +19,17 @@ export interface Outgoing {
 
 export interface Refused {
   /** The refusal's stable code; absent in what an earlier version kept. */
-  code?: string
+  code?: Code
   event: Outgoing
   what: string
   tryThis: string
   faults: string[]
+}
+
+/** What became of an event: the number of its entry, or why it is refused. */
+interface Outcome {
+  number?: number
+  refused?: Omit<Refused, 'event'>
 }
 
 /** An event the server has taken, as the entry of that number. */
@@ -258,7 +264,7 @@ export class Outbox {
   }
 
   /** @param answers one for each of the first of these events */
-  private async answered(events: Outgoing[], answers: Answered[]): Promise<void> {
+  private async answered(events: Outgoing[], answers: Outcome[]): Promise<void> {
     const all = answers
       .slice(0, events.length)
       .map((a, i): { told: OutboxEvent; event: Outgoing; standing: Standing } => {

@@ -2,7 +2,7 @@ import { createStore, del, get, keys, set } from 'idb-keyval'
 import { v7 } from 'uuid'
 import type { ReceivedView } from '../api.gen'
 import { alone } from '../app/alone'
-import { ask, asProblem, worthTryingAgain } from '../app/api'
+import { type Code, ask, asProblem, worthTryingAgain } from '../app/api'
 
 /** A photo on its way: kept here until the server has the whole of it. */
 interface Kept {
@@ -12,7 +12,7 @@ interface Kept {
   bytes: ArrayBuffer
   label: string
   /** Why the server would not take it: it stays, without its bytes, until it is read. */
-  refused?: { code: string; what: string; tryThis: string }
+  refused?: { code: Code; what: string; tryThis: string }
 }
 
 export interface PhotoState {

@@ -51,7 +51,7 @@ describe('words kept on a device', () => {
     await wordsKept.put('holm/f2', [a])
     await wordsKept.put('holm/f3', [b])
     expect((await wordsKept.departuresWaiting('holm', LONG_AGO)).sort()).toEqual(['f2', 'f3'])
-    const refusal = { code: 'needs', what: 'w', tryThis: 't', faults: [] }
+    const refusal = { code: 'needs' as const, what: 'w', tryThis: 't', faults: [] }
     await wordsKept.answered('holm/f2', [{ event: a, standing: { standing: 'refused', refusal } }], 10)
     expect(await wordsKept.departuresWaiting('holm', LONG_AGO)).toEqual(['f3'])
     expect((await wordsKept.all('holm/f2')).refused).toMatchObject([{ code: 'needs', event: { label: 'a' } }])

@@ -3,6 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { getRouteApi, useNavigate } from '@tanstack/react-router'
 import { useState } from 'react'
 import type { BroughtIn, EditorView, Me, PackView, ReaderView, RevisionView } from '../api.gen'
+import { Fetching } from '../app/Fetching'
 import { FileChoice } from '../app/FileChoice'
 import { ask, type Problem } from '../app/api'
 import { Action } from '../app/Action'
@@ -53,6 +54,11 @@ export const PackPage = ({ me }: { me: Me }) => {
       {pack.error && (
         <div className={classes.pane}>
           <ProblemNotice problem={pack.error} />
+        </div>
+      )}
+      {pack.isPending && (
+        <div className={classes.pane}>
+          <Fetching what="the pack" />
         </div>
       )}
       {pack.data && editor.data && (

@@ -3,6 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Link } from '@tanstack/react-router'
 import { useState } from 'react'
 import type { BroughtIn, FeedbackView, Me, RevisionView } from '../api.gen'
+import { Fetching } from '../app/Fetching'
 import { FileChoice } from '../app/FileChoice'
 import { ask, type Problem } from '../app/api'
 import { ProblemNotice } from '../app/Notice'
@@ -42,6 +43,7 @@ export const PacksPage = ({ me }: { me: Me }) => {
           </p>
         )}
         {packs.error && <ProblemNotice problem={packs.error} />}
+        {packs.isPending && <Fetching what="the packs" />}
         {packs.data?.length === 0 && <p>No pack yet. Fleet standards bring one in.</p>}
         {ids.map((id) => (
           <PackRevisions key={id} revisions={packs.data!.filter((r) => r.id === id)} />

@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import type { ChangesView, Me } from '../api.gen'
+import { Fetching } from '../app/Fetching'
 import { ask, type Problem } from '../app/api'
 import { Action } from '../app/Action'
 import { ProblemNotice } from '../app/Notice'
@@ -22,6 +23,7 @@ export const ReadingPage = ({ me }: { me: Me }) => {
       <main className={classes.main}>
         {owed.error && <ProblemNotice problem={owed.error} />}
         {read.error && <ProblemNotice problem={read.error} />}
+        {owed.isPending && <Fetching what="what changed" />}
         {owed.data && !first && (
           <>
             <h1>Nothing to read</h1>

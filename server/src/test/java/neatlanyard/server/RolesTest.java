@@ -42,7 +42,7 @@ public class RolesTest extends AtTheServer {
 
   /** Refusals that say "not you", whatever is asked; all other answers mean that it may be asked. */
   private static final Set<String> NOT_YOU =
-      Set.of("not-your-role", "not-yours", "not-rostered", "no-seat", "maintenance-only", "not-signed-in");
+      Set.of("not-your-role", "not-rostered", "no-seat", "maintenance-only", "not-signed-in");
 
   private static final Map<String, String> NAMES = Map.of(
       "{number}", "999999",      "{departure}", "today-14", "{tail}", "TL-DVA", "{type}", "dovrin-46", "{revision}",

@@ -5,6 +5,7 @@ import static neatlanyard.core.departure.Attempt.no;
 import java.time.Instant;
 import java.util.Optional;
 import neatlanyard.core.fleet.Refusal;
+import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.core.log.Entry;
 import neatlanyard.core.log.Event;
 import neatlanyard.core.log.Proposal;
@@ -37,11 +38,11 @@ public final class Admission {
 
   private Optional<Refusal> of(Event event) {
     if (attempt.now().tiedOff().isPresent()) {
-      return no("tied-off", "This departure is tied off.", "Its record stands; open another departure.");
+      return no(RefusalCode.TIED_OFF, "This departure is tied off.", "Its record stands; open another departure.");
     }
     return switch (event) {
       case Event.SeatTaken e -> crew.seatTaken(e.seat());
-      case Event.Opened e -> no("not-yours", "A departure is opened once, by the server.",
+      case Event.Opened e -> no(RefusalCode.SERVER_ONLY, "A departure is opened once, by the server.",
           "Open it from the list of departures.");
       default -> crew.seated().or(() -> ofCrew(event));
     };
@@ -82,6 +83,6 @@ public final class Admission {
   }
 
   private static Optional<Refusal> byServerAlone() {
-    return no("not-yours", "This is written by the server alone.", "Reload the departure.");
+    return no(RefusalCode.SERVER_ONLY, "This is written by the server alone.", "Reload the departure.");
   }
 }

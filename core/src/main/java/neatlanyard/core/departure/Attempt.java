@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Refusal;
+import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.sop.Card.Item;
 import neatlanyard.core.sop.Card;
@@ -25,16 +26,18 @@ record Attempt(DepartureState now, Picture picture, CrewId by, Instant happened)
   Optional<Refusal> onCard(StepId step) {
     Optional<Card> card = now.card();
     if (card.isEmpty()) {
-      return no("no-card", "The card has not been cut yet.",
+      return no(RefusalCode.NO_CARD, "The card has not been cut yet.",
           "Enter the station report and the state of the day first.");
     }
     if (card.get().item(step).isPresent()) {
       return Optional.empty();
     }
     return card.get().leftOut().stream().filter(l -> l.step().id().equals(step)).findFirst()
-        .map(l -> no("left-out", "%s is left out of today's card: %s.".formatted(l.step().challenge(), l.why()),
+        .map(l -> no(RefusalCode.LEFT_OUT,
+            "%s is left out of today's card: %s.".formatted(l.step().challenge(), l.why()),
             "If that is not so, correct the state of the day and the card is cut again."))
-        .orElseGet(() -> no("no-such-step", "The pack has no step '%s'.".formatted(step), "Reload the departure."));
+        .orElseGet(() -> no(RefusalCode.NO_SUCH_STEP,
+            "The pack has no step '%s'.".formatted(step), "Reload the departure."));
   }
 
   Optional<Refusal> own(StepId step) {
@@ -48,7 +51,7 @@ record Attempt(DepartureState now, Picture picture, CrewId by, Instant happened)
       return Optional.empty();
     }
     String whose = item.seats().stream().sorted().map(Attempt::name).collect(Collectors.joining(" and "));
-    return no("other-seats-step", "%s belongs to the %s seat.".formatted(item.step().challenge(), whose),
+    return no(RefusalCode.OTHER_SEATS_STEP, "%s belongs to the %s seat.".formatted(item.step().challenge(), whose),
         "Leave it to the %s seat; if it is not as it should be, raise a find.".formatted(whose));
   }
 
@@ -60,22 +63,23 @@ record Attempt(DepartureState now, Picture picture, CrewId by, Instant happened)
   Optional<Refusal> notStopped(StepId step) {
     Procedure procedure = item(step).procedure();
     return now.stop(procedure.id()).isPresent()
-        ? no("stopped", "%s is stopped.".formatted(procedure.title()), "Resume it first.")
+        ? no(RefusalCode.STOPPED, "%s is stopped.".formatted(procedure.title()), "Resume it first.")
         : Optional.empty();
   }
 
   Optional<Refusal> commander(String does) {
     return now.commands(by)
         ? Optional.empty()
-        : no("commander-only", "Only the commander %s.".formatted(does), "Ask the commander.");
+        : no(RefusalCode.COMMANDER_ONLY, "Only the commander %s.".formatted(does), "Ask the commander.");
   }
 
   static Optional<Refusal> words(String what, String words) {
     if (words.isBlank()) {
-      return no("words-missing", "The %s is empty.".formatted(what), "Say it in a few words.");
+      return no(RefusalCode.WORDS_MISSING, "The %s is empty.".formatted(what), "Say it in a few words.");
     }
     return words.length() > MOST_WORDS
-        ? no("too-long", "The %s has %d characters; %d is the most.".formatted(what, words.length(), MOST_WORDS),
+        ? no(RefusalCode.TOO_LONG,
+            "The %s has %d characters; %d is the most.".formatted(what, words.length(), MOST_WORDS),
         "Shorten it.")
         : Optional.empty();
   }
@@ -89,7 +93,7 @@ record Attempt(DepartureState now, Picture picture, CrewId by, Instant happened)
     return seat.name().toLowerCase(Locale.ROOT);
   }
 
-  static Optional<Refusal> no(String code, String what, String tryThis) {
+  static Optional<Refusal> no(RefusalCode code, String what, String tryThis) {
     return Optional.of(new Refusal(code, what, tryThis));
   }
 }

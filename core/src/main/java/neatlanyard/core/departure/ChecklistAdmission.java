@@ -5,6 +5,7 @@ import static neatlanyard.core.departure.Attempt.no;
 import java.util.List;
 import java.util.Optional;
 import neatlanyard.core.fleet.Refusal;
+import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.core.lanyard.Standing;
 import neatlanyard.core.log.Event;
 import neatlanyard.core.sop.Card.Item;
@@ -31,7 +32,7 @@ final class ChecklistAdmission {
     return attempt.now().part(procedure.id()).flatMap(attempt.picture()::next)
         .filter(next -> !next.step().id().equals(step))
         .filter(next -> !standing.of(step).settled() && standing.of(step) != Status.LATER)
-        .flatMap(next -> no("out-of-order", "Before it comes %s.".formatted(next.step().challenge()),
+        .flatMap(next -> no(RefusalCode.OUT_OF_ORDER, "Before it comes %s.".formatted(next.step().challenge()),
             "A checklist is answered in order, so that nothing is passed over."));
   }
 
@@ -43,7 +44,7 @@ final class ChecklistAdmission {
     }
     boolean last = attempt.now().part(item.procedure().id()).filter(p -> p.items().getLast().equals(item)).isPresent();
     return last
-        ? no("no-later", "The last item of a checklist is not held: it says that nothing is.",
+        ? no(RefusalCode.NO_LATER, "The last item of a checklist is not held: it says that nothing is.",
         "Stop the checklist, and resume it when the item can be answered.")
         : inOrder(step);
   }
@@ -51,21 +52,21 @@ final class ChecklistAdmission {
   Optional<Refusal> stop(Event.ChecklistStopped e) {
     Optional<Card.Part> part = attempt.now().part(e.checklist());
     if (part.isEmpty() || part.get().procedure().kind() != Procedure.Kind.CHECKLIST) {
-      return no("no-such-checklist", "There is no such checklist on today's card.", "Reload the departure.");
+      return no(RefusalCode.NO_SUCH_CHECKLIST, "There is no such checklist on today's card.", "Reload the departure.");
     }
     List<Item> items = part.get().items();
     if (items.stream().allMatch(i -> attempt.now().marked(i).settled()) || items.stream()
         .noneMatch(i -> attempt.now().marked(i) != Status.OPEN)) {
-      return no("nothing-to-stop", "That checklist is not under way.", "There is nothing to stop.");
+      return no(RefusalCode.NOTHING_TO_STOP, "That checklist is not under way.", "There is nothing to stop.");
     }
     return attempt.now().stop(e.checklist()).isPresent()
-        ? no("stopped", "%s is stopped already.".formatted(part.get().procedure().title()),
+        ? no(RefusalCode.STOPPED, "%s is stopped already.".formatted(part.get().procedure().title()),
         "Resume it when you are ready.")
         : Optional.empty();
   }
 
   Optional<Refusal> resume(Event.ChecklistResumed e) {
     return attempt.now().stop(e.checklist()).isPresent() ? Optional.empty()
-        : no("not-stopped", "That checklist is not stopped.", "Go on with its next item.");
+        : no(RefusalCode.NOT_STOPPED, "That checklist is not stopped.", "Go on with its next item.");
   }
 }

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import neatlanyard.core.fleet.Refusal;
+import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.core.fleet.Rostered;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.log.Event;
@@ -22,17 +23,18 @@ final class CrewAdmission {
   /** Everything but taking a seat wants one. */
   Optional<Refusal> seated() {
     return attempt.now().seatOf(attempt.by()).isPresent() ? Optional.empty()
-        : no("no-seat", "You have not taken a seat in this departure.", "Take your seat first.");
+        : no(RefusalCode.NO_SEAT, "You have not taken a seat in this departure.", "Take your seat first.");
   }
 
   Optional<Refusal> seatTaken(Seat seat) {
     Optional<Rostered> place = attempt.now().opened().flight().place(attempt.by());
     if (place.isEmpty()) {
-      return no("not-rostered", "You are not on the crew of this flight.",
+      return no(RefusalCode.NOT_ROSTERED, "You are not on the crew of this flight.",
           "Ask whoever rosters the flight to put you on it.");
     }
     if (place.get().seat() != seat) {
-      return no("other-seat", "The roster has you in the %s seat.".formatted(Attempt.name(place.get().seat())),
+      return no(RefusalCode.OTHER_SEAT,
+          "The roster has you in the %s seat.".formatted(Attempt.name(place.get().seat())),
           "Take the %s seat.".formatted(Attempt.name(place.get().seat())));
     }
     return Optional.empty();
@@ -40,12 +42,12 @@ final class CrewAdmission {
 
   Optional<Refusal> interrupted() {
     return attempt.now().interrupted(attempt.by()).isEmpty() ? Optional.empty()
-        : no("interrupted", "You are called away already.", "Go on when you are back.");
+        : no(RefusalCode.INTERRUPTED, "You are called away already.", "Go on when you are back.");
   }
 
   Optional<Refusal> wentOn() {
     return attempt.now().interrupted(attempt.by()).isPresent() ? Optional.empty()
-        : no("not-interrupted", "You were not called away.", "Go on.");
+        : no(RefusalCode.NOT_INTERRUPTED, "You were not called away.", "Go on.");
   }
 
   /** By whoever works the panel, to a seat that is taken. */
@@ -55,22 +57,22 @@ final class CrewAdmission {
         .anyMatch(i -> i.procedure().kind().byPanel() && i.step().place().equals(e.panel()) && i.seats()
         .equals(Set.of(own)));
     if (!works) {
-      return no("not-yours", "That panel is not yours to hand over.", "Ask the seat that works it.");
+      return no(RefusalCode.NOT_YOUR_PANEL, "That panel is not yours to hand over.", "Ask the seat that works it.");
     }
     return e.to() == own || !attempt.now().seats().containsKey(e.to())
-        ? no("no-such-seat", "Nobody else sits in the %s seat.".formatted(Attempt.name(e.to())),
+        ? no(RefusalCode.NO_SUCH_SEAT, "Nobody else sits in the %s seat.".formatted(Attempt.name(e.to())),
         "Hand it to a seat that is taken.")
         : Optional.empty();
   }
 
   Optional<Refusal> tagHung(Event.TagHung e) {
     return words("tag", e.words()).or(() -> hanging(e.tag())
-        ? no("tag-exists", "That tag hangs already.", "Hang another.") : Optional.empty());
+        ? no(RefusalCode.TAG_EXISTS, "That tag hangs already.", "Hang another.") : Optional.empty());
   }
 
   Optional<Refusal> tagTaken(Event.TagTaken e) {
     return hanging(e.tag()) ? Optional.empty()
-        : no("no-such-tag", "That tag does not hang.", "Reload the departure.");
+        : no(RefusalCode.NO_SUCH_TAG, "That tag does not hang.", "Reload the departure.");
   }
 
   private boolean hanging(UUID tag) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import neatlanyard.core.fleet.Refusal;
+import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.core.flow.DayValues;
 import neatlanyard.core.flow.FoundSo;
 import neatlanyard.core.flow.Gates.Gate;
@@ -75,9 +76,9 @@ final class StepAdmission {
     Item item = attempt.item(step);
     String what = item.step().challenge();
     if (DayValues.askedBack(item)) {
-      return no("value-wanted", "%s wants what is seen, not that it is set.".formatted(what), "Say it.");
+      return no(RefusalCode.VALUE_WANTED, "%s wants what is seen, not that it is set.".formatted(what), "Say it.");
     }
-    return item.step().measures().flatMap(m -> no("value-wanted",
+    return item.step().measures().flatMap(m -> no(RefusalCode.VALUE_WANTED,
         "%s wants a value: %s.".formatted(what, m.quantity().name().toLowerCase(Locale.ROOT)),
         "Read it and enter it."));
   }
@@ -85,11 +86,12 @@ final class StepAdmission {
   private Optional<Refusal> readable(Event.Measured e) {
     Optional<Measure> measure = attempt.item(e.step()).step().measures();
     if (measure.isEmpty()) {
-      return no("no-value", "%s measures nothing.".formatted(attempt.item(e.step()).step().challenge()),
+      return no(RefusalCode.NO_VALUE, "%s measures nothing.".formatted(attempt.item(e.step()).step().challenge()),
           "Answer it without a value.");
     }
     if (!(Math.abs(e.value()) <= MOST_VALUE)) {
-      return no("not-a-value", "%s is not a value anybody reads.".formatted(e.value()), "Enter what is shown.");
+      return no(RefusalCode.NOT_A_VALUE,
+          "%s is not a value anybody reads.".formatted(e.value()), "Enter what is shown.");
     }
     return Optional.empty();
   }
@@ -98,17 +100,19 @@ final class StepAdmission {
   private Optional<Refusal> agreeing(Event.ValueSaid e) {
     Item item = attempt.item(e.step());
     if (!DayValues.askedBack(item)) {
-      return no("no-value", "%s asks for no value.".formatted(item.step().challenge()), "Answer it without one.");
+      return no(RefusalCode.NO_VALUE,
+          "%s asks for no value.".formatted(item.step().challenge()), "Answer it without one.");
     }
     List<String> choices = DayValues.choices(attempt.now(), item);
     boolean sayable = choices.isEmpty() ? DayValues.number(e.value()).isPresent() : choices.contains(e.value());
     if (!sayable) {
-      return no("not-a-value", "'%s' is not a value anybody sees there.".formatted(shortened(e.value())),
+      return no(RefusalCode.NOT_A_VALUE, "'%s' is not a value anybody sees there.".formatted(shortened(e.value())),
           "Say what is shown.");
     }
     return DayValues.of(attempt.now(), item)
         .filter(k -> !k.agrees(e.value()) && attempt.now().notes(e.step()).override().isEmpty())
-        .flatMap(k -> no("differs", "%s: %s.".formatted(item.step().challenge(), DayValues.against(e.value(), k)),
+        .flatMap(k -> no(RefusalCode.DIFFERS,
+            "%s: %s.".formatted(item.step().challenge(), DayValues.against(e.value(), k)),
             "Set it right and say it again, or say in words why it is different."));
   }
 
@@ -120,14 +124,14 @@ final class StepAdmission {
   private Optional<Refusal> known(StepId step) {
     return attempt.now().pack().step(step).isPresent()
         ? Optional.empty()
-        : no("no-such-step", "The pack has no step '%s'.".formatted(step), "Reload the departure.");
+        : no(RefusalCode.NO_SUCH_STEP, "The pack has no step '%s'.".formatted(step), "Reload the departure.");
   }
 
   private Optional<Refusal> needs(StepId step) {
     boolean passed = attempt.now().notes(step).override().isPresent();
     return passed ? Optional.empty() : gate(step).flatMap(g -> g.until().isPresent()
-        ? no("wait", g.words() + ".", "It is counted; it will call.")
-        : no("needs", g.words(), "Do that, then this."));
+        ? no(RefusalCode.WAIT, g.words() + ".", "It is counted; it will call.")
+        : no(RefusalCode.NEEDS, g.words(), "Do that, then this."));
   }
 
   /** What keeps a step closed at the time this happened. */
@@ -139,13 +143,14 @@ final class StepAdmission {
   private Optional<Refusal> closed(StepId step) {
     Item item = attempt.item(step);
     return attempt.picture().maySayWords(item) || DayValues.askedBack(item) ? Optional.empty()
-        : no("nothing-to-override", "Nothing keeps that step closed.", "Do it.");
+        : no(RefusalCode.NOTHING_TO_OVERRIDE, "Nothing keeps that step closed.", "Do it.");
   }
 
   private Optional<Refusal> findable(StepId step) {
     Item item = attempt.item(step);
     return FoundSo.may(attempt.now().pack(), item.procedure(), item.step()) ? Optional.empty()
-        : no("not-found", "%s is done, not found: it makes what follows safe.".formatted(item.step().challenge()),
+        : no(RefusalCode.MUST_BE_DONE,
+            "%s is done, not found: it makes what follows safe.".formatted(item.step().challenge()),
         "Do it.");
   }
 
@@ -153,10 +158,10 @@ final class StepAdmission {
     Optional<Waiting> wait = attempt.picture().waits().stream()
         .filter(w -> w.item().step().id().equals(step)).findFirst();
     if (wait.isEmpty()) {
-      return no("no-wait", "Nothing waits for that step.", "Reload the departure.");
+      return no(RefusalCode.NO_WAIT, "Nothing waits for that step.", "Reload the departure.");
     }
     return attempt.toCome(wait.get().until())
-        ? no("wait", "It is not over: %s.".formatted(wait.get().words()), "It is counted; it will call.")
+        ? no(RefusalCode.WAIT, "It is not over: %s.".formatted(wait.get().words()), "It is counted; it will call.")
         : Optional.empty();
   }
 
@@ -168,13 +173,13 @@ final class StepAdmission {
         .flatMap(f -> attempt.now().find(f).stream())
         .filter(f -> f.decision().isEmpty() && !f.measured())
         .findFirst()
-        .flatMap(f -> no("undecided", "Your find here has no decision yet: %s".formatted(f.note()),
+        .flatMap(f -> no(RefusalCode.UNDECIDED, "Your find here has no decision yet: %s".formatted(f.note()),
             "The commander decides on it; then the step can be done."));
   }
 
   Optional<Refusal> undone(StepId step) {
     return attempt.onCard(step).or(() -> attempt.now().marks(step).stream().noneMatch(m -> m.by().equals(attempt.by()))
-        ? no("nothing-to-undo", "You have said nothing of that step.",
+        ? no(RefusalCode.NOTHING_TO_UNDO, "You have said nothing of that step.",
         "Only what you said yourself can be taken back.")
         : undecidedFind(step));
   }
@@ -183,7 +188,7 @@ final class StepAdmission {
     return attempt.now().marks(step).stream().filter(m -> m.by().equals(attempt.by())).flatMap(m -> m.find().stream())
         .flatMap(f -> attempt.now().find(f).stream())
             .anyMatch(f -> !f.measured() || f.decision().isPresent())
-        ? no("find-stands", "A find is not taken back once it is raised.",
+        ? no(RefusalCode.FIND_STANDS, "A find is not taken back once it is raised.",
         "The commander can decide: nothing to enter.")
         : Optional.empty();
   }

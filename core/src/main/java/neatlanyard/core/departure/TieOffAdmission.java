@@ -9,6 +9,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import neatlanyard.core.fleet.Refusal;
+import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.core.lanyard.Tag;
 import neatlanyard.core.log.Event;
 
@@ -26,7 +27,7 @@ final class TieOffAdmission {
       return other;
     }
     if (attempt.now().card().isEmpty()) {
-      return no("no-card", "The card has not been cut yet.",
+      return no(RefusalCode.NO_CARD, "The card has not been cut yet.",
           "Enter the station report and the state of the day first.");
     }
     Map<String, String> reasons = e.accepted().stream()
@@ -34,13 +35,13 @@ final class TieOffAdmission {
     List<Tag> inTheWay = attempt.picture().inTheWay();
     List<Tag> never = inTheWay.stream().filter(t -> !t.kind().mayStay()).toList();
     if (!never.isEmpty()) {
-      return no("may-not-stay", "This may not stay, whatever the reason: %s.".formatted(titles(never)),
+      return no(RefusalCode.MAY_NOT_STAY, "This may not stay, whatever the reason: %s.".formatted(titles(never)),
           "Close it, or leave the aircraft to maintenance.");
     }
     List<Tag> without = inTheWay.stream()
         .filter(t -> Objects.requireNonNullElse(reasons.get(t.key()), "").isBlank()).toList();
     if (!without.isEmpty()) {
-      return no("not-bare", "The cord is not bare: %s.".formatted(titles(without)),
+      return no(RefusalCode.NOT_BARE, "The cord is not bare: %s.".formatted(titles(without)),
           "Close each, or give the commander's reason why it may stay.");
     }
     return reasons.values().stream().flatMap(r -> words("reason", r).stream()).findFirst();

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import neatlanyard.core.fleet.Refusal;
+import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.core.fleet.Role;
 
 /** A tail's technical log: its defects as the lines say. */
@@ -69,18 +70,19 @@ public final class TechLog {
    */
   public Optional<Refusal> refusal(TechAct act, Role role, DispatchList list, Instant at, ZoneId zone) {
     if (role != Role.MAINTENANCE) {
-      return no("maintenance-only", "Only maintenance control clears, defers or extends.", "Ask maintenance control.");
+      return no(RefusalCode.MAINTENANCE_ONLY,
+          "Only maintenance control clears, defers or extends.", "Ask maintenance control.");
     }
     Optional<Defect> known = defect(act.defect());
     if (act instanceof TechAct.Raised r) {
-      return known.isPresent() ? no("defect-exists", "That defect is in the log already.", "Reload the log.")
+      return known.isPresent() ? no(RefusalCode.DEFECT_EXISTS, "That defect is in the log already.", "Reload the log.")
           : words(r.what());
     }
     if (known.isEmpty()) {
-      return no("no-such-defect", "There is no such defect in this log.", "Reload the log.");
+      return no(RefusalCode.NO_SUCH_DEFECT, "There is no such defect in this log.", "Reload the log.");
     }
     if (known.get().cleared()) {
-      return no("cleared", "It is cleared already.", "Write a new defect if it is there again.");
+      return no(RefusalCode.CLEARED, "It is cleared already.", "Write a new defect if it is there again.");
     }
     return switch (act) {
       case TechAct.Raised r -> Optional.empty();
@@ -93,16 +95,19 @@ public final class TechLog {
   private static Optional<Refusal> deferred(Defect defect, TechAct.Deferred d, DispatchList list, ZoneId zone) {
     Optional<DispatchList.Entry> entry = list.entry(d.entry());
     if (entry.isEmpty()) {
-      return no("no-such-entry", "The list has no entry %s.".formatted(d.entry()), "Choose one of the list.");
+      return no(RefusalCode.NO_SUCH_ENTRY,
+          "The list has no entry %s.".formatted(d.entry()), "Choose one of the list.");
     }
     int most = entry.get().mayBeOut();
     if (d.count() < 1 || d.count() > most) {
-      return no("too-many", "%s allows %d of %d to be out, not %d.".formatted(d.entry(), most, entry.get()
+      return no(RefusalCode.TOO_MANY_OUT,
+          "%s allows %d of %d to be out, not %d.".formatted(d.entry(), most, entry.get()
           .installed(), d.count()), "Have it mended.");
     }
     LocalDate last = entry.get().lastDay(defect.first().at(), zone);
     return d.lastDay().isAfter(last)
-        ? no("too-long", "Category %s lets it wait until the end of %s.".formatted(entry.get().category(), last),
+        ? no(RefusalCode.TOO_LONG,
+            "Category %s lets it wait until the end of %s.".formatted(entry.get().category(), last),
         "Give that day or an earlier one.")
         : Optional.empty();
   }
@@ -110,38 +115,38 @@ public final class TechLog {
   private static Optional<Refusal> extended(Defect defect, TechAct.Extended e, DispatchList list, Instant at,
       ZoneId zone) {
     if (defect.deferred().isEmpty()) {
-      return no("not-deferred", "It is not deferred, so there is nothing to extend.", "Defer it first.");
+      return no(RefusalCode.NOT_DEFERRED, "It is not deferred, so there is nothing to extend.", "Defer it first.");
     }
     Defect.Terms terms = defect.deferred().get();
     Optional<DispatchList.Entry> entry = list.entry(terms.entry());
     if (entry.isEmpty() || !entry.get().category().mayBeExtended()) {
-      return no("not-extended", "Category %s is not extended.".formatted(entry.map(x -> x.category().name())
+      return no(RefusalCode.NOT_EXTENDED, "Category %s is not extended.".formatted(entry.map(x -> x.category().name())
           .orElse("unknown")), "Have it mended by the end of %s.".formatted(terms.lastDay()));
     }
     if (terms.extended() > 0) {
-      return no("extended-once", "It was extended once already.",
+      return no(RefusalCode.EXTENDED_ONCE, "It was extended once already.",
           "Have it mended by the end of %s.".formatted(terms.lastDay()));
     }
     if (LocalDate.ofInstant(at, zone).isAfter(terms.lastDay())) {
-      return no("run-out",
+      return no(RefusalCode.RUN_OUT,
           "It ran out at the end of %s; what has run out is not extended.".formatted(terms.lastDay()),
           "Have it mended.");
     }
     LocalDate last = terms.lastDay().plusDays(entry.get().category().days());
     return e.lastDay().isAfter(last) || !e.lastDay().isAfter(terms.lastDay())
-        ? no("wrong-day", "It may be extended until the end of %s at the latest.".formatted(last),
+        ? no(RefusalCode.WRONG_DAY, "It may be extended until the end of %s at the latest.".formatted(last),
         "Give a day after %s, up to that one.".formatted(terms.lastDay()))
         : Optional.empty();
   }
 
   private static Optional<Refusal> words(String words) {
     return words.isBlank() || words.length() > MOST_WORDS
-        ? no("words-missing", "It wants a few words, %d characters at most.".formatted(MOST_WORDS),
+        ? no(RefusalCode.WORDS_MISSING, "It wants a few words, %d characters at most.".formatted(MOST_WORDS),
         "Say what was done, or why.")
         : Optional.empty();
   }
 
-  private static Optional<Refusal> no(String code, String what, String tryThis) {
+  private static Optional<Refusal> no(RefusalCode code, String what, String tryThis) {
     return Optional.of(new Refusal(code, what, tryThis));
   }
 }

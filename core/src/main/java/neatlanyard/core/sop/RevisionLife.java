@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Refusal;
+import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.core.fleet.Role;
 
 /** Who may take a revision how far, and which one holds on a day. */
@@ -18,25 +19,27 @@ public final class RevisionLife {
   /** Why a draft may not be saved; empty when it may. @param there the revision of that name, where there is one */
   public static Optional<Refusal> saving(Optional<Revision> there, Role role) {
     if (!role.draws()) {
-      return no("not-your-role", "Only fleet standards draw up packs.",
+      return no(RefusalCode.NOT_YOUR_ROLE, "Only fleet standards draw up packs.",
           "Ask fleet standards, or say on a step that it does not fit.");
     }
     return there.filter(r -> r.life() == Revision.Life.PUBLISHED).flatMap(r ->
-        no("published", "Revision %s of %s is published and is never edited.".formatted(r.name(), r.pack()),
+        no(RefusalCode.PUBLISHED, "Revision %s of %s is published and is never edited.".formatted(r.name(), r.pack()),
             "Begin a new revision from it."));
   }
 
   /** Why somebody may not check a revision; empty when they may. @param stops how many faults nobody waived */
   public static Optional<Refusal> checking(Revision r, CrewId who, Role role, long stops) {
     if (!role.checksPacks()) {
-      return no("not-your-role", "A pack is checked by fleet standards, training or a captain.", "Ask one of them.");
+      return no(RefusalCode.NOT_YOUR_ROLE,
+          "A pack is checked by fleet standards, training or a captain.", "Ask one of them.");
     }
     if (r.life() != Revision.Life.DRAFT) {
-      return no("not-a-draft", "Revision %s is %s already.".formatted(r.name(), r.life().name()
+      return no(RefusalCode.NOT_A_DRAFT, "Revision %s is %s already.".formatted(r.name(), r.life().name()
           .toLowerCase(java.util.Locale.ROOT)), "There is nothing to check.");
     }
     if (r.authors().contains(who)) {
-      return no("second-person", "You saved an edition of this draft; somebody checks it who wrote none of it.",
+      return no(RefusalCode.SECOND_PERSON,
+          "You saved an edition of this draft; somebody checks it who wrote none of it.",
           "Ask a colleague.");
     }
     return faults(stops);
@@ -45,19 +48,20 @@ public final class RevisionLife {
   /** Why somebody may not publish a revision; empty when they may. */
   public static Optional<Refusal> publishing(Revision r, Role role, long stops, LocalDate effective, LocalDate today) {
     if (role != Role.STANDARDS) {
-      return no("not-your-role", "Only fleet standards publish packs.", "Ask fleet standards.");
+      return no(RefusalCode.NOT_YOUR_ROLE, "Only fleet standards publish packs.", "Ask fleet standards.");
     }
     if (r.life() != Revision.Life.CHECKED) {
       return r.life() == Revision.Life.DRAFT
-          ? no("not-checked", "Nobody has checked revision %s yet.".formatted(r.name()),
+          ? no(RefusalCode.NOT_CHECKED, "Nobody has checked revision %s yet.".formatted(r.name()),
           "A second person checks it first.")
-          : no("published", "Revision %s is published already.".formatted(r.name()), "Begin a new revision from it.");
+          : no(RefusalCode.PUBLISHED,
+              "Revision %s is published already.".formatted(r.name()), "Begin a new revision from it.");
     }
     if (effective.isBefore(today)) {
-      return no("past", "%s is past.".formatted(effective), "Give today or a later day.");
+      return no(RefusalCode.PAST, "%s is past.".formatted(effective), "Give today or a later day.");
     }
     if (effective.isAfter(today.plusYears(LATEST_YEARS))) {
-      return no("too-far", "%s is more than %d years away.".formatted(effective, LATEST_YEARS),
+      return no(RefusalCode.TOO_FAR, "%s is more than %d years away.".formatted(effective, LATEST_YEARS),
           "Give an earlier day.");
     }
     return faults(stops);
@@ -65,11 +69,11 @@ public final class RevisionLife {
 
   private static Optional<Refusal> faults(long stops) {
     return stops == 0 ? Optional.empty()
-        : no("faults", "The pack check finds %d faults in it that nobody waived.".formatted(stops),
+        : no(RefusalCode.FAULTS, "The pack check finds %d faults in it that nobody waived.".formatted(stops),
         "Mend them, or waive each with a reason.");
   }
 
-  private static Optional<Refusal> no(String code, String what, String tryThis) {
+  private static Optional<Refusal> no(RefusalCode code, String what, String tryThis) {
     return Optional.of(new Refusal(code, what, tryThis));
   }
 

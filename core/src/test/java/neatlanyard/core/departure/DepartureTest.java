@@ -361,7 +361,7 @@ public class DepartureTest {
         new TechState(List.of(), List.of(new TechState.Settled(find, true, "mended")), List.of())));
     assertThat(s.tags()).doesNotContain("Not fit to go");
     assertThat(s.tries(CAPTAIN, new Event.TechStatus(TechState.NONE))).as("no person writes it")
-        .isEqualTo("not-yours");
+        .isEqualTo("server-only");
   }
 
   @Test

@@ -236,7 +236,7 @@ final class Scene {
     Optional<Refusal> refusal =
         Admission.refusal(now, new Proposal(UUID.randomUUID(), at, by, device, event), at);
     if (refusal.isPresent()) {
-      return refusal.get().code();
+      return refusal.get().code().written();
     }
     Entry entry = entry(now.state().lastNumber() + 1, by, device, event, now.state().seatOf(by));
     now = now.apply(entry);

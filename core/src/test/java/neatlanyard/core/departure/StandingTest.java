@@ -125,7 +125,7 @@ public class StandingTest {
           .anyMatch(g -> g.until().filter(u -> !u.isAfter(now.plusSeconds(2))).isPresent());
       String refused = Admission.refusal(s.now,
           new Proposal(UUID.randomUUID(), now, owner, "d", new Event.StepDone(item.step().id())), now)
-          .map(r -> r.code()).orElse("");
+          .map(r -> r.code().written()).orElse("");
       if (!opens) {
         assertThat(Set.of("needs", "wait").contains(refused)).as("%s: %s", item.step().id(), refused)
             .isEqualTo(closed);

@@ -109,9 +109,9 @@ public class TogetherTest {
   @Test
   public void what_is_on_already_is_found_so_and_what_makes_it_safe_never_is() {
     Scene scene = Scene.ready(Scene.POWER);
-    assertThat(scene.tries(OFFICER, "d1", new Event.FoundSo(FIRE))).as("it proves").isEqualTo("not-found");
+    assertThat(scene.tries(OFFICER, "d1", new Event.FoundSo(FIRE))).as("it proves").isEqualTo("must-be-done");
     assertThat(scene.tries(OFFICER, "d1", new Event.FoundSo(HEATER))).as("off is where it rests")
-        .isEqualTo("not-found");
+        .isEqualTo("must-be-done");
     scene.says(OFFICER, new Event.FoundSo(APU));
     assertThat(scene.status("apu")).isEqualTo(Status.DONE);
     assertThat(scene.status("fire")).as("the fire warning is still to be proven").isEqualTo(Status.OPEN);
@@ -158,7 +158,7 @@ public class TogetherTest {
     PlaceId panel = new PlaceId("overhead");
     scene.says(OFFICER, new Event.StepDone(FIRE));
     assertThat(scene.tries(OFFICER, "d1", new Event.PanelHandedOver(new PlaceId("nowhere"), Seat.LEFT)))
-        .isEqualTo("not-yours");
+        .isEqualTo("not-your-panel");
     assertThat(scene.tries(OFFICER, "d1", new Event.PanelHandedOver(panel, Seat.RIGHT))).isEqualTo("no-such-seat");
     scene.says(OFFICER, new Event.PanelHandedOver(panel, Seat.LEFT));
     assertThat(scene.tries(OFFICER, "d1", new Event.StepDone(APU))).isEqualTo("other-seats-step");

@@ -179,7 +179,7 @@ public class DispatchTest {
         List.of(line(new TechAct.Raised(id, Optional.empty(), Optional.empty(), Optional.of(TIP), "bulb out"))));
     assertThat(refused(lines, new TechAct.Cleared(id, "changed"), Role.CAPTAIN)).isEqualTo("maintenance-only");
     assertThat(refused(lines, new TechAct.Deferred(id, BULB, 2, LocalDate.of(2027, 1, 17), "x"), Role.MAINTENANCE))
-        .isEqualTo("too-many");
+        .isEqualTo("too-many-out");
     assertThat(refused(lines, new TechAct.Deferred(id, BULB, 1, LocalDate.of(2027, 1, 18), "x"), Role.MAINTENANCE))
         .isEqualTo("too-long");
     assertThat(refused(lines, new TechAct.Extended(id, LocalDate.of(2027, 1, 20), "x"), Role.MAINTENANCE))
@@ -202,7 +202,7 @@ public class DispatchTest {
   }
 
   private static String refused(List<TechEntry> lines, TechAct act, Role role) {
-    return TechLog.of(lines).refusal(act, role, LIST, NOON, ZONE).map(r -> r.code()).orElse("");
+    return TechLog.of(lines).refusal(act, role, LIST, NOON, ZONE).map(r -> r.code().written()).orElse("");
   }
 
   private static void does(List<TechEntry> lines, TechAct act) {

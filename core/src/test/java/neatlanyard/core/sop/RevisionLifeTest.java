@@ -29,7 +29,7 @@ public class RevisionLifeTest {
   }
 
   private static String code(Optional<Refusal> refusal) {
-    return refusal.map(Refusal::code).orElse("");
+    return refusal.map(r -> r.code().written()).orElse("");
   }
 
   @Test

@@ -15,6 +15,7 @@ import neatlanyard.core.controls.Trace.Sample;
 import neatlanyard.core.controls.Trace;
 import neatlanyard.core.departure.Departure;
 import neatlanyard.core.fleet.Refusal;
+import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.core.flow.Positions;
 import neatlanyard.core.log.Event;
 import neatlanyard.core.log.Proposal;
@@ -32,6 +33,7 @@ import neatlanyard.server.departure.DepartureViews.Accepted;
 import neatlanyard.server.departure.DepartureViews.ControlsForm;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.problem.ProblemCode;
 import neatlanyard.server.settings.Settings;
 import neatlanyard.server.work.HeavyWork;
 import org.slf4j.Logger;
@@ -88,7 +90,8 @@ class ControlsController {
     Departure now = desk.departure();
     List<State> states = aircraft.read(
         now.state().pack(), Positions.last(now.picture().positions()), behaviour).orElseThrow(() ->
-        Problem.bad("no-such-behaviour", "The %s does not know '%s'.".formatted(aircraft.name(), behaviour)));
+        Problem.bad(ProblemCode.NO_SUCH_BEHAVIOUR,
+            "The %s does not know '%s'.".formatted(aircraft.name(), behaviour)));
     return new Accepted(
         desk.take(new Proposal(UUID.randomUUID(), clock.instant(), who.id(), device,
         new Event.AircraftRead(aircraft.name(), states))));
@@ -107,16 +110,18 @@ class ControlsController {
     String device = DepartureController.device(form.device() == null ? "" : form.device());
     String behaviour = form.behaviour() == null ? "" : form.behaviour();
     List<Sample> samples = aircraft.check(desk.state().pack().flightControls(), behaviour).orElseThrow(() ->
-        Problem.bad("no-such-behaviour", "The %s does not know '%s'.".formatted(aircraft.name(), behaviour)));
+        Problem.bad(ProblemCode.NO_SUCH_BEHAVIOUR,
+            "The %s does not know '%s'.".formatted(aircraft.name(), behaviour)));
     if (desk.state().seatOf(who.id()).isEmpty()) {
       throw Problem.refused(
-          new Refusal("no-seat", "You have not taken a seat in this departure.", "Take your seat first."));
+          new Refusal(RefusalCode.NO_SEAT, "You have not taken a seat in this departure.", "Take your seat first."));
     }
     if (desk.state().tiedOff().isPresent()) {
-      throw Problem.refused(new Refusal("tied-off", "This departure is tied off.", "Its record stands."));
+      throw Problem.refused(new Refusal(RefusalCode.TIED_OFF, "This departure is tied off.", "Its record stands."));
     }
     if (!running.add(desk)) {
-      throw Problem.refused(new Refusal("under-way", "A control check is under way.", "Watch it to its end."));
+      throw Problem.refused(new Refusal(RefusalCode.UNDER_WAY,
+          "A control check is under way.", "Watch it to its end."));
     }
     Thread.ofVirtual().start(() -> run(desk, who, device, samples));
   }

@@ -36,6 +36,7 @@ import neatlanyard.server.dispatch.TechDesk;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.problem.ProblemCode;
 import neatlanyard.server.sop.Circumstances;
 import neatlanyard.server.walkaround.PhotoDesk;
 import neatlanyard.server.weather.Reports;
@@ -150,7 +151,7 @@ class DepartureController {
     DepartureDesk desk = departures.require(id);
     List<EventForm> events = Objects.requireNonNullElse(form.events(), List.of());
     if (events.isEmpty() || events.size() > MOST_EVENTS || events.stream().anyMatch(Objects::isNull)) {
-      throw Problem.bad("bad-outbox", "An outbox holds 1 to %d events.".formatted(MOST_EVENTS));
+      throw Problem.bad(ProblemCode.BAD_OUTBOX, "An outbox holds 1 to %d events.".formatted(MOST_EVENTS));
     }
     if (events.size() > 1) {
       // The request itself was counted when it came in.
@@ -172,9 +173,9 @@ class DepartureController {
   }
 
   private long takeIn(DepartureDesk desk, SignedIn who, EventForm form) {
-    String kind = form.kind().orElseThrow(() -> Problem.bad("bad-event", "The event has no kind."));
+    String kind = form.kind().orElseThrow(() -> Problem.bad(ProblemCode.BAD_EVENT, "The event has no kind."));
     JsonNode body = form.body().filter(JsonNode::isObject).orElseThrow(() ->
-        Problem.bad("bad-event", "The event has no body, or it is not an object."));
+        Problem.bad(ProblemCode.BAD_EVENT, "The event has no body, or it is not an object."));
     if (kind.equals("seat-taken")) {
       departures.mustHaveRead(desk.state().opened(), who);
     }
@@ -197,7 +198,7 @@ class DepartureController {
     } catch (IllegalArgumentException e) {
       // Said below, together with a wrong version.
     }
-    throw Problem.bad("bad-event", "The event's id is not a UUID of version 7.");
+    throw Problem.bad(ProblemCode.BAD_EVENT, "The event's id is not a UUID of version 7.");
   }
 
   /** A device whose clock is years off still has its word taken, as of now. */
@@ -208,7 +209,7 @@ class DepartureController {
 
   static String device(String device) {
     if (!device.matches("[A-Za-z0-9-]{1," + LONGEST_DEVICE + "}")) {
-      throw Problem.bad("bad-event",
+      throw Problem.bad(ProblemCode.BAD_EVENT,
           "The device's name is 1 to %d letters, digits or hyphens.".formatted(LONGEST_DEVICE));
     }
     return device;
@@ -220,14 +221,15 @@ class DepartureController {
         case "day-set" -> new Event.DaySet(day(json.treeToValue(body, DayForm.class), now));
         case "tied-off" -> new Event.TiedOff(acceptances(json.treeToValue(body, TieOffForm.class), now));
         case "controls-checked", "aircraft-read" ->
-            throw Problem.bad("bad-event", "That comes from the aircraft's own data, not from a device.");
+            throw Problem.bad(ProblemCode.BAD_EVENT, "That comes from the aircraft's own data, not from a device.");
         case "verdict-taken" -> withCase((Event.VerdictTaken) EntryJson.event(kind, body), now);
         default -> EntryJson.event(kind, body);
       };
     } catch (JacksonException e) {
-      throw Problem.bad("bad-event", "The body of '%s' does not fit: %s".formatted(kind, e.getOriginalMessage()));
+      throw Problem.bad(ProblemCode.BAD_EVENT,
+          "The body of '%s' does not fit: %s".formatted(kind, e.getOriginalMessage()));
     } catch (IllegalArgumentException e) {
-      throw Problem.bad("bad-event", String.valueOf(e.getMessage()));
+      throw Problem.bad(ProblemCode.BAD_EVENT, String.valueOf(e.getMessage()));
     }
   }
 
@@ -251,7 +253,7 @@ class DepartureController {
     StationReport report = reports.read(form.report() == null ? "" : form.report());
     AirfieldId from = now.state().opened().flight().from();
     if (!report.station().equals(from.value())) {
-      throw Problem.bad("other-station",
+      throw Problem.bad(ProblemCode.OTHER_STATION,
           "The report is of %s; the flight departs from %s.".formatted(report.station(), from));
     }
     Airfield airfield = fleet.fleet().airfield(from)

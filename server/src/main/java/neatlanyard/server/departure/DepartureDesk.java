@@ -17,6 +17,7 @@ import neatlanyard.core.departure.Departure;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.FlightId;
 import neatlanyard.core.fleet.Refusal;
+import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.core.log.DepartureLog.StoredEntry;
 import neatlanyard.core.log.DepartureLog;
 import neatlanyard.core.log.Entry;
@@ -175,7 +176,7 @@ final class DepartureDesk {
     boolean same = before.proposal.by().equals(proposal.by()) && same(before.proposal.event(), proposal.event());
     if (!same) {
       throw Problem.refused(
-          new Refusal("id-used", "That event's id was used for another event.", "Send it under a new id."));
+          new Refusal(RefusalCode.ID_USED, "That event's id was used for another event.", "Send it under a new id."));
     }
     return before.number;
   }

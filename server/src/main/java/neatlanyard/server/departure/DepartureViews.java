@@ -1,5 +1,6 @@
 package neatlanyard.server.departure;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -7,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import neatlanyard.core.dispatch.Severity;
 import neatlanyard.core.dispatch.Verdict;
+import neatlanyard.core.fleet.Code;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.gauge.Judged;
 import neatlanyard.core.sop.Circumstance;
@@ -281,7 +283,8 @@ public final class DepartureViews {
   public record Answered(Optional<Long> number, Optional<RefusedView> refused) {}
 
   /** As the problem that the event would have been answered with alone. */
-  public record RefusedView(String code, String what, String tryThis, List<String> faults) {}
+  public record RefusedView(
+      @Schema(implementation = String.class) Code code, String what, String tryThis, List<String> faults) {}
 
   /** The state of the day as a device sends it; the rest is worked out. */
   public record DayForm(

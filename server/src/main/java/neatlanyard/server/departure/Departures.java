@@ -24,6 +24,7 @@ import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.fleet.FlightId;
 import neatlanyard.core.fleet.Flights;
 import neatlanyard.core.fleet.Refusal;
+import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.core.fleet.Registered;
 import neatlanyard.core.fleet.Tail;
 import neatlanyard.core.fleet.TailId;
@@ -44,6 +45,7 @@ import neatlanyard.server.dispatch.TechDesk;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.problem.ProblemCode;
 import neatlanyard.server.settings.Settings;
 import neatlanyard.server.sop.PackDesk;
 import neatlanyard.server.sop.Reading;
@@ -221,7 +223,7 @@ public class Departures {
     if (told.add(id)) {
       LOG.warn("The log of {} cannot be read", id, why);
     }
-    return Problem.of(HttpStatus.CONFLICT, "log-unreadable", "The log of this departure cannot be read.",
+    return Problem.of(HttpStatus.CONFLICT, ProblemCode.LOG_UNREADABLE, "The log of this departure cannot be read.",
         "Nothing of it was changed. Work from paper, and tell whoever runs the server: its own log says why.");
   }
 
@@ -255,7 +257,7 @@ public class Departures {
       return there.get();
     }
     if (flight.place(who.id()).isEmpty()) {
-      throw Problem.refused(new Refusal("not-rostered", "You are not on the crew of this flight.",
+      throw Problem.refused(new Refusal(RefusalCode.NOT_ROSTERED, "You are not on the crew of this flight.",
           "One of its crew opens it; then you can look on."));
     }
     DepartureDesk desk = desks.get(flight.id(), i -> {

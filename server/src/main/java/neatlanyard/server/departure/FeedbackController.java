@@ -9,6 +9,7 @@ import java.util.UUID;
 import java.util.stream.Stream;
 import neatlanyard.core.departure.Admission;
 import neatlanyard.core.fleet.CrewMember;
+import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.core.fleet.Role;
 import neatlanyard.core.log.DepartureLog;
 import neatlanyard.core.log.Entry;
@@ -25,6 +26,7 @@ import neatlanyard.server.departure.DepartureViews.FeedbackView;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.problem.ProblemCode;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -63,11 +65,12 @@ class FeedbackController {
   @PostMapping("/api/feedback/{id}/answer")
   void answer(@AuthenticationPrincipal SignedIn who, @PathVariable UUID id, @RequestBody AnswerForm form) {
     if (who.role() != Role.STANDARDS) {
-      throw Problem.of(HttpStatus.FORBIDDEN, "not-your-role", "Only fleet standards answer.", "Ask fleet standards.");
+      throw Problem.of(HttpStatus.FORBIDDEN, RefusalCode.NOT_YOUR_ROLE,
+          "Only fleet standards answer.", "Ask fleet standards.");
     }
     String words = form.words() == null ? "" : form.words().strip();
     if (words.isEmpty() || words.length() > Admission.MOST_WORDS) {
-      throw Problem.bad("bad-answer",
+      throw Problem.bad(ProblemCode.BAD_ANSWER,
           "An answer has 1 to %d characters, not %d.".formatted(Admission.MOST_WORDS, words.length()));
     }
     if (log.doesNotFit().stream().noneMatch(f -> f.entry().event().equals(id))) {

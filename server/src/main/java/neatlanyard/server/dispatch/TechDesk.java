@@ -30,6 +30,7 @@ import neatlanyard.core.dispatch.TechLogs;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.fleet.Refusal;
+import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.core.fleet.Registered;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.fleet.TypeId;
@@ -226,8 +227,9 @@ public class TechDesk {
     Import found = imports.find(number).orElseThrow(() -> Problem.notFound("No such file was brought in."));
     if (!imports.withdraw(number, clock.instant())) {
       throw Problem.refused(found.standing() == Standing.WITHDRAWN
-          ? new Refusal("withdrawn", "It was withdrawn already.", "Look at the list again.")
-          : new Refusal("in-use", "A departure of its tails went on since, or a later line is about its defects.",
+          ? new Refusal(RefusalCode.WITHDRAWN, "It was withdrawn already.", "Look at the list again.")
+          : new Refusal(RefusalCode.IN_USE,
+              "A departure of its tails went on since, or a later line is about its defects.",
               "Its lines stay; write the correction beside them."));
     }
     tell(found.tails().stream());

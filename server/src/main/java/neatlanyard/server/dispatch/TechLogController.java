@@ -12,6 +12,7 @@ import neatlanyard.core.dispatch.DispatchList.Entry;
 import neatlanyard.core.dispatch.DispatchList;
 import neatlanyard.core.dispatch.EntryId;
 import neatlanyard.core.dispatch.TechAct;
+import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.core.fleet.Registered;
 import neatlanyard.core.fleet.Role;
 import neatlanyard.core.fleet.TailId;
@@ -31,6 +32,7 @@ import neatlanyard.server.dispatch.TechViews.TechLogView;
 import neatlanyard.server.dispatch.TechViews.TermsView;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.problem.ProblemCode;
 import neatlanyard.server.work.HeavyWork;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -130,7 +132,7 @@ class TechLogController {
             "'%s' is not raised, deferred, extended or cleared.".formatted(form.kind()));
       };
     } catch (IllegalArgumentException e) {
-      throw Problem.bad("bad-line", String.valueOf(e.getMessage()));
+      throw Problem.bad(ProblemCode.BAD_LINE, String.valueOf(e.getMessage()));
     }
   }
 
@@ -224,7 +226,7 @@ class TechLogController {
 
   private static void maintenance(SignedIn who) {
     if (who.role() != Role.MAINTENANCE) {
-      throw Problem.of(HttpStatus.FORBIDDEN, "not-yours",
+      throw Problem.of(HttpStatus.FORBIDDEN, RefusalCode.NOT_YOUR_ROLE,
           "Only maintenance control brings in dispatch lists, logs and readings.", "Ask maintenance control.");
     }
   }

@@ -18,12 +18,14 @@ import neatlanyard.core.fleet.FleetTexts.FleetText;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.fleet.Flights;
 import neatlanyard.core.fleet.Refusal;
+import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.core.record.Chain;
 import neatlanyard.formats.fleet.FleetReader;
 import neatlanyard.formats.fleet.FlightsReader;
 import neatlanyard.formats.text.Read;
 import neatlanyard.server.fleet.FleetViews.OneTimePassword;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.problem.ProblemCode;
 import neatlanyard.server.work.HeavyWork;
 import org.springframework.stereotype.Service;
 
@@ -73,7 +75,8 @@ public class FleetDesk {
       case Read.Bad<Fleet> bad -> throw Problem.faulty("The fleet has faults.", bad.faults());
     });
     if (read.crew().size() > MOST_PEOPLE) {
-      throw Problem.bad("too-many", "%d people; %d are the most.".formatted(read.crew().size(), MOST_PEOPLE));
+      throw Problem.bad(ProblemCode.TOO_MANY_PEOPLE,
+          "%d people; %d are the most.".formatted(read.crew().size(), MOST_PEOPLE));
     }
     one.lock();
     try {
@@ -107,15 +110,16 @@ public class FleetDesk {
     one.lock();
     try {
       if (inForce().filter(t -> t.sha256().equals(edition)).isEmpty()) {
-        throw Problem.refused(new Refusal("changed", "Another fleet is in force by now.", "Look at it first."));
+        throw Problem.refused(new Refusal(RefusalCode.CHANGED,
+            "Another fleet is in force by now.", "Look at it first."));
       }
       FleetText before = texts.before().orElseThrow(() -> Problem.refused(new Refusal(
-          "nothing-before", "No other fleet was in force before it.", "Bring in the one that is right.")));
+          RefusalCode.NOTHING_BEFORE, "No other fleet was in force before it.", "Bring in the one that is right.")));
       Fleet read = FleetReader.read(before.text()).orThrow(before.operator());
       List<String> using = flights.all().stream().filter(f -> !has(read, f)).map(Flight::number).toList();
       if (!using.isEmpty()) {
         throw Problem.refused(new Refusal(
-            "in-use", "It is in use: %s.".formatted(
+            RefusalCode.IN_USE, "It is in use: %s.".formatted(
             String.join(", ", using.subList(0, Math.min(using.size(), MOST_NAMED)))),
             "Withdraw those flights first, or bring in a fleet that has what they need."));
       }
@@ -162,7 +166,7 @@ public class FleetDesk {
     try {
       flights.add(read);
     } catch (IllegalArgumentException e) {
-      throw Problem.bad("flight-exists", String.valueOf(e.getMessage()));
+      throw Problem.bad(ProblemCode.FLIGHT_EXISTS, String.valueOf(e.getMessage()));
     }
     signIns.write(by, Act.FLIGHTS_BROUGHT_IN, "%d flights".formatted(read.size()), read.stream().limit(MOST_NAMED)
         .map(f -> f.id().value()).collect(Collectors.joining(", ")));
@@ -175,7 +179,7 @@ public class FleetDesk {
         .orElseThrow(() -> Problem.notFound("There is no flight of that name."));
     if (!flights.withdraw(flight.id())) {
       throw Problem.refused(
-          new Refusal("in-use", "Its departure was opened, and its record stays.",
+          new Refusal(RefusalCode.IN_USE, "Its departure was opened, and its record stays.",
           "Bring in another flight beside it."));
     }
     signIns.write(by, Act.FLIGHT_WITHDRAWN, flight.id().value(), flight.number());

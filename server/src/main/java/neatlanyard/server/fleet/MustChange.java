@@ -3,6 +3,7 @@ package neatlanyard.server.fleet;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.problem.ProblemCode;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.Authentication;
@@ -23,7 +24,7 @@ class MustChange implements WebMvcConfigurer, HandlerInterceptor {
   public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
     Authentication in = SecurityContextHolder.getContext().getAuthentication();
     if (in != null && in.getPrincipal() instanceof SignedIn s && s.mustChange()) {
-      throw Problem.of(HttpStatus.FORBIDDEN, "must-change", "This password was for one use.",
+      throw Problem.of(HttpStatus.FORBIDDEN, ProblemCode.MUST_CHANGE, "This password was for one use.",
           "Choose your own first.");
     }
     return true;

@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.problem.ProblemCode;
 import neatlanyard.server.work.HeavyWork;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
@@ -50,7 +51,7 @@ final class Passwords {
   /** @throws Problem saying why it is too weak */
   void mustBeStrong(CrewId who, String old, String next) {
     weakness(who, old, next).ifPresent(why -> {
-      throw Problem.bad("weak-password", why);
+      throw Problem.bad(ProblemCode.WEAK_PASSWORD, why);
     });
   }
 

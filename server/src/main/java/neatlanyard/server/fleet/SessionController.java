@@ -7,6 +7,7 @@ import java.util.Optional;
 import neatlanyard.core.fleet.AccessLog.Act;
 import neatlanyard.core.fleet.Accounts.Account;
 import neatlanyard.core.fleet.Role;
+import neatlanyard.server.problem.ProblemCode;
 import neatlanyard.server.settings.Settings;
 import neatlanyard.server.fleet.FleetViews.About;
 import neatlanyard.server.fleet.FleetViews.Me;
@@ -55,7 +56,7 @@ class SessionController {
   @GetMapping("/api/session")
   Me me(@AuthenticationPrincipal @Nullable SignedIn who) {
     return Optional.ofNullable(who).map(SessionController::view).orElseThrow(() ->
-        Problem.of(HttpStatus.UNAUTHORIZED, "not-signed-in", "You are not signed in.", "Sign in."));
+        Problem.of(HttpStatus.UNAUTHORIZED, ProblemCode.NOT_SIGNED_IN, "You are not signed in.", "Sign in."));
   }
 
   @PostMapping("/api/session")

@@ -10,6 +10,7 @@ import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.fleet.Role;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.problem.ProblemCode;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 
@@ -45,7 +46,7 @@ public final class SignIns {
         .map(Account::passwordHash));
     if (!right || account.isEmpty()) {
       failed(name, caller);
-      throw Problem.of(HttpStatus.UNAUTHORIZED, "wrong-sign-in", "Name or password is not right.",
+      throw Problem.of(HttpStatus.UNAUTHORIZED, ProblemCode.WRONG_SIGN_IN, "Name or password is not right.",
           "Try again, or ask an administrator for a new one-time password.");
     }
     paid.right();
@@ -67,7 +68,7 @@ public final class SignIns {
     Tries.Try paid = tries.payForChange(who.id());
     if (!passwords.matches(who.id().value(), now, Optional.of(account.passwordHash()))) {
       failed(who.id().value(), caller);
-      throw Problem.bad("wrong-password", "The present password is not right.");
+      throw Problem.bad(ProblemCode.WRONG_PASSWORD, "The present password is not right.");
     }
     paid.right();
     passwords.mustBeStrong(who.id(), now, next);
@@ -100,7 +101,7 @@ public final class SignIns {
   void takeAway(CrewId by, CrewId id, String why) {
     Account account = accounts.find(id).orElseThrow(() -> Problem.notFound("There is no sign-in '%s'.".formatted(id)));
     if (by.equals(id)) {
-      throw Problem.bad("own-access", "Nobody takes away their own access.");
+      throw Problem.bad(ProblemCode.OWN_ACCESS, "Nobody takes away their own access.");
     }
     accounts.save(account.takenAway());
     sessions.endAll(id);

@@ -2,6 +2,7 @@ package neatlanyard.server.fleet;
 
 import neatlanyard.core.fleet.Accounts.Account;
 import neatlanyard.core.fleet.CrewId;
+import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.core.fleet.Role;
 import neatlanyard.server.problem.Problem;
 import org.springframework.http.HttpStatus;
@@ -15,7 +16,7 @@ public record SignedIn(CrewId id, String name, Role role, boolean mustChange, St
   /** @throws Problem unless this person is an administrator */
   public void mustAdminister() {
     if (role != Role.ADMINISTRATOR) {
-      throw Problem.of(HttpStatus.FORBIDDEN, "not-your-role",
+      throw Problem.of(HttpStatus.FORBIDDEN, RefusalCode.NOT_YOUR_ROLE,
           "Only administrators give and take away access, and bring in fleets and flights.",
           "Ask one of them.");
     }

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.concurrent.Semaphore;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.problem.ProblemCode;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 
@@ -100,7 +101,7 @@ final class Tries {
         made.release();
       }
     }
-    return Problem.later(HttpStatus.TOO_MANY_REQUESTS, "wait", "Too many wrong passwords.", after);
+    return Problem.later(HttpStatus.TOO_MANY_REQUESTS, ProblemCode.TOO_MANY_TRIES, "Too many wrong passwords.", after);
   }
 
   private Bucket bucket(String key, Share share) {

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import neatlanyard.core.fleet.Code;
 import neatlanyard.core.fleet.Refusal;
 import neatlanyard.formats.text.Fault;
 import org.springframework.http.HttpStatus;
@@ -12,21 +13,23 @@ import org.springframework.http.ProblemDetail;
 /** An answer that is not what was asked for, as problem details (RFC 9457) with a stable code and what to do. */
 public final class Problem extends RuntimeException {
   private final ProblemDetail detail;
+  private final Code code;
   private final List<String> faults;
   private Optional<Duration> after = Optional.empty();
 
-  private Problem(HttpStatus status, String code, String what, String tryThis, List<String> faults) {
+  private Problem(HttpStatus status, Code code, String what, String tryThis, List<String> faults) {
     super(what);
+    this.code = code;
     this.faults = List.copyOf(faults);
     detail = ProblemDetail.forStatusAndDetail(status, what);
     detail.setTitle(status.getReasonPhrase());
-    detail.setProperty("code", code);
+    detail.setProperty("code", code.written());
     detail.setProperty("tryThis", tryThis);
     detail.setProperty("faults", faults);
   }
 
   /** Something that may be asked again later. @param after when */
-  public static Problem later(HttpStatus status, String code, String what, Duration after) {
+  public static Problem later(HttpStatus status, Code code, String what, Duration after) {
     Problem later = of(status, code, what, "Again in %d seconds.".formatted(after.toSeconds()));
     later.after = Optional.of(after);
     return later;
@@ -52,9 +55,9 @@ public final class Problem extends RuntimeException {
     return Objects.requireNonNullElse(getMessage(), "");
   }
 
-  /** Its stable code. */
-  public String code() {
-    return text("code");
+  /** Why, for programs. */
+  public Code code() {
+    return code;
   }
 
   /** What to do. */
@@ -71,12 +74,12 @@ public final class Problem extends RuntimeException {
     return String.valueOf(Objects.requireNonNull(detail.getProperties()).get(property));
   }
 
-  public static Problem of(HttpStatus status, String code, String what, String tryThis) {
+  public static Problem of(HttpStatus status, Code code, String what, String tryThis) {
     return new Problem(status, code, what, tryThis, List.of());
   }
 
   public static Problem notFound(String what) {
-    return of(HttpStatus.NOT_FOUND, "not-found", what, "Go back to the list and choose again.");
+    return of(HttpStatus.NOT_FOUND, ProblemCode.NOT_FOUND, what, "Go back to the list and choose again.");
   }
 
   /** Something not allowed as things stand. */
@@ -87,11 +90,11 @@ public final class Problem extends RuntimeException {
   /** An input with faults, each named. */
   public static Problem faulty(String what, List<Fault> faults) {
     return new Problem(
-        HttpStatus.UNPROCESSABLE_CONTENT, "faulty", what, "Mend what is named; nothing was changed.",
+        HttpStatus.UNPROCESSABLE_CONTENT, ProblemCode.FAULTY, what, "Mend what is named; nothing was changed.",
         faults.stream().map(Fault::words).toList());
   }
 
-  public static Problem bad(String code, String what) {
+  public static Problem bad(Code code, String what) {
     return of(HttpStatus.UNPROCESSABLE_CONTENT, code, what, "Nothing was changed; mend it and send it again.");
   }
 }

@@ -35,7 +35,7 @@ class Problems extends ResponseEntityExceptionHandler {
   ResponseEntity<ProblemDetail> notKept(NotKept e) {
     LOG.error("{} {}", e.getMessage(), e.tryThis());
     return problem(
-        Problem.later(HttpStatus.SERVICE_UNAVAILABLE, "not-kept", e.getMessage()
+        Problem.later(HttpStatus.SERVICE_UNAVAILABLE, ProblemCode.NOT_KEPT, e.getMessage()
         + " Nothing was changed; your device keeps what you entered.", Duration.ofSeconds(5)));
   }
 
@@ -43,7 +43,7 @@ class Problems extends ResponseEntityExceptionHandler {
   @ExceptionHandler
   ResponseEntity<ProblemDetail> unforeseen(RuntimeException e, HttpServletRequest request) {
     LOG.error("{} {} failed", request.getMethod(), request.getRequestURI(), e);
-    return problem(Problem.of(HttpStatus.INTERNAL_SERVER_ERROR, "unforeseen", "The server failed at this.",
+    return problem(Problem.of(HttpStatus.INTERNAL_SERVER_ERROR, ProblemCode.UNFORESEEN, "The server failed at this.",
         "Nothing was changed. Your device keeps what you entered; tell whoever looks after the installation."));
   }
 
@@ -53,7 +53,8 @@ class Problems extends ResponseEntityExceptionHandler {
     Throwable cause = e.getMostSpecificCause();
     String why = cause instanceof tools.jackson.core.JacksonException j ? j.getOriginalMessage()
         : "it is not what is wanted here";
-    ProblemDetail detail = Problem.of(HttpStatus.BAD_REQUEST, "unreadable", "The request cannot be read: " + why,
+    ProblemDetail detail = Problem.of(HttpStatus.BAD_REQUEST, ProblemCode.UNREADABLE,
+        "The request cannot be read: " + why,
         "Nothing was changed; mend it and send it again.").detail();
     return ResponseEntity.badRequest().contentType(MediaType.APPLICATION_PROBLEM_JSON).body(detail);
   }

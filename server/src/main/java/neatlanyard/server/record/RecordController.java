@@ -7,6 +7,7 @@ import java.util.Optional;
 import neatlanyard.core.departure.Departure;
 import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.Refusal;
+import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.core.log.DepartureLog.StoredEntry;
 import neatlanyard.core.log.Entry;
 import neatlanyard.core.record.Chain;
@@ -102,7 +103,8 @@ class RecordController {
     Departure d = departures.departure(id);
     if (d.state().tiedOff().isEmpty()) {
       throw Problem.refused(
-          new Refusal("not-tied-off", "There is no record before the tie-off.", "The commander ties off first."));
+          new Refusal(RefusalCode.NOT_TIED_OFF,
+              "There is no record before the tie-off.", "The commander ties off first."));
     }
     return d;
   }

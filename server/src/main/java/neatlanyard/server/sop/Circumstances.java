@@ -7,6 +7,7 @@ import java.util.stream.Stream;
 import neatlanyard.core.sop.Circumstance;
 import neatlanyard.formats.text.Doc;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.problem.ProblemCode;
 import org.jspecify.annotations.Nullable;
 
 /** Reads what a form says of the day. */
@@ -19,7 +20,7 @@ public final class Circumstances {
     for (String name : names == null ? List.<String>of() : names) {
       circumstances.add(Stream.of(Circumstance.values()).filter(c -> Doc.written(c).equals(name)).findFirst()
           .orElseThrow(() ->
-          Problem.bad("no-such-circumstance", "'%s' is not something a day is asked for.".formatted(name))));
+          Problem.bad(ProblemCode.NO_SUCH_CIRCUMSTANCE, "'%s' is not something a day is asked for.".formatted(name))));
     }
     return circumstances;
   }

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import neatlanyard.core.fleet.CrewMember;
+import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.core.fleet.Role;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.fleet.Tail;
@@ -23,6 +24,7 @@ import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.FleetViews.BroughtIn;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.problem.ProblemCode;
 import neatlanyard.server.sop.PackDesk.RevisedPack;
 import neatlanyard.server.sop.SopViews.ChangesView;
 import neatlanyard.server.sop.SopViews.CheckView;
@@ -126,7 +128,7 @@ class PackController {
     mustDraw(who);
     Pack pack = desk.read(document, who.id());
     if (!pack.id().equals(pack(id)) || !pack.revision().equals(revision)) {
-      throw Problem.bad("other-revision",
+      throw Problem.bad(ProblemCode.OTHER_REVISION,
           "The document is %s revision %s, not %s revision %s.".formatted(pack.id(), pack.revision(), id, revision));
     }
     RevisedPack k = desk.save(PackWriter.yaml(pack), edition, who.id(), who.role());
@@ -140,11 +142,12 @@ class PackController {
     mustDraw(who);
     String name = form.revision() == null ? "" : form.revision().strip();
     if (!name.matches("[A-Za-z0-9][A-Za-z0-9.-]{0,29}")) {
-      throw Problem.bad("bad-name",
+      throw Problem.bad(ProblemCode.BAD_NAME,
           "'%s' is not a revision: up to 30 letters, digits, dots or hyphens.".formatted(name));
     }
     if (desk.all().stream().anyMatch(k -> k.pack().id().equals(pack(id)) && k.revision().name().equals(name))) {
-      throw Problem.bad("revision-exists", "There is a revision %s already; give yours another name.".formatted(name));
+      throw Problem.bad(ProblemCode.REVISION_EXISTS,
+          "There is a revision %s already; give yours another name.".formatted(name));
     }
     Pack pack = PackViewer.renamed(known(id, revision, who).pack(), name);
     return viewer.revision(desk.save(PackWriter.yaml(pack), 0, who.id(), who.role()));
@@ -162,7 +165,7 @@ class PackController {
       @RequestParam long edition,
       @RequestBody Publication form) {
     if (form.effective() == null) {
-      throw Problem.bad("no-day", "The day from which it holds is missing.");
+      throw Problem.bad(ProblemCode.NO_DAY, "The day from which it holds is missing.");
     }
     return viewer.revision(desk.publish(pack(id), revision, edition, form.effective(), who.id(), who.role()));
   }
@@ -245,14 +248,15 @@ class PackController {
 
   private static void mustDraw(SignedIn who) {
     if (!who.role().draws()) {
-      throw Problem.of(HttpStatus.FORBIDDEN, "not-your-role", "Only fleet standards draw up packs.",
+      throw Problem.of(HttpStatus.FORBIDDEN, RefusalCode.NOT_YOUR_ROLE, "Only fleet standards draw up packs.",
           "Ask fleet standards, or say on a step that it does not fit.");
     }
   }
 
   static void mustDrawOrCheck(SignedIn who) {
     if (!who.role().draws() && !who.role().checksPacks()) {
-      throw Problem.of(HttpStatus.FORBIDDEN, "not-your-role", "This is for those who draw up or check packs.",
+      throw Problem.of(HttpStatus.FORBIDDEN, RefusalCode.NOT_YOUR_ROLE,
+          "This is for those who draw up or check packs.",
           "Ask fleet standards.");
     }
   }
@@ -281,13 +285,13 @@ class PackController {
 
   private static Role role(String name) {
     return Stream.of(Role.values()).filter(r -> r.flies() && Doc.written(r).equals(name)).findFirst()
-        .orElseThrow(() -> Problem.bad("no-such-role",
+        .orElseThrow(() -> Problem.bad(ProblemCode.NO_SUCH_ROLE,
         "'%s' is not a role that flies; known are: captain, first-officer, engineer.".formatted(name)));
   }
 
   private static Seat seat(String name) {
     return Stream.of(Seat.values()).filter(s -> Doc.written(s).equals(name)).findFirst()
-        .orElseThrow(() -> Problem.bad("no-such-seat",
+        .orElseThrow(() -> Problem.bad(RefusalCode.NO_SUCH_SEAT,
         "'%s' is not a seat; known are: left, right, engineer.".formatted(name)));
   }
 }

@@ -14,6 +14,7 @@ import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.BooleanSupplier;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Refusal;
+import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.core.fleet.Role;
 import neatlanyard.core.fleet.TypeId;
 import neatlanyard.core.proof.Budget;
@@ -30,6 +31,7 @@ import neatlanyard.formats.sop.PackReader;
 import neatlanyard.formats.text.Fault;
 import neatlanyard.formats.text.Read;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.problem.ProblemCode;
 import neatlanyard.server.work.HeavyWork;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
@@ -81,7 +83,8 @@ public class PackDesk {
     try {
       return PackCheck.of(pack, Budget.until(stop));
     } catch (Budget.Stopped e) {
-      throw Problem.later(HttpStatus.SERVICE_UNAVAILABLE, "not-decided", "The check was not through in its time.",
+      throw Problem.later(HttpStatus.SERVICE_UNAVAILABLE, ProblemCode.NOT_DECIDED,
+          "The check was not through in its time.",
           Duration.ofSeconds(5));
     }
   }
@@ -144,7 +147,7 @@ public class PackDesk {
 
   private static Problem editedMeanwhile(Revision r) {
     return Problem.refused(
-        new Refusal("edited-meanwhile",
+        new Refusal(RefusalCode.EDITED_MEANWHILE,
         "Somebody else's edition of revision %s of %s is there.".formatted(r.name(), r.pack()),
         "Look at their edition first; nothing of it was changed."));
   }

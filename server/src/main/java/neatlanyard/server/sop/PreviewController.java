@@ -19,6 +19,7 @@ import neatlanyard.core.sop.QuantityId;
 import neatlanyard.core.sop.Situation;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.problem.ProblemCode;
 import neatlanyard.server.sop.SopViews.DifferenceView;
 import neatlanyard.server.sop.SopViews.PreviewCard;
 import neatlanyard.server.sop.SopViews.PreviewDay;
@@ -48,7 +49,7 @@ class PreviewController {
   PreviewView preview(@AuthenticationPrincipal SignedIn who, @RequestBody PreviewForm form) {
     List<PreviewDay> days = Objects.requireNonNullElse(form.days(), List.<PreviewDay>of());
     if (days.isEmpty() || days.size() > MOST_CARDS) {
-      throw Problem.bad("bad-preview", "One or two days are wanted, not %d.".formatted(days.size()));
+      throw Problem.bad(ProblemCode.BAD_PREVIEW, "One or two days are wanted, not %d.".formatted(days.size()));
     }
     Pack pack = pack(form, who);
     List<Card> cards = days.stream().map(d -> cut(pack, d)).toList();
@@ -76,7 +77,7 @@ class PreviewController {
   private Card cut(Pack pack, PreviewDay form) {
     TailId id = PackViewer.named(text(form.tail()), TailId::new, "tail");
     Tail tail = pack.tail(id).orElseThrow(() ->
-        Problem.bad("no-such-tail", "The pack does not cover %s.".formatted(id)));
+        Problem.bad(ProblemCode.NO_SUCH_TAIL, "The pack does not cover %s.".formatted(id)));
     Seat flying = text(form.flying()).equals("right") ? Seat.RIGHT : Seat.LEFT;
     Set<Circumstance> circumstances = Circumstances.of(form.circumstances());
     Day day = new Day(reports.read(text(form.report())), false, form.dark(), circumstances);

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Refusal;
+import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.core.fleet.Role;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.fleet.Tail;
@@ -18,6 +19,7 @@ import neatlanyard.core.sop.PackId;
 import neatlanyard.core.sop.Revision.Signed;
 import neatlanyard.core.sop.Revisions;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.problem.ProblemCode;
 import neatlanyard.server.sop.PackDesk.RevisedPack;
 import org.springframework.stereotype.Service;
 
@@ -83,7 +85,7 @@ public class Reading {
       long here = owed.changes.stream()
           .filter(c -> c.concerns(tail, to.pack().policy()) || c.concerns(tail, owed.since.pack().policy())).count();
       if (here > 0) {
-        throw Problem.refused(new Refusal("not-read",
+        throw Problem.refused(new Refusal(RefusalCode.NOT_READ,
             "Revision %s changed %d %s on %s for you since %s, and you have not read %s.".formatted(
                 to.revision().name(), here, here == 1 ? "thing" : "things", tail.id(), owed.since.revision().name(),
                 here == 1 ? "it" : "them"),
@@ -95,7 +97,7 @@ public class Reading {
   /** Somebody says that they have read it. */
   public void acknowledge(RevisedPack to, CrewId who) {
     if (to.revision().published().isEmpty()) {
-      throw Problem.bad("not-published",
+      throw Problem.bad(ProblemCode.NOT_PUBLISHED,
           "Revision %s is not published; there is nothing to acknowledge.".formatted(to.revision().name()));
     }
     revisions.acknowledge(to.pack().id(), to.revision().name(),

@@ -6,10 +6,12 @@ import java.util.UUID;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.fleet.FlightId;
 import neatlanyard.core.fleet.Flights;
+import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.core.fleet.Role;
 import neatlanyard.core.walkaround.Photos.Pending;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.problem.ProblemCode;
 import neatlanyard.server.walkaround.PhotoViews.ReceivedView;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
@@ -51,11 +53,11 @@ class PhotoController {
     Flight flight = flight(departure)
         .orElseThrow(() -> Problem.notFound("There is no flight '%s'.".formatted(departure)));
     if (flight.place(who.id()).isEmpty()) {
-      throw Problem.of(HttpStatus.FORBIDDEN, "not-rostered", "You are not on the crew of this flight.",
+      throw Problem.of(HttpStatus.FORBIDDEN, RefusalCode.NOT_ROSTERED, "You are not on the crew of this flight.",
           "Its crew takes the photos.");
     }
     if (!sha256.matches("[0-9a-f]{64}") || from < 0) {
-      throw Problem.bad("bad-photo", "The photo's hash or place is not one.");
+      throw Problem.bad(ProblemCode.BAD_PHOTO, "The photo's hash or place is not one.");
     }
     return view(desk.take(new Pending(id, flight.id(), sha256, total, 0, who.id(), clock.instant()), from, part));
   }
@@ -71,7 +73,7 @@ class PhotoController {
 
   private static void mustLookAfterAircraft(SignedIn who) {
     if (!who.role().flies() && who.role() != Role.MAINTENANCE) {
-      throw Problem.of(HttpStatus.FORBIDDEN, "not-your-role",
+      throw Problem.of(HttpStatus.FORBIDDEN, RefusalCode.NOT_YOUR_ROLE,
           "Photos of finds are for crews and maintenance control.", "Ask one of them.");
     }
   }

@@ -31,6 +31,7 @@ import neatlanyard.core.walkaround.Photos.Pending;
 import neatlanyard.core.walkaround.Photos.Photo;
 import neatlanyard.core.walkaround.Photos;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.problem.ProblemCode;
 import neatlanyard.server.work.HeavyWork;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
@@ -88,7 +89,7 @@ public class PhotoDesk {
       Optional<FlightId> of = photos.find(id).map(Photo::departure)
           .or(() -> photos.pending(id).map(Pending::departure)).or(() -> named.apply(id));
       if (of.filter(o -> !o.equals(departure)).isPresent()) {
-        throw Problem.bad("photo-other", "A photo of another departure was named.");
+        throw Problem.bad(ProblemCode.PHOTO_OTHER, "A photo of another departure was named.");
       }
     }
   }
@@ -101,7 +102,7 @@ public class PhotoDesk {
    */
   Here take(Pending photo, int from, byte[] part) {
     if (photo.total() < 1 || photo.total() > MOST_BYTES) {
-      throw Problem.of(HttpStatus.CONTENT_TOO_LARGE, "photo-too-large",
+      throw Problem.of(HttpStatus.CONTENT_TOO_LARGE, ProblemCode.PHOTO_TOO_LARGE,
           "The photo has %d bytes; %d is the most.".formatted(photo.total(), MOST_BYTES),
           "Take it again smaller; the find stands without it.");
     }
@@ -124,7 +125,7 @@ public class PhotoDesk {
 
   private static void mustBe(boolean same) {
     if (!same) {
-      throw Problem.bad("photo-other", "Another photo has that key.");
+      throw Problem.bad(ProblemCode.PHOTO_OTHER, "Another photo has that key.");
     }
   }
 
@@ -133,7 +134,7 @@ public class PhotoDesk {
     cleanUp();
     Photos.Underway underway = photos.underway(photo.by(), photo.departure());
     if (underway.ofPerson() >= MOST_OF_PERSON || underway.ofDeparture() >= MOST_OF_DEPARTURE) {
-      throw Problem.later(HttpStatus.TOO_MANY_REQUESTS, "photos-underway",
+      throw Problem.later(HttpStatus.TOO_MANY_REQUESTS, ProblemCode.PHOTOS_UNDERWAY,
           "%d photos of yours and %d of this departure are on their way; they finish first.".formatted(
           underway.ofPerson(), underway.ofDeparture()),
           Duration.ofSeconds(10));
@@ -155,7 +156,7 @@ public class PhotoDesk {
     int received = pending.received();
     if (from + part.length > received) {
       if (from != received || from + part.length > pending.total()) {
-        throw Problem.of(HttpStatus.CONFLICT, "photo-hole",
+        throw Problem.of(HttpStatus.CONFLICT, ProblemCode.PHOTO_HOLE,
             "%d bytes are here; the part begins at %d.".formatted(received, from), "Go on from where it is.");
       }
       photos.add(pending.id(), from, part);
@@ -173,7 +174,7 @@ public class PhotoDesk {
     byte[] bytes = photos.bytes(pending.id());
     try {
       if (!HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes)).equals(pending.sha256())) {
-        throw Problem.bad("photo-torn", "The photo arrived, but not as it was sent.");
+        throw Problem.bad(ProblemCode.PHOTO_TORN, "The photo arrived, but not as it was sent.");
       }
       byte[] jpeg = heavy.run(pending.by().value(), HeavyWork.Kind.PHOTO, stop -> picture(bytes));
       photos.keep(new Photo(pending.id(), pending.departure(), pending.sha256(), jpeg));
@@ -195,12 +196,13 @@ public class PhotoDesk {
     try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
       Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
       if (!readers.hasNext()) {
-        throw Problem.bad("not-a-picture", "That is not a picture that can be read; JPEG and PNG are.");
+        throw Problem.bad(ProblemCode.NOT_A_PICTURE, "That is not a picture that can be read; JPEG and PNG are.");
       }
       ImageReader reader = readers.next();
       try {
         if (!KINDS.contains(reader.getFormatName().toLowerCase(java.util.Locale.ROOT))) {
-          throw Problem.bad("not-a-picture", "A %s is not taken; JPEG and PNG are.".formatted(reader.getFormatName()));
+          throw Problem.bad(ProblemCode.NOT_A_PICTURE,
+              "A %s is not taken; JPEG and PNG are.".formatted(reader.getFormatName()));
         }
         reader.setInput(in, true, true);
         return jpeg(decoded(reader));
@@ -211,7 +213,7 @@ public class PhotoDesk {
       if (e instanceof Problem p) {
         throw p;
       }
-      throw Problem.bad("not-a-picture", "The picture is damaged and cannot be read.");
+      throw Problem.bad(ProblemCode.NOT_A_PICTURE, "The picture is damaged and cannot be read.");
     }
   }
 
@@ -221,7 +223,7 @@ public class PhotoDesk {
     ImageTypeSpecifier raw = reader.getRawImageType(0);
     int bitsAPixel = raw == null ? 4 * Byte.SIZE : Math.max(Byte.SIZE, raw.getColorModel().getPixelSize());
     if ((double) width * height * bitsAPixel / Byte.SIZE > MOST_DECODED_BYTES) {
-      throw Problem.bad("picture-too-large",
+      throw Problem.bad(ProblemCode.PICTURE_TOO_LARGE,
           "The picture is %d by %d at %d bits a pixel; decoded it may take %d million bytes.".formatted(
           width, height, bitsAPixel, MOST_DECODED_BYTES / 1_000_000));
     }
@@ -233,7 +235,7 @@ public class PhotoDesk {
     param.setSourceSubsampling(every, every, 0, 0);
     BufferedImage image = reader.read(0, param);
     if (damaged.get()) {
-      throw Problem.bad("not-a-picture", "The picture is damaged: part of it is missing.");
+      throw Problem.bad(ProblemCode.NOT_A_PICTURE, "The picture is damaged: part of it is missing.");
     }
     return image;
   }

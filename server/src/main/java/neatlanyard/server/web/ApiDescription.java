@@ -8,12 +8,15 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import neatlanyard.core.fleet.Code;
+import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.formats.text.Doc;
 import neatlanyard.server.controls.ControlViews;
 import neatlanyard.server.departure.DepartureViews;
 import neatlanyard.server.departure.ProgressChange;
 import neatlanyard.server.dispatch.TechViews;
 import neatlanyard.server.fleet.FleetViews;
+import neatlanyard.server.problem.ProblemCode;
 import neatlanyard.server.record.RecordViews;
 import neatlanyard.server.sop.CardViews;
 import neatlanyard.server.sop.SopViews;
@@ -30,6 +33,10 @@ class ApiDescription {
       CardViews.class, ControlViews.class, DepartureViews.class, FleetViews.class, RecordViews.class, SopViews.class,
       TechViews.class, PhotoViews.class, WeatherViews.class);
 
+  /** Every reason there is, of the rules and of the server. */
+  private static final List<String> CODES = Stream.<Code>concat(
+      Stream.of(RefusalCode.values()), Stream.of(ProblemCode.values())).map(Code::written).sorted().toList();
+
   @Bean
   OpenApiCustomizer requiredFields() {
     Map<String, Class<?>> records = VIEWS.stream()
@@ -43,6 +50,7 @@ class ApiDescription {
               .ifPresent(type -> {
                 require(schema, type);
                 asWritten(schema);
+                nameCodes(schema, type);
               }));
     };
   }
@@ -54,14 +62,23 @@ class ApiDescription {
                 .map(Schema.class::cast))
         .flatMap(s -> s).forEach(s -> asWritten((Schema<?>) s));
     if (schema.getEnum() != null) {
-      write(schema);
+      write(schema, schema.getEnum().stream().map(e -> Doc.written(e.toString())).toList());
     }
   }
 
-  private static <T> void write(Schema<T> schema) {
+  private static void nameCodes(Schema<?> schema, Class<?> type) {
+    for (RecordComponent c : type.getRecordComponents()) {
+      if (c.getType() == Code.class
+          && schema.getProperties() instanceof Map<?, ?> all && all.get(c.getName()) instanceof Schema<?> property) {
+        write(property, CODES);
+      }
+    }
+  }
+
+  private static <T> void write(Schema<T> schema, List<String> all) {
     @SuppressWarnings("unchecked") // An enum's names are strings, whatever the schema calls its type.
     Schema<String> names = (Schema<String>) schema;
-    names.setEnum(schema.getEnum().stream().map(e -> Doc.written(e.toString())).toList());
+    names.setEnum(all);
   }
 
   /** A change is described once for each kind of thing that changes, by its name and the thing's. */

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import neatlanyard.core.record.Characters;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.problem.ProblemCode;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.MethodParameter;
 import org.springframework.http.HttpInputMessage;
@@ -41,7 +42,7 @@ class BodyCharacters extends RequestBodyAdviceAdapter {
       Object body, HttpInputMessage message, MethodParameter parameter, Type type,
       Class<? extends HttpMessageConverter<?>> converter) {
     fault(body).ifPresent(why -> {
-      throw Problem.bad("bad-character", why);
+      throw Problem.bad(ProblemCode.BAD_CHARACTER, why);
     });
     return body;
   }

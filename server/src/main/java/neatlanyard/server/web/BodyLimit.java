@@ -10,6 +10,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Duration;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.problem.ProblemCode;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
@@ -40,10 +41,11 @@ class BodyLimit extends OncePerRequestFilter {
     long bytes = request.getContentLengthLong();
     long most = Body.of(request).mostBytes;
     if (bytes > most) {
-      refuse(response, Problem.of(HttpStatus.CONTENT_TOO_LARGE, "too-large",
+      refuse(response, Problem.of(HttpStatus.CONTENT_TOO_LARGE, ProblemCode.TOO_LARGE,
           "It has %d bytes; %d is the most.".formatted(bytes, most), "Send something smaller."));
     } else if (chunked && bytes < 0) {
-      refuse(response, Problem.of(HttpStatus.LENGTH_REQUIRED, "no-length", "The request does not say how long it is.",
+      refuse(response, Problem.of(HttpStatus.LENGTH_REQUIRED, ProblemCode.NO_LENGTH,
+          "The request does not say how long it is.",
           "Send its length."));
     } else {
       chain.doFilter(bytes > 0 ? new Timed(request, PATIENCE.plusSeconds(bytes / LEAST_BYTES_A_SECOND)) : request,

@@ -3,6 +3,7 @@ package neatlanyard.server.web;
 import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.http.HttpServletRequest;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.problem.ProblemCode;
 import org.springframework.boot.webmvc.error.ErrorController;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -25,7 +26,7 @@ class Errors implements ErrorController {
     }
     HttpStatus known = HttpStatus.resolve(status) == null ? HttpStatus.INTERNAL_SERVER_ERROR
         : HttpStatus.valueOf(status);
-    ProblemDetail detail = Problem.of(known, "refused",
+    ProblemDetail detail = Problem.of(known, ProblemCode.REFUSED,
         "The request was refused: %s.".formatted(known.getReasonPhrase()),
         "Nothing was changed. Load the page again.").detail();
     return ResponseEntity.status(known).contentType(MediaType.APPLICATION_PROBLEM_JSON).body(detail);

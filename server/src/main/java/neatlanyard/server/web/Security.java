@@ -1,8 +1,10 @@
 package neatlanyard.server.web;
 
 import jakarta.servlet.DispatcherType;
+import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.server.fleet.SessionCookies;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.problem.ProblemCode;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
@@ -37,9 +39,10 @@ class Security {
         .exceptionHandling(e -> e
             .authenticationEntryPoint(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED))
             .accessDeniedHandler((request, response, denied) -> answers.write(response, denied instanceof CsrfException
-                ? Problem.of(HttpStatus.FORBIDDEN, "no-token", "The token against forged requests is missing or old.",
+                ? Problem.of(HttpStatus.FORBIDDEN, ProblemCode.NO_TOKEN,
+                    "The token against forged requests is missing or old.",
                 "Load the page again.")
-                : Problem.of(HttpStatus.FORBIDDEN, "not-your-role", "This is not for your role.",
+                : Problem.of(HttpStatus.FORBIDDEN, RefusalCode.NOT_YOUR_ROLE, "This is not for your role.",
                 "Ask an administrator."))))
         .logout(l -> l.disable())
         .headers(h -> h.contentSecurityPolicy(c -> c.policyDirectives(

@@ -21,6 +21,7 @@ import java.util.concurrent.locks.Condition;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.BooleanSupplier;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.problem.ProblemCode;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 
@@ -180,11 +181,11 @@ public final class HeavyWork implements AutoCloseable {
       long own = lane.stream().filter(t -> t.asker.equals(task.asker)).count()
           + running.stream().filter(t -> t.kind == task.kind && t.asker.equals(task.asker) && !t.stopped).count();
       if (own >= task.kind.each) {
-        throw Problem.later(HttpStatus.TOO_MANY_REQUESTS, "one-at-a-time",
+        throw Problem.later(HttpStatus.TOO_MANY_REQUESTS, ProblemCode.ONE_AT_A_TIME,
             "You have as much of this under way as one may.", after(lane.size()));
       }
       if (lane.size() >= MOST_WAITING) {
-        throw Problem.later(HttpStatus.SERVICE_UNAVAILABLE, "busy", "The server is busy with long work.",
+        throw Problem.later(HttpStatus.SERVICE_UNAVAILABLE, ProblemCode.BUSY, "The server is busy with long work.",
             after(MOST_WAITING));
       }
       lane.add(task);
@@ -210,27 +211,27 @@ public final class HeavyWork implements AutoCloseable {
           alive.check();
         } catch (IOException gone) {
           drop(task);
-          throw gone("nobody-waits", "Whoever asked for it has gone.");
+          throw gone(ProblemCode.NOBODY_WAITS, "Whoever asked for it has gone.");
         }
       } catch (CancellationException e) {
-        throw gone("superseded", "It was asked again meanwhile.");
+        throw gone(ProblemCode.SUPERSEDED, "It was asked again meanwhile.");
       } catch (ExecutionException e) {
         throw switch (e.getCause()) {
           case RuntimeException r -> r;
           // A document can be made to take more memory or depth than there is: that is a fault of the document.
-          case StackOverflowError deep -> Problem.bad("too-deep", "It is nested too deeply.");
-          case OutOfMemoryError large -> Problem.bad("too-large", "It takes more memory than there is.");
+          case StackOverflowError deep -> Problem.bad(ProblemCode.TOO_DEEP, "It is nested too deeply.");
+          case OutOfMemoryError large -> Problem.bad(ProblemCode.TOO_LARGE, "It takes more memory than there is.");
           case null, default -> new IllegalStateException(e.getCause());
         };
       } catch (InterruptedException e) {
         drop(task);
         Thread.currentThread().interrupt();
-        throw gone("stopping", "The server is stopping.");
+        throw gone(ProblemCode.STOPPING, "The server is stopping.");
       }
     }
   }
 
-  private static Problem gone(String code, String what) {
+  private static Problem gone(ProblemCode code, String what) {
     return Problem.of(HttpStatus.CONFLICT, code, what, "Ask again.");
   }
 

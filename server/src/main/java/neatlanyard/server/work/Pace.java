@@ -7,6 +7,7 @@ import io.github.bucket4j.BlockingStrategy;
 import io.github.bucket4j.Bucket;
 import java.time.Duration;
 import neatlanyard.server.problem.Problem;
+import neatlanyard.server.problem.ProblemCode;
 import neatlanyard.server.settings.Settings;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
@@ -65,11 +66,13 @@ public final class Pace {
     try {
       long tokens = Math.min(several, times(kind.atOnce));
       if (!bucket.asBlocking().tryConsume(tokens, LONGEST_WAIT, BlockingStrategy.PARKING)) {
-        throw Problem.later(HttpStatus.TOO_MANY_REQUESTS, "too-many", "You asked for too much at once.", LONGEST_WAIT);
+        throw Problem.later(HttpStatus.TOO_MANY_REQUESTS, ProblemCode.TOO_OFTEN,
+            "You asked for too much at once.", LONGEST_WAIT);
       }
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
-      throw Problem.later(HttpStatus.SERVICE_UNAVAILABLE, "stopping", "The server is stopping.", LONGEST_WAIT);
+      throw Problem.later(HttpStatus.SERVICE_UNAVAILABLE, ProblemCode.STOPPING,
+          "The server is stopping.", LONGEST_WAIT);
     }
   }
 
