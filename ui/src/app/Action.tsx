@@ -1,6 +1,6 @@
 import { Button, type ButtonProps } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
-import type { ReactNode } from 'react'
+import { memo, useCallback, useLayoutEffect, useRef, type ReactNode } from 'react'
 import { Key } from './Key'
 
 interface ActionProps extends Pick<ButtonProps, 'size'> {
@@ -19,15 +19,33 @@ interface ActionProps extends Pick<ButtonProps, 'size'> {
 /** Something that can be done, by pointer or by its key, which stands beside it. */
 export const Action = ({ children, hotkey, shown, main = false, disabled = false, size, onAct }: ActionProps) => {
   useHotkeys([[hotkey, () => !disabled && onAct(), { preventDefault: true }]])
+  // Set before what it belongs to is seen: a press never does what the button did a moment ago.
+  const doing = useRef(onAct)
+  useLayoutEffect(() => {
+    doing.current = onAct
+  })
+  const act = useCallback(() => doing.current(), [])
   return (
-    <Button
+    <Face
       variant={main ? 'main' : 'outline'}
-      {...(size && { size })}
       disabled={disabled}
-      onClick={onAct}
-      rightSection={<Key>{shown ?? hotkey}</Key>}
+      keyed={shown ?? hotkey}
+      onAct={act}
+      {...(size && { size })}
     >
       {children}
-    </Button>
+    </Face>
   )
 }
+
+interface FaceProps extends Pick<ButtonProps, 'size' | 'variant' | 'disabled' | 'children'> {
+  keyed: string
+  onAct: () => void
+}
+
+/** What is seen of it: most presses on a screen change no other button, and drawing one is not free on a phone. */
+const Face = memo(({ keyed, onAct, children, ...looks }: FaceProps) => (
+  <Button {...looks} onClick={onAct} rightSection={<Key>{keyed}</Key>}>
+    {children}
+  </Button>
+))

@@ -57,7 +57,8 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
   // Who is away does nothing: the keys of a stage under the away screen would still be pressed.
   const away = live?.view.progress.seats.some((s) => s.seat === live.seat && s.away)
   const beginHanging = useCallback(() => setHanging(true), [])
-  const goAway = () => acting?.outbox.put('interrupted', {}, 'being called away')
+  const outbox = acting?.outbox
+  const goAway = useCallback(() => outbox?.put('interrupted', {}, 'being called away'), [outbox])
 
   useEffect(() => {
     if (live && !stage)
@@ -88,7 +89,9 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
   return (
     <div className={classes.screen}>
       <Header
-        view={live.view}
+        header={live.view.header}
+        day={live.view.card?.day}
+        tiedOff={live.view.progress.tiedOff !== undefined}
         connected={live.connected}
         waiting={live.out.waiting.length}
         {...(acting && { onHang: beginHanging, onAway: goAway })}

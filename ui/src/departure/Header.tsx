@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core'
 import { Link } from '@tanstack/react-router'
-import { useSyncExternalStore } from 'react'
-import type { DepartureView } from '../api.gen'
+import { memo, useSyncExternalStore } from 'react'
+import type { DayView, DepartureView } from '../api.gen'
 import { clockIsOff, span, useNow } from '../app/clock'
 import { Key } from '../app/Key'
 import { DayNight } from '../app/Switch'
@@ -11,8 +11,9 @@ import classes from './Header.module.css'
 /** More than these take two lines. */
 const MANY = 2
 
-interface HeaderProps {
-  view: DepartureView
+interface HeaderProps extends Pick<DepartureView, 'header'> {
+  day: DayView | undefined
+  tiedOff: boolean
   connected: boolean
   waiting: number
   /** To hang a tag by hand, and to be called away; where one can. */
@@ -21,11 +22,8 @@ interface HeaderProps {
 }
 
 /** The tail, the route, the day in three words, and the time to go. */
-export const Header = ({ view, connected, waiting, onHang, onAway }: HeaderProps) => {
-  const { header, card, progress } = view
-  const left = Date.parse(header.departs) - useNow()
+export const Header = memo(({ header, day, tiedOff, connected, waiting, onHang, onAway }: HeaderProps) => {
   const photos = useSyncExternalStore(onPhotos, photoState).waiting.length
-  const day = card?.day
   const chips = day
     ? [day.light, day.weather, ...day.circumstances.filter((c) => c.so).map((c) => c.words)].filter(Boolean)
     : []
@@ -78,9 +76,12 @@ export const Header = ({ view, connected, waiting, onHang, onAway }: HeaderProps
         </Button>
       )}
       <DayNight className={classes.plain!} />
-      <span className={classes.clock}>
-        {progress.tiedOff ? 'tied off' : left < 0 ? `${span(left)} past` : `${span(left)} to go`}
-      </span>
+      <span className={classes.clock}>{tiedOff ? 'tied off' : <ToGo departs={header.departs} />}</span>
     </header>
   )
+})
+
+const ToGo = ({ departs }: { departs: string }) => {
+  const left = Date.parse(departs) - useNow()
+  return left < 0 ? `${span(left)} past` : `${span(left)} to go`
 }

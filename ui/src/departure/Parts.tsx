@@ -1,6 +1,6 @@
 import { UnstyledButton } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import type { PartView } from '../api.gen'
 import { ChecklistStage } from '../checklist/ChecklistStage'
 import { ControlsStage } from '../controls/ControlsStage'
@@ -47,7 +47,8 @@ export const Parts = ({ live, stage, parts, wanted, onGo }: PartsProps) => {
     ['[', () => to(at - 1)],
     [']', () => to(at + 1)],
   ])
-  const schools = view.header.schools.filter((s) => s.stage === stage)
+  const all = view.header.schools
+  const schools = useMemo(() => all.filter((s) => s.stage === stage), [all, stage])
   const after = parts.slice(at + 1)
   const next = after.find((p) => (seat ? mine(p) : left(p) > 0))
   const goOn = next ? { title: next.title, go: () => setChosen(next.id) } : undefined

@@ -1,4 +1,5 @@
 import { UnstyledButton } from '@mantine/core'
+import { memo } from 'react'
 import type { ItemView, StepView } from '../api.gen'
 import { Slot } from '../app/Slot'
 import classes from './StepRows.module.css'
@@ -21,22 +22,42 @@ export const StepRows = ({ items, at, name, placeName, steps, statusOf, open, on
     {items.map((i, n) => (
       <li key={i.id}>
         {i.place !== (items[n - 1]?.place ?? at?.place) && <p className={classes.next}>{placeName(i.place)}</p>}
-        <UnstyledButton
-          className={classes.row}
-          data-now={i.id === at?.id || undefined}
-          data-settled={!open(i) || undefined}
-          onClick={() => onChoose(i.id)}
-        >
-          <Slot status={statusOf(i)} />
-          <span className={classes.rowChallenge}>
-            {i.challenge}
-            {i.added && <span className={classes.today}>today</span>}
-          </span>
-          <span className={classes.rowResponse}>
-            {steps[i.id]?.disagreed ? 'two answers' : (steps[i.id]?.reading?.shown ?? i.response)}
-          </span>
-        </UnstyledButton>
+        <Row
+          item={i}
+          now={i.id === at?.id}
+          status={statusOf(i)}
+          settled={!open(i)}
+          response={steps[i.id]?.disagreed ? 'two answers' : (steps[i.id]?.reading?.shown ?? i.response)}
+          onChoose={onChoose}
+        />
       </li>
     ))}
   </ul>
 )
+
+interface RowProps {
+  item: ItemView
+  /** Whether it is the step at hand. */
+  now: boolean
+  status: string
+  settled: boolean
+  /** What is to be seen, or what was read. */
+  response: string
+  onChoose: (step: string) => void
+}
+
+const Row = memo(({ item, now, status, settled, response, onChoose }: RowProps) => (
+  <UnstyledButton
+    className={classes.row}
+    data-now={now || undefined}
+    data-settled={settled || undefined}
+    onClick={() => onChoose(item.id)}
+  >
+    <Slot status={status} />
+    <span className={classes.rowChallenge}>
+      {item.challenge}
+      {item.added && <span className={classes.today}>today</span>}
+    </span>
+    <span className={classes.rowResponse}>{response}</span>
+  </UnstyledButton>
+))

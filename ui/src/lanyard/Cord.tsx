@@ -52,18 +52,13 @@ export const Cord = memo(({ beads, tags, shown, zone, bare, onGo, onTag, onHang 
       <ol className={classes.beads} ref={beadsOf}>
         {beads.map((bead, i) => (
           <li key={bead.stage} className={classes.stage}>
-            <UnstyledButton
-              className={classes.bead}
-              data-state={bead.state}
-              data-shown={bead.stage === shown || undefined}
-              onClick={() => onGo(bead.stage)}
-              aria-current={bead.stage === shown ? 'page' : undefined}
-            >
-              <span className={classes.knot} data-state={bead.state} aria-hidden="true" />
-              <span className={classes.title}>{bead.title}</span>
-              <kbd className={classes.key}>{BEAD_KEYS[i]}</kbd>
-              <span className={classes.facts}>{facts(bead, now, zone)}</span>
-            </UnstyledButton>
+            <Bead
+              bead={bead}
+              hotkey={BEAD_KEYS[i] ?? ''}
+              facts={facts(bead, now, zone)}
+              shown={bead.stage === shown}
+              onGo={onGo}
+            />
             <Hanging
               bead={bead}
               tags={tags.filter((t) => t.stage === bead.stage)}
@@ -91,6 +86,30 @@ export const Cord = memo(({ beads, tags, shown, zone, bare, onGo, onTag, onHang 
     </nav>
   )
 })
+
+interface BeadProps {
+  bead: BeadView
+  hotkey: string
+  facts: string
+  shown: boolean
+  onGo: (stage: string) => void
+}
+
+/** A stage; drawn anew when something of it is another, not each second. */
+const Bead = memo(({ bead, hotkey, facts, shown, onGo }: BeadProps) => (
+  <UnstyledButton
+    className={classes.bead}
+    data-state={bead.state}
+    data-shown={shown || undefined}
+    onClick={() => onGo(bead.stage)}
+    aria-current={shown ? 'page' : undefined}
+  >
+    <span className={classes.knot} data-state={bead.state} aria-hidden="true" />
+    <span className={classes.title}>{bead.title}</span>
+    <kbd className={classes.key}>{hotkey}</kbd>
+    <span className={classes.facts}>{facts}</span>
+  </UnstyledButton>
+))
 
 interface HangingProps {
   bead: BeadView
@@ -167,7 +186,7 @@ interface TagProps {
   onTag: (tag: TagView) => void
 }
 
-const Tag = ({ tag, pressing, zone, onTag }: TagProps) => (
+const Tag = memo(({ tag, pressing, zone, onTag }: TagProps) => (
   <div className={classes.hanging}>
     <span className={classes.string} aria-hidden="true" />
     <UnstyledButton
@@ -186,4 +205,4 @@ const Tag = ({ tag, pressing, zone, onTag }: TagProps) => (
       {tag.closes && <span className={classes.closes}>Closed by: {tag.closes}</span>}
     </UnstyledButton>
   </div>
-)
+))

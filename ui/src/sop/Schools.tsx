@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import type { SchoolView } from '../api.gen'
 import { Fold } from '../app/Fold'
 import classes from './Schools.module.css'
@@ -9,7 +10,7 @@ interface SchoolsProps {
 }
 
 /** What this fleet does where crews differ: a line that opens. */
-export const Schools = ({ line, schools }: SchoolsProps) => (
+export const Schools = memo(({ line, schools }: SchoolsProps) => (
   <Fold line={line} className={classes.schools!}>
     <dl>
       {schools.map((s) => (
@@ -20,4 +21,4 @@ export const Schools = ({ line, schools }: SchoolsProps) => (
       ))}
     </dl>
   </Fold>
-)
+))
