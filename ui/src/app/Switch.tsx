@@ -1,9 +1,10 @@
 import { Button, useComputedColorScheme, useMantineColorScheme } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
+import { memo } from 'react'
 import { Key } from './Key'
 
 /** Day or night, one key. */
-export const DayNight = ({ className }: { className?: string }) => {
+export const DayNight = memo(({ className }: { className?: string }) => {
   const { setColorScheme } = useMantineColorScheme()
   const shown = useComputedColorScheme('light')
   const toggle = () => setColorScheme(shown === 'dark' ? 'light' : 'dark')
@@ -19,4 +20,4 @@ export const DayNight = ({ className }: { className?: string }) => {
       {shown === 'dark' ? 'Day' : 'Night'}
     </Button>
   )
-}
+})

@@ -5,7 +5,7 @@ import { Action } from '../app/Action'
 import { Fold } from '../app/Fold'
 import { clockTime, day } from '../app/clock'
 import { WordsForm } from '../app/WordsForm'
-import { itemsOf } from '../live/marks'
+import { indexOf } from '../live/marks'
 import type { Live } from '../live/useDeparture'
 import { ReadingNote } from '../gauge/ReadingNote'
 import { PhotoRow } from './Photo'
@@ -139,7 +139,7 @@ export const FindsStage = ({ live }: { live: Live }) => {
         <ul className={classes.list} aria-label="Kept on this device">
           {kept.map((k) => (
             <li key={k.id}>
-              <b>{view.card && itemsOf(view.card).find((i) => i.id === k.step)?.challenge}</b>: {k.note}
+              <b>{view.card && indexOf(view.card).byId.get(k.step)?.challenge}</b>: {k.note}
               <span>kept on this device; the commander decides once it is sent</span>
               <PhotoRow ids={k.photos} of={k.note} />
             </li>

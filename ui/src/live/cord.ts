@@ -1,6 +1,6 @@
 import type { CardView, ItemView, StepView, TagView } from '../api.gen'
 import { serverNow } from '../app/clock'
-import { itemsOf, lastMark } from './marks'
+import { indexOf, lastMark } from './marks'
 
 type Steps = Record<string, StepView>
 
@@ -44,7 +44,7 @@ const deedOf = (step: StepView | undefined): Deed | undefined => {
 const hanging = (card: CardView, steps: Steps): Map<string, Hanging> => {
   const opened = new Map<string, Map<string, Deed>>()
   const closed = new Map<string, number>()
-  for (const item of itemsOf(card)) {
+  for (const item of indexOf(card).hooked) {
     const deed = deedOf(steps[item.id])
     if (!deed) continue
     for (const hook of item.opens) {
@@ -116,7 +116,7 @@ const tagOf = (card: CardView, key: string, h: Hanging, before: TagView | undefi
 /** What was done before a tag was hung that it closes is no longer so: it is asked for again, while that tag hangs. */
 const askedAgain = (card: CardView, steps: Steps, now: Map<string, Hanging>, touched: string[]): Steps => {
   const after = { ...steps }
-  for (const item of itemsOf(card)) {
+  for (const item of indexOf(card).hooked) {
     const step = steps[item.id]
     const done =
       step &&

@@ -1,5 +1,5 @@
 import type { DepartureView, StepView, TagView, WaitView } from '../api.gen'
-import { lastMark, partOf } from './marks'
+import { indexOf, lastMark } from './marks'
 import { waitedFor } from './waits'
 
 /** A find that hangs from words said here. */
@@ -31,7 +31,7 @@ const hung = (
   what: { detail: string; by: string; since: string },
   due?: TagView['stage'],
 ): TagView[] => {
-  const part = card && partOf(card, step)
+  const part = card && indexOf(card).partOf.get(step)
   if (!part) return []
   const order = progress.beads.map((b) => b.stage)
   const current = progress.beads.findIndex((b) => b.state === 'current')
@@ -100,7 +100,7 @@ export const looseEndsAfter = (
     const mark = after[id]?.status === 'later' ? after[id].marks.find((m) => m.outcome === 'later') : undefined
     if (!mark) return []
     // What a checklist holds is due with it.
-    const part = partOf(card, id)
+    const part = indexOf(card).partOf.get(id)
     const due = part?.kind === 'checklist' ? part.stage : undefined
     return hung(
       view,

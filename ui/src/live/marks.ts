@@ -1,11 +1,34 @@
 import type { CardView, ItemView, MarkView, PartView, Progress, StepView } from '../api.gen'
 
-/** All steps of a card, in its order. */
-export const itemsOf = (card: CardView): ItemView[] => card.parts.flatMap((p) => p.items)
+/** What is looked up in a card at each press, made once a card. */
+interface CardIndex {
+  /** All steps, in their order. */
+  items: ItemView[]
+  byId: ReadonlyMap<string, ItemView>
+  partOf: ReadonlyMap<string, PartView>
+  /** The steps that open or close something. */
+  hooked: ItemView[]
+  /** The steps that come after others. */
+  gated: ItemView[]
+}
 
-/** The procedure that a step of the card belongs to. */
-export const partOf = (card: CardView, step: string): PartView | undefined =>
-  card.parts.find((p) => p.items.some((i) => i.id === step))
+const indices = new WeakMap<CardView, CardIndex>()
+
+/** The same for as long as the card is the same. */
+export const indexOf = (card: CardView): CardIndex => {
+  const known = indices.get(card)
+  if (known) return known
+  const items = card.parts.flatMap((p) => p.items)
+  const made = {
+    items,
+    byId: new Map(items.map((i) => [i.id, i])),
+    partOf: new Map(card.parts.flatMap((p) => p.items.map((i) => [i.id, p]))),
+    hooked: items.filter((i) => i.opens.length + i.closes.length > 0),
+    gated: items.filter((i) => i.needs.length + i.afterWait.length > 0),
+  }
+  indices.set(card, made)
+  return made
+}
 
 /** Whether a seat is among those named; who sits in none is not. */
 export const among = (seats: readonly string[], seat: string): boolean => seats.includes(seat)

@@ -13,7 +13,7 @@ import type {
 } from '../api.gen'
 import { cordAfter } from './cord'
 import { looseEndsAfter, type RaisedHere, type SaidHere } from './looseEnds'
-import { itemsOf } from './marks'
+import { indexOf } from './marks'
 import type { Outgoing, Taken } from './outbox'
 import { answeredAnew, handedOver, oneHand, partsAfter } from './parts'
 import { gatesAfter, type SaidOfTimes, waitsAfter } from './waits'
@@ -103,7 +103,7 @@ interface SoFar extends Pick<Progress, 'steps' | 'seats' | 'waits' | 'tags'> {
   told: CardView
   /** With the panels handed over here; and its steps by their names. */
   card: CardView
-  items: Map<string, ItemView>
+  items: ReadonlyMap<string, ItemView>
   /** The checklists that were stopped here, with the name of who did; empty for those that went on since. */
   stopped: Map<string, string>
   /** How a stopped checklist goes on in this fleet. */
@@ -142,7 +142,7 @@ const beside = (s: SoFar, e: Said): void => {
     const { who } = s
     s.card = handedOver(s.card, String(e.body.panel), who.seat as Seat, e.body.to as Seat)
     const before = s.items
-    s.items = byId(s.card)
+    s.items = indexOf(s.card).byId
     // What is settled there stays so; the rest is asked of the seat that works it now.
     for (const item of s.items.values()) {
       const step = item === before.get(item.id) ? undefined : s.steps[item.id]
@@ -219,8 +219,6 @@ const NONE: readonly RaisedHere[] = []
 /** What came out last for what the server told last: most often one word more is said since. */
 const lastFor = new WeakMap<Progress, SoFar>()
 
-const byId = (card: CardView): Map<string, ItemView> => new Map(itemsOf(card).map((i) => [i.id, i]))
-
 const begin = ({ header, progress }: DepartureView, card: CardView, said: Said[], who: Who): SoFar => {
   const last = lastFor.get(progress)
   const same =
@@ -236,7 +234,7 @@ const begin = ({ header, progress }: DepartureView, card: CardView, said: Said[]
     seen: new Map(),
   }
   const stopped = new Map<string, string>()
-  const own = { told: card, card, items: byId(card), stopped, resuming: header.resuming, here, hang: tags }
+  const own = { told: card, card, items: indexOf(card).byId, stopped, resuming: header.resuming, here, hang: tags }
   return { said: [], who, number, steps: { ...steps }, seats, waits, tags, ...own }
 }
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { DepartureView, ItemView, Progress, TagView } from '../api.gen'
-import { itemsOf } from './marks'
+import { indexOf } from './marks'
 import type { Outgoing } from './outbox'
 import { type Who, withUnsent } from './overlay'
 import written from './unsent.cases.json'
@@ -113,8 +113,8 @@ describe.each(cases)('the words of seed $seed, said by $who.id', ({ who, resumin
         if (n % 40 === 0)
           expect(withUnsent({ ...view, progress: { ...view.progress } }, waiting, [], who).view).toEqual(after)
         // What a new card has no more is gone only once the server tells of it.
-        const now = itemsOf(after.card!).filter((i) => i.id in stands)
-        const answers = new Set(s.untrue ? itemsOf(checklistsAlone(card)).map((i) => i.id) : [])
+        const now = indexOf(after.card!).items.filter((i) => i.id in stands)
+        const answers = new Set(s.untrue ? indexOf(checklistsAlone(card)).items.map((i) => i.id) : [])
         const but = (all: object) => Object.fromEntries(Object.entries(all).filter(([id]) => !answers.has(id)))
         expect(but(standingOf(now, after.progress)), `steps after ${word}`).toEqual(but(stands))
         expect(hangingOf(after.progress), `tags after ${word}`).toEqual(hangs)

@@ -1,5 +1,5 @@
 import type { CardView, GateView, ItemView, StepView, WaitView } from '../api.gen'
-import { itemsOf, lastMark, partOf } from './marks'
+import { indexOf, lastMark } from './marks'
 import { done } from './parts'
 
 type Steps = Record<string, StepView>
@@ -29,7 +29,7 @@ const begun = (card: CardView, item: ItemView, steps: Steps): WaitView | undefin
 
 /** The steps that a time is for. */
 export const waitedFor = (card: CardView, step: string): ItemView[] =>
-  itemsOf(card).filter((i) => i.afterWait.includes(step))
+  indexOf(card).gated.filter((i) => i.afterWait.includes(step))
 
 /** Whether all that waited for it was done since, without going past it. */
 const used = (card: CardView, step: string, steps: Steps, said: SaidOfTimes): boolean => {
@@ -46,7 +46,7 @@ const used = (card: CardView, step: string, steps: Steps, said: SaidOfTimes): bo
  * server hears of it. The core's rule (Departure.waits), written again for a device that nobody answers.
  */
 export const waitsAfter = (card: CardView, told: WaitView[], steps: Steps, said: SaidOfTimes): WaitView[] => {
-  const ofSteps = itemsOf(card).flatMap((item) => {
+  const ofSteps = indexOf(card).items.flatMap((item) => {
     const now = begun(card, item, steps)
     const wait = now && (told.find((w) => w.step === item.id && w.since === now.since) ?? now)
     const step = steps[item.id]
@@ -70,22 +70,22 @@ export const gatesAfter = (
   steps: Steps,
   said: SaidOfTimes,
 ): Record<string, GateView[]> => {
-  const items = new Map(itemsOf(card).map((i) => [i.id, i]))
+  const { byId, gated, partOf } = indexOf(card)
   // What closes a stage is told with each of its open steps.
   const ofStage = (id: string): GateView[] => {
-    const stage = partOf(card, id)?.stage
+    const stage = partOf.get(id)?.stage
     const others = card.parts.filter((p) => p.stage === stage).flatMap((p) => p.items)
     return (others.map((i) => told[i.id]).find((g) => g?.some((x) => x.ofStage)) ?? []).filter((g) => g.ofStage)
   }
   const gates = { ...told }
-  for (const item of items.values()) {
+  for (const id of said.passed) if (byId.has(id)) gates[id] = []
+  for (const item of gated) {
     // Of a step that is taken back the server has told nothing: while it was done, nothing kept it closed.
     const here = (ids: string[]): ItemView[] =>
-      ids.filter((id) => said.steps.has(id) || said.steps.has(item.id)).flatMap((id) => items.get(id) ?? [])
+      ids.filter((id) => said.steps.has(id) || said.steps.has(item.id)).flatMap((id) => byId.get(id) ?? [])
     const needs = here(item.needs)
     const waits = here(item.afterWait)
-    if (said.passed.has(item.id)) gates[item.id] = []
-    else if (needs.length + waits.length > 0) {
+    if (!said.passed.has(item.id) && needs.length + waits.length > 0) {
       const again = new Set([...needs, ...waits].map((i) => i.id))
       gates[item.id] = [
         ...(told[item.id] ?? ofStage(item.id)).filter((g) => g.ofStage || !again.has(g.before)),
