@@ -2,6 +2,7 @@ package neatlanyard.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.ColorScheme;
@@ -21,6 +22,8 @@ import org.testng.annotations.Test;
 public class WalkMeasure extends AtTheDemo {
   private static final double BETWEEN_TAPS_MS = Double.parseDouble(
       System.getProperty("lanyard.between-taps-ms", "400"));
+  /** How long a finger stays down; at 0 what the press itself draws is still being drawn when it comes up. */
+  private static final int FINGER_DOWN_MS = Integer.getInteger("lanyard.finger-ms", 0);
 
   /** The browser's own event timing: from the input to the next paint, in steps of 8 ms. */
   private static final String WATCH = """
@@ -89,7 +92,8 @@ public class WalkMeasure extends AtTheDemo {
         wren.page.locator("main input[aria-label^='Value, ']").fill("80");
       }
       BoundingBox main = wren.page.locator("main button[data-variant=main]").first().boundingBox();
-      wren.page.mouse().click(main.x + main.width / 2, main.y + main.height / 2);
+      wren.page.mouse().click(main.x + main.width / 2, main.y + main.height / 2,
+          new Mouse.ClickOptions().setDelay(FINGER_DOWN_MS));
       // As long as a hand takes, so that the looking on does not slow what is looked at.
       wren.page.waitForTimeout(BETWEEN_TAPS_MS);
       wren.page.waitForCondition(() -> !wren.page.locator("main h1").textContent().equals(before));
