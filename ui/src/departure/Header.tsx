@@ -53,11 +53,7 @@ export const Header = memo(({ header, day, tiedOff, connected, waiting, onHang, 
           Not connected{waiting + photos > 0 ? `, ${waiting + photos} kept here` : ''}
         </span>
       )}
-      {clockIsOff() && (
-        <span className={classes.away} role="status" title={clockIsOff()}>
-          Device clock wrong
-        </span>
-      )}
+      <ClockOff />
       {onHang && (
         <Button
           variant="plain"
@@ -80,6 +76,19 @@ export const Header = memo(({ header, day, tiedOff, connected, waiting, onHang, 
     </header>
   )
 })
+
+/** Asked each second: the server may say only later that this device's clock is wrong. */
+const ClockOff = () => {
+  useNow()
+  const off = clockIsOff()
+  return (
+    off && (
+      <span className={classes.away} role="status" title={off}>
+        Device clock wrong
+      </span>
+    )
+  )
+}
 
 const ToGo = ({ departs }: { departs: string }) => {
   const left = Date.parse(departs) - useNow()
