@@ -51,12 +51,12 @@ export const PackPage = ({ me }: { me: Me }) => {
   return (
     <div className={classes.page}>
       <TopBar me={me} />
-      {pack.error && (
+      {(pack.error ?? editor.error) && (
         <div className={classes.pane}>
-          <ProblemNotice problem={pack.error} />
+          <ProblemNotice problem={(pack.error ?? editor.error)!} />
         </div>
       )}
-      {pack.isPending && (
+      {(pack.isPending || editor.isPending) && (
         <div className={classes.pane}>
           <Fetching what="the pack" />
         </div>

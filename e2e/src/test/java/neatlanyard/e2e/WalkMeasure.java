@@ -2,8 +2,8 @@ package neatlanyard.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
-import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.CDPSession;
+import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.ColorScheme;
 import com.google.gson.JsonObject;

@@ -7,8 +7,13 @@ public interface Code {
   /** Its constant. */
   String name();
 
-  /** As it is written in an answer: in lower case, with hyphens. */
+  /** As it is written in an answer. */
   default String written() {
-    return name().toLowerCase(Locale.ROOT).replace('_', '-');
+    return written(name());
+  }
+
+  /** How a constant is written outside of Java: in lower case, with hyphens. */
+  static String written(String constant) {
+    return constant.toLowerCase(Locale.ROOT).replace('_', '-');
   }
 }

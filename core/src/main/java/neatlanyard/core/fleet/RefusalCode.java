@@ -72,18 +72,18 @@ public enum RefusalCode implements Code {
   UNDER_WAY,
 
   // A revision and the fleet.
-  CHANGED,
   EDITED_MEANWHILE,
-  FAULTS,
   IN_USE,
   NOTHING_BEFORE,
   NOT_A_DRAFT,
   NOT_CHECKED,
   NOT_READ,
+  OTHER_FLEET,
   PAST,
   PUBLISHED,
   SECOND_PERSON,
   TOO_FAR,
+  UNWAIVED_FAULTS,
   WITHDRAWN,
 
   // Words.

@@ -1,6 +1,6 @@
 package neatlanyard.core.proof;
 
-import java.util.Locale;
+import neatlanyard.core.fleet.Code;
 
 /** What the pack check asks, each with why it is asked and where it comes from. */
 public enum Rule {
@@ -70,7 +70,7 @@ public enum Rule {
 
   /** How it is named in a waiver. */
   public String id() {
-    return name().toLowerCase(Locale.ROOT).replace('_', '-');
+    return Code.written(name());
   }
 
   /** Whether a pack with such a finding is not published; the others are advice. */

@@ -69,7 +69,7 @@ public final class RevisionLife {
 
   private static Optional<Refusal> faults(long stops) {
     return stops == 0 ? Optional.empty()
-        : no(RefusalCode.FAULTS, "The pack check finds %d faults in it that nobody waived.".formatted(stops),
+        : no(RefusalCode.UNWAIVED_FAULTS, "The pack check finds %d faults in it that nobody waived.".formatted(stops),
         "Mend them, or waive each with a reason.");
   }
 

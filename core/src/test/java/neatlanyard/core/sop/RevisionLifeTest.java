@@ -37,7 +37,7 @@ public class RevisionLifeTest {
     Revision draft = draft("1");
     assertThat(code(RevisionLife.checking(draft, ORRIN, Role.STANDARDS, 0))).isEqualTo("second-person");
     assertThat(code(RevisionLife.checking(draft, RAND, Role.FIRST_OFFICER, 0))).isEqualTo("not-your-role");
-    assertThat(code(RevisionLife.checking(draft, RAND, Role.TRAINING, 2))).isEqualTo("faults");
+    assertThat(code(RevisionLife.checking(draft, RAND, Role.TRAINING, 2))).isEqualTo("unwaived-faults");
     assertThat(code(RevisionLife.checking(draft, RAND, Role.TRAINING, 0))).isEmpty();
     assertThat(code(RevisionLife.publishing(draft, Role.STANDARDS, 0, TODAY, TODAY))).isEqualTo("not-checked");
     Revision checked = draft.checked(by(RAND));
@@ -46,7 +46,7 @@ public class RevisionLifeTest {
           .isEqualTo(role == Role.STANDARDS ? "" : "not-your-role");
     }
     assertThat(code(RevisionLife.publishing(checked, Role.STANDARDS, 0, TODAY.minusDays(1), TODAY))).isEqualTo("past");
-    assertThat(code(RevisionLife.publishing(checked, Role.STANDARDS, 1, TODAY, TODAY))).isEqualTo("faults");
+    assertThat(code(RevisionLife.publishing(checked, Role.STANDARDS, 1, TODAY, TODAY))).isEqualTo("unwaived-faults");
   }
 
   @Test

@@ -7,13 +7,13 @@ import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import neatlanyard.core.fleet.Code;
 import neatlanyard.core.record.Characters;
 import org.snakeyaml.engine.v2.api.LoadSettings;
 import org.snakeyaml.engine.v2.api.lowlevel.Parse;
@@ -122,9 +122,9 @@ public final class Doc {
       if (depth > DEEPEST) {
         faults.add(at(event.getStartMark(), "It is nested deeper than %d levels.".formatted(DEEPEST)));
       }
-      values += event instanceof ScalarEvent ? 1 : 0;
+      values += event instanceof ScalarEvent || event instanceof CollectionStartEvent ? 1 : 0;
       if (values > MOST_VALUES) {
-        faults.add(at(event.getStartMark(), "It has more than %d values and names of fields.".formatted(MOST_VALUES)));
+        faults.add(at(event.getStartMark(), "It has more than %d values, lists and fields.".formatted(MOST_VALUES)));
       }
       if (!faults.isEmpty()) {
         return;
@@ -298,7 +298,7 @@ public final class Doc {
 
   /** The same, where only the constant's name is known. */
   public static String written(String constant) {
-    return constant.toLowerCase(Locale.ROOT).replace('_', '-');
+    return Code.written(constant);
   }
 
   /** The names of the fields that are there, in the order of the document. */

@@ -186,6 +186,7 @@ public class FuzzTest {
       new Text("a plain scalar of lines", "format: x\n" + "  ab\n".repeat(n / 5)),
       new Text("a JSON text", "{\"format\":\"" + x + "\"}"),
       new Text("many small ones", "format: [" + "a,".repeat(n / 2) + "]"),
+      new Text("many empty ones", "format: [" + "[],".repeat(n / 3) + "]"),
       new Text("many fields", fields(n)),
       new Text("escapes", "format: \"" + "\\u0041".repeat(n / 6) + "\""),
       new Text("a directive", "%" + x),

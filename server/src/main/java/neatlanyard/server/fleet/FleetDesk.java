@@ -110,7 +110,7 @@ public class FleetDesk {
     one.lock();
     try {
       if (inForce().filter(t -> t.sha256().equals(edition)).isEmpty()) {
-        throw Problem.refused(new Refusal(RefusalCode.CHANGED,
+        throw Problem.refused(new Refusal(RefusalCode.OTHER_FLEET,
             "Another fleet is in force by now.", "Look at it first."));
       }
       FleetText before = texts.before().orElseThrow(() -> Problem.refused(new Refusal(
