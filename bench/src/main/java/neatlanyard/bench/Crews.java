@@ -77,6 +77,11 @@ final class Crews implements AutoCloseable {
     return send(crew, "step-done", "{\"step\":\"%s\"}".formatted(STEPS.get(Math.floorMod(turn, STEPS.size()))));
   }
 
+  /** Asks what costs the server nothing. */
+  void ask(int crew) throws Exception {
+    of(crew).get("/api/about");
+  }
+
   private long send(int crew, String kind, String body) throws Exception {
     ThreadLocalRandom random = ThreadLocalRandom.current();
     UUID id = new UUID(

@@ -18,7 +18,7 @@ final class Device {
   /** Nobody signed in. */
   Device(String url) throws Exception {
     this.url = url;
-    send(HttpRequest.newBuilder(URI.create(url + "/api/about")).build());
+    get("/api/about");
   }
 
   Device(String url, String who, String password) throws Exception {
@@ -28,6 +28,10 @@ final class Device {
 
   private HttpResponse<String> send(HttpRequest request) throws Exception {
     return http.send(request, HttpResponse.BodyHandlers.ofString());
+  }
+
+  String get(String path) throws Exception {
+    return send(HttpRequest.newBuilder(URI.create(url + path)).build()).body();
   }
 
   /** @return the status, whatever it is */

@@ -19,6 +19,7 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.ReducedMotion;
 import com.microsoft.playwright.options.RequestOptions;
+import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
@@ -58,16 +59,30 @@ final class Crew {
 
   /** Signs in one of the demo's people. */
   static Crew in(Browser browser, Application app, String name, ColorScheme light) {
-    Crew crew = at(browser, app, light);
-    crew.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name)).click();
-    assertThat(crew.page.getByText("Ternholm – Vesk")).isVisible();
-    return crew;
+    return at(browser, app, light).signIn(name);
+  }
+
+  /** The same in a browser that keeps the application, which comes up again without a network. */
+  static Crew keeping(Browser browser, Application app, String name, ColorScheme light) {
+    return at(browser, app, light, ServiceWorkerPolicy.ALLOW).signIn(name);
+  }
+
+  private Crew signIn(String name) {
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name)).click();
+    assertThat(page.getByText("Ternholm – Vesk")).isVisible();
+    return this;
   }
 
   /** At the front page, not signed in. */
   static Crew at(Browser browser, Application app, ColorScheme light) {
+    // To keep the application takes each new browser a tenth of what a test takes.
+    return at(browser, app, light, ServiceWorkerPolicy.BLOCK);
+  }
+
+  private static Crew at(Browser browser, Application app, ColorScheme light, ServiceWorkerPolicy keeps) {
     BrowserContext context = browser.newContext(new Browser.NewContextOptions()
-        .setViewportSize(1280, 800).setColorScheme(light).setReducedMotion(ReducedMotion.REDUCE));
+        .setViewportSize(1280, 800).setColorScheme(light).setReducedMotion(ReducedMotion.REDUCE)
+        .setServiceWorkers(keeps));
     Page page = context.newPage();
     page.navigate(app.url());
     return new Crew(page, app.url());

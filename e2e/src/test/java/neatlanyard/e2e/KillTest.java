@@ -34,7 +34,7 @@ import org.testng.annotations.Test;
  */
 public class KillTest {
   /** `./lanyard bench kills` asks for more. */
-  private static final int KILLS = Integer.getInteger("lanyard.kills", 10);
+  private static final int KILLS = Integer.getInteger("lanyard.kills", 5);
   private static final long SEED = Long.getLong("lanyard.seed", 20_270_114L);
 
   /** A device that says what it was told, and forgets nothing of it. */

@@ -35,7 +35,7 @@ public class TabsTest extends AtTheDemo {
 
   @Test
   public void five_tabs_without_a_network_lose_nothing_and_say_nothing_twice() throws Exception {
-    Crew wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.LIGHT).takeSeat("right").cutCard();
+    Crew wren = Crew.keeping(browser, app, "Wren Adeyo", ColorScheme.LIGHT).takeSeat("right").cutCard();
     Crew ida = Crew.in(browser, app, "Ida Marsk", ColorScheme.DARK).takeSeat("left");
     wren.stage("Safe, then power");
     assertThat(wren.heading(FIRST.getFirst())).isVisible();
@@ -108,7 +108,7 @@ public class TabsTest extends AtTheDemo {
   @Test
   @Killed
   public void a_new_version_in_mid_walk_sends_what_was_said_to_the_old_one() throws Exception {
-    Crew wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.LIGHT).takeSeat("right").cutCard();
+    Crew wren = Crew.keeping(browser, app, "Wren Adeyo", ColorScheme.LIGHT).takeSeat("right").cutCard();
     wren.stage("Safe, then power");
     assertThat(wren.heading(FIRST.getFirst())).isVisible();
     kept(wren.page);
@@ -138,7 +138,7 @@ public class TabsTest extends AtTheDemo {
 
   @Test
   public void a_refused_word_stays_until_it_is_read_and_can_be_said_again() throws Exception {
-    Crew wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.LIGHT).takeSeat("right").cutCard();
+    Crew wren = Crew.keeping(browser, app, "Wren Adeyo", ColorScheme.LIGHT).takeSeat("right").cutCard();
     wren.stage("Safe, then power");
     AtomicInteger refused = new AtomicInteger();
     wren.page.route("**/outbox", route -> {

@@ -15,7 +15,7 @@ import org.testng.annotations.Test;
 /** Requests that nobody would send, to each way in that takes a text: never a 5xx, and an answer in good time. */
 public class FuzzTest extends AtTheServer {
   /** In all; `./lanyard bench fuzz` asks for more. */
-  private static final int REQUESTS = Integer.getInteger("lanyard.fuzz", 100_000) / 20;
+  private static final int REQUESTS = Integer.getInteger("lanyard.fuzz", 50_000) / 20;
   private static final long SEED = Long.getLong("lanyard.seed", 20_270_114L);
   private static final Duration LONGEST = Duration.ofSeconds(1);
 

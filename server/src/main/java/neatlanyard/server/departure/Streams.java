@@ -6,9 +6,11 @@ import java.util.List;
 import java.util.function.Consumer;
 import neatlanyard.server.fleet.SessionDesk;
 import neatlanyard.server.fleet.SignedIn;
+import org.springframework.context.event.ContextClosedEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
-/** The open streams: each ends with its session, and nobody has more than a few. */
+/** The open streams: each ends with its session or the application, and nobody has more than a few. */
 @Component
 public final class Streams {
   /** A tablet, a phone and a desk, with some tabs each. */
@@ -46,6 +48,16 @@ public final class Streams {
 
   private void sessionEnded(String session) {
     of(session).forEach(Subscriber::end);
+  }
+
+  /** They never end by themselves, and whoever stops the application would wait for them. */
+  @EventListener(ContextClosedEvent.class)
+  void applicationStops() {
+    all().forEach(Subscriber::end);
+  }
+
+  private synchronized List<Subscriber> all() {
+    return List.copyOf(open);
   }
 
   /** How many there are. */

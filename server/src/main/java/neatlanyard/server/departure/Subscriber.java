@@ -54,7 +54,7 @@ final class Subscriber {
     return who;
   }
 
-  /** Ends it: its session ended, or the same person listens in too many places. */
+  /** Ends it: its session or the application ended, or the same person listens in too many places. */
   void end() {
     open = false;
     emitter.complete();

@@ -93,10 +93,10 @@ final class Passwords {
 
   /** Whether a password is the one that was hashed; without a hash it takes as long and is not. */
   boolean matches(String asker, String password, Optional<String> hash) {
-    return heavy.run(asker, HeavyWork.Kind.SIGN_IN, stop -> matchesHere(password, hash));
+    return heavy.run(asker, HeavyWork.Kind.SIGN_IN, stop -> matches(password, hash));
   }
 
-  boolean matchesHere(String password, Optional<String> hash) {
+  private boolean matches(String password, Optional<String> hash) {
     boolean fits = !tooLong(password);
     boolean same = encoder.matches(fits ? password : "", hash.orElseGet(this::nobodys));
     return fits && same && hash.isPresent();

@@ -53,7 +53,7 @@ import tools.jackson.databind.json.JsonMapper;
  * order, the same id until there is an answer, and of what they are told the newest.
  */
 public class InterleavingsTest {
-  private static final int RUNS = 3_000;
+  private static final int RUNS = 1_000;
   private static final int MOVES = 90;
   private static final FlightId ID = new FlightId("f1");
   private static final CrewId CAPTAIN = new CrewId("captain");
