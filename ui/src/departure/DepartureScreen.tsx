@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import { getRouteApi, useNavigate } from '@tanstack/react-router'
-import { useCallback, useDeferredValue, useEffect, useState } from 'react'
+import { useCallback, useEffect, useState } from 'react'
 import type { Me, TagView } from '../api.gen'
 import { Fetching } from '../app/Fetching'
 import { ProblemNotice } from '../app/Notice'
@@ -28,9 +28,6 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
   const { stage } = route.useSearch()
   const navigate = useNavigate()
   const { live, problem } = useDeparture(id, me)
-  // What a press asks for is in the stage; the cord and the header follow a frame later.
-  const around = useDeferredValue(live?.view) ?? live?.view
-  const waiting = useDeferredValue(live?.out.waiting) ?? []
   // Counted, so that who asks for the same step again comes to it again.
   const [wanted, setWanted] = useState({ step: '', asked: 0 })
   const [hanging, setHanging] = useState(false)
@@ -82,7 +79,7 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
       </main>
     )
   }
-  if (!live || !around)
+  if (!live)
     return (
       <main className={classes.alone}>
         {problem ? <ProblemNotice problem={problem} /> : <Fetching what="the departure" />}
@@ -92,19 +89,21 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
   return (
     <div className={classes.screen}>
       <Header
-        header={around.header}
-        day={around.card?.day}
-        tiedOff={around.progress.tiedOff !== undefined}
+        header={live.view.header}
+        day={live.view.card?.day}
+        tiedOff={live.view.progress.tiedOff !== undefined}
         connected={live.connected}
-        waiting={waiting.length}
+        waiting={live.out.waiting.length}
         {...(acting && { onHang: beginHanging, onAway: goAway })}
       />
       <Cord
-        beads={around.progress.beads}
-        tags={around.progress.tags}
+        beads={live.view.progress.beads}
+        tags={live.view.progress.tags}
         shown={shown}
-        zone={around.header.zone}
-        bare={around.card !== undefined && around.progress.tags.length + around.progress.unfinished.length === 0}
+        zone={live.view.header.zone}
+        bare={
+          live.view.card !== undefined && live.view.progress.tags.length + live.view.progress.unfinished.length === 0
+        }
         onGo={go}
         onTag={onTag}
         onHang={acting && beginHanging}

@@ -88,9 +88,12 @@ public final class SignIns {
     return given;
   }
 
-  /** Sets a password that was not given for one use, as the demo's are. Who has one of their own keeps it. */
+  /**
+   * Sets a password that was not given for one use, as the demo's are. Who has one of their own keeps it, and whose
+   * access was taken away stays out.
+   */
   void set(CrewId id, String name, Role role, String password) {
-    if (accounts.find(id).filter(a -> !a.mustChange()).isEmpty()) {
+    if (accounts.find(id).filter(a -> !a.mustChange() || a.disabled()).isEmpty()) {
       accounts.save(new Account(id, name, role, passwords.hashHere(password), false, false));
     }
   }
