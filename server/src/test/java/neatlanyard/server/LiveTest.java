@@ -207,7 +207,8 @@ public class LiveTest extends AbstractTestNGSpringContextTests {
     assertThat(hung.path("waits").get(0).path("until").asString()).isEqualTo("2027-01-14T07:40:00Z");
     assertThat(hung.path("waits").get(0).path("tag").asString()).isEqualTo(tag);
     assertThat(hung.path("seats").valueStream().map(s -> s.path("place").asString()).toList())
-        .containsExactly("glareshield", "behind-seats");
+        .as("where they spoke last; who said nothing, where their first work lies")
+        .containsExactly("glareshield", "left-door");
     ida.event("tag-taken", "{\"tag\":\"%s\"}".formatted(tag));
     assertThat(listener.until(p -> p.path("waits").isEmpty()).path("tags"))
         .noneMatch(t -> t.path("title").asString().equals("air"));

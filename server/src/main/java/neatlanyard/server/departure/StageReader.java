@@ -1,6 +1,7 @@
 package neatlanyard.server.departure;
 
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -57,15 +58,22 @@ final class StageReader {
     return p.items().stream().flatMap(i -> d.marks(i.step().id()).stream()).map(Mark::at).max(Instant::compareTo);
   }
 
+  /** The number of the last entry of a seat about a part; 0 when there is none. */
+  private long lastSaidFrom(Seat seat, Part p) {
+    return p.items().stream().flatMap(i -> d.marks(i.step().id()).stream())
+        .filter(m -> m.seat().filter(seat::equals).isPresent()).mapToLong(Mark::number).max().orElse(0);
+  }
+
   List<SeatView> seats() {
     return Stream.of(Seat.values()).flatMap(seat -> d.opened().flight().crew().stream()
         .filter(r -> r.seat() == seat).map(r -> seat(seat, r.who()))).toList();
   }
 
+  /** Where a seat is: of what is open and theirs, the part they spoke of last, the first while they said nothing. */
   private SeatView seat(Seat seat, CrewId who) {
     Optional<Part> part = d.parts().stream()
         .filter(p -> p.items().stream().allMatch(i -> i.seats().contains(seat)) && picture.next(p).isPresent())
-        .findFirst()
+        .max(Comparator.comparingLong(p -> lastSaidFrom(seat, p)))
         .or(() -> d.parts().stream().filter(p -> p.procedure().stage() == picture.currentStage()).findFirst());
     Optional<Item> next = part.flatMap(picture::next);
     String doing = part.map(p -> p.procedure().title() + next.flatMap(i -> d.pack().place(i.step().place()))
