@@ -6,9 +6,9 @@ import picocli.CommandLine.Command;
 /** The commands that need no server. */
 @Command(
     name = "lanyard",
-    description = "Checks packs and records, judges control traces, backs databases up.",
+    description = "Checks packs and records, judges control traces, works figures out, backs databases up.",
     mixinStandardHelpOptions = true,
-    subcommands = {Verify.class, Controls.class, Check.class, Backups.Make.class, Backups.Restore.class})
+    subcommands = {Verify.class, Controls.class, Figures.class, Check.class, Backups.Make.class, Backups.Restore.class})
 public final class Lanyard {
   /** What was asked about is as it should be. */
   static final int GOOD = 0;

@@ -1,6 +1,9 @@
 package neatlanyard.core.fleet;
 
 import java.time.ZoneId;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * An airfield.
@@ -8,6 +11,26 @@ import java.time.ZoneId;
  * @param latitudeDeg north positive, -90..90
  * @param longitudeDeg east positive, -180..180
  * @param elevationFt feet above mean sea level
+ * @param variationDeg by how much magnetic north lies east of true north, degrees, west negative
+ * @param runways none where the fleet's file names none
  */
 public record Airfield(
-    AirfieldId id, String name, double latitudeDeg, double longitudeDeg, int elevationFt, ZoneId zone) {}
+    AirfieldId id, String name, double latitudeDeg, double longitudeDeg, int elevationFt, ZoneId zone,
+    double variationDeg, List<Runway> runways) {
+  public Airfield {
+    runways = List.copyOf(runways);
+  }
+
+  public Stream<Runway.End> ends() {
+    return runways.stream().flatMap(r -> r.ends().stream());
+  }
+
+  /** The runway that has this end. */
+  public Optional<Runway> runway(RunwayName end) {
+    return runways.stream().filter(r -> r.ends().stream().anyMatch(e -> e.name().equals(end))).findFirst();
+  }
+
+  public Optional<Runway.End> end(RunwayName name) {
+    return ends().filter(e -> e.name().equals(name)).findFirst();
+  }
+}

@@ -7,6 +7,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.ZonedDateTime;
+import java.util.List;
 import java.util.Random;
 import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.AirfieldId;
@@ -17,7 +18,8 @@ import org.testng.annotations.Test;
 
 public class SunTest {
   private static Airfield at(double latitudeDeg, double longitudeDeg) {
-    return new Airfield(new AirfieldId("QXXX"), "Somewhere", latitudeDeg, longitudeDeg, 0, ZoneOffset.UTC);
+    return new Airfield(new AirfieldId("QXXX"), "Somewhere", latitudeDeg, longitudeDeg, 0, ZoneOffset.UTC, 0,
+        List.of());
   }
 
   /** J. Meeus, Astronomical Algorithms, example 25.a: declination −7.785 07° (value from memory). */

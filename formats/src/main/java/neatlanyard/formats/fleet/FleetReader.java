@@ -55,10 +55,11 @@ public final class FleetReader {
   }
 
   private static Airfield airfield(Doc doc) {
+    double variation = doc.number("variation-deg", -180, 180, 0);
     return new Airfield(
         doc.of("id", AirfieldId::new, "QXXX"), doc.text("name"), doc.number("latitude-deg", -90, 90),
         doc.number("longitude-deg", -180, 180), doc.whole("elevation-ft", -1_500, 20_000),
-        doc.of("zone", ZoneId::of, "UTC"));
+        doc.of("zone", ZoneId::of, "UTC"), variation, RunwayReader.runways(doc, variation));
   }
 
   private static Registered tail(Doc doc) {

@@ -1,0 +1,241 @@
+package neatlanyard.core.figures;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.stream.Stream;
+import neatlanyard.core.fleet.Airfield;
+import neatlanyard.core.fleet.Runway;
+import neatlanyard.core.fleet.RunwayName;
+import neatlanyard.core.weather.Air;
+import neatlanyard.core.weather.ColdCorrection;
+import neatlanyard.core.weather.Wind;
+
+/**
+ * The figures of one departure, from the report to the speeds.
+ *
+ * @param wind that was counted, degrees true, and where it came from
+ * @param ends the wind on every end of every runway, within whose limits
+ * @param options every runway end and intersection with every flap, each at full thrust and at the least that holds
+ * @param proposed the option that is proposed, and why; empty where none holds
+ * @param chosen what the crew wants, or else what is proposed; empty where neither is
+ * @param cold minimum altitudes corrected for cold
+ */
+public record DepartureFigures(
+    FiguresAsked asked, TypeFigures type, Air air, Icing.Found icing, RunwayCondition.Holding condition, Wind wind,
+    String windFrom, List<EndWind> ends, Balance balance, Limit fuel, List<Takeoff.Result> options,
+    Optional<Proposal> proposed, Optional<Takeoff.Result> chosen, Optional<ShortStrip> shortStrip, List<Cold> cold) {
+  public DepartureFigures {
+    ends = List.copyOf(ends);
+    options = List.copyOf(options);
+    cold = List.copyOf(cold);
+  }
+
+  /** What came of it. */
+  public sealed interface Result {
+    record Figures(DepartureFigures figures) implements Result {}
+
+    /** @param why nothing could be worked out, a sentence each */
+    record None(List<String> why) implements Result {
+      public None {
+        why = List.copyOf(why);
+      }
+    }
+  }
+
+  public record EndWind(RunwayWind wind, List<Limit> limits) {
+    public EndWind {
+      limits = List.copyOf(limits);
+    }
+
+    boolean held() {
+      return limits.stream().allMatch(Limit::held);
+    }
+  }
+
+  /** @param why in one sentence */
+  public record Proposal(TakeoffCase of, String why) {}
+
+  /** @param altitudeFt as published @param correctedFt to be flown @param heightFt above the airfield */
+  public record Cold(int altitudeFt, int heightFt, int correctedFt) {}
+
+  public static Result of(TypeFigures type, FiguresAsked asked) {
+    List<String> faults = asked.faults(type);
+    return faults.isEmpty() ? new Result.Figures(new Working(type, asked).figures()) : new Result.None(faults);
+  }
+
+  /** All that must hold, of what was chosen: balance and fuel, the wind on its runway, and the take-off. */
+  public List<Limit> limits() {
+    Stream<Limit> takeoff = chosen.stream().flatMap(r -> switch (r) {
+      case Takeoff.Result.Figures f -> Stream.concat(
+          ends.stream().filter(e -> e.wind().runway().equals(f.figures().of().end().name()))
+              .flatMap(e -> e.limits().stream()),
+          f.figures().limits().stream());
+      case Takeoff.Result.None n -> Stream.of(new Limit("take-off", false, n.why(), "Take-off tables of the type"));
+    });
+    Stream<Limit> none = chosen.isEmpty()
+        ? Stream.of(new Limit("take-off", false, "No runway, flap and thrust holds all limits.",
+        "Take-off tables of the type")) : Stream.empty();
+    return Stream.of(balance.limits().stream(), Stream.of(fuel), takeoff, none).flatMap(s -> s).toList();
+  }
+
+  public boolean held() {
+    return limits().stream().allMatch(Limit::held);
+  }
+
+  /** One departure being worked out. */
+  private static final class Working {
+    private final TypeFigures type;
+    private final FiguresAsked asked;
+    private final Air air;
+    private final RunwayCondition.Holding condition;
+    private final Wind wind;
+    private final Balance balance;
+
+    Working(TypeFigures type, FiguresAsked asked) {
+      this.type = type;
+      this.asked = asked;
+      Airfield from = asked.from();
+      int celsius = asked.report().temperatureC().orElseThrow();
+      this.air = Air.at(from.elevationFt(), asked.report().qnhHpa().orElseThrow(), celsius);
+      this.condition = asked.condition().holding(OptionalInt.of(celsius));
+      this.wind = asked.tower().map(t -> t.toTrue(from.variationDeg()))
+          .orElseGet(() -> asked.report().wind().orElseThrow());
+      this.balance = Balance.of(asked.sheet(), type.loading(), asked.aircraftKg(), type.agreesWithinKg());
+    }
+
+    DepartureFigures figures() {
+      List<EndWind> ends = asked.from().ends().map(this::wind).toList();
+      List<Takeoff.Result> options = ends.stream().flatMap(this::options).toList();
+      Optional<Proposal> proposed = proposed(ends, options);
+      Optional<Takeoff.Result> chosen = chosen(ends, options, proposed);
+      Optional<ShortStrip> strip = chosen.flatMap(r -> r instanceof Takeoff.Result.Figures f
+          && f.figures().of().left().toraM() <= type.takeoff().shortStripM()
+          ? Optional.of(ShortStrip.of(f.figures().of(), f.figures().vr().value())) : Optional.empty());
+      String from = asked.tower().map(t -> t.words(asked.from().variationDeg()))
+          .orElseGet(() -> "Report, %s true".formatted(wind.words()));
+      return new DepartureFigures(asked, type, air, type.icing().in(asked.report()), condition, wind, from, ends,
+          balance, asked.fuel().enough(asked.sheet().allFuelKg()), options, proposed, chosen, strip, cold());
+    }
+
+    private EndWind wind(Runway.End end) {
+      RunwayWind on = RunwayWind.of(end, wind);
+      return new EndWind(on, type.winds().stream().flatMap(w -> on.limits(w, condition.state()).stream()).toList());
+    }
+
+    private Stream<Takeoff.Result> options(EndWind on) {
+      Runway.End end = asked.from().end(on.wind().runway()).orElseThrow();
+      Stream<Optional<Runway.Intersection>> begins = Stream.concat(
+          Stream.of(Optional.empty()), end.intersections().stream().map(Optional::of));
+      return begins.flatMap(b -> type.takeoff().tables().flaps().stream()
+          .flatMap(flap -> thrusts(on, new TakeoffCase(end, surface(end), b, air, on.wind().headKt(),
+          condition.state(), balance.takeoffKg().value(), flap, Thrust.FULL, asked.antiIce(),
+          asked.airConditioning()))));
+    }
+
+    private Runway.Surface surface(Runway.End end) {
+      return asked.from().runway(end.name()).orElseThrow().surface();
+    }
+
+    /** Full thrust, and the least with which everything holds. */
+    private Stream<Takeoff.Result> thrusts(EndWind on, TakeoffCase full) {
+      Takeoff.Result at = takeoff(full);
+      if (!holds(at) || !on.held()) {
+        return Stream.of(at);
+      }
+      OptionalInt assumed = Takeoff.mostAssumed(type.takeoff(), full);
+      Stream<Takeoff.Result> reduced = assumed.isPresent()
+          ? Stream.of(takeoff(full.with(new Thrust.Assumed(assumed.getAsInt()))))
+          : type.takeoff().steps().stream().sorted().map(p -> takeoff(full.with(new Thrust.Step(p))))
+          .filter(Working::holds).limit(1);
+      return Stream.concat(Stream.of(at), reduced.filter(Working::holds));
+    }
+
+    private Takeoff.Result takeoff(TakeoffCase of) {
+      return Takeoff.of(type.takeoff(), of, structureKg());
+    }
+
+    /** What the structure allows at take-off: its own limit, and the landing limit with what is burnt before. */
+    private int structureKg() {
+      Loading.Most most = type.loading().most();
+      return (int) Math.min(most.takeoffKg(), most.landingKg() + asked.sheet().tripFuelKg());
+    }
+
+    private static boolean holds(Takeoff.Result result) {
+      return result instanceof Takeoff.Result.Figures f && f.figures().held();
+    }
+
+    /** The whole runway with the most wind from ahead, then the longest; the flap that carries most; least thrust. */
+    private static Optional<Proposal> proposed(List<EndWind> ends, List<Takeoff.Result> options) {
+      List<TakeoffFigures> good = options.stream().filter(Working::holds)
+          .map(r -> ((Takeoff.Result.Figures) r).figures())
+          .filter(f -> f.of().from().isEmpty() && wind(ends, f).held()).toList();
+      Optional<TakeoffFigures> best = good.stream().max(Comparator
+          .comparingDouble((TakeoffFigures f) -> f.of().headKt())
+          .thenComparingInt(f -> f.of().end().declared().asdaM())
+          .thenComparingInt(f -> f.limiting().kg()));
+      return best.map(b -> {
+        TakeoffFigures least = good.stream().filter(f -> f.of().end().equals(b.of().end())
+            && f.of().flap().equals(b.of().flap())).reduce(b, (a, f) -> f);
+        return new Proposal(least.of(), why(least, good));
+      });
+    }
+
+    private static EndWind wind(List<EndWind> ends, TakeoffFigures f) {
+      return ends.stream().filter(e -> e.wind().runway().equals(f.of().end().name())).findFirst().orElseThrow();
+    }
+
+    private static String why(TakeoffFigures best, List<TakeoffFigures> good) {
+      List<String> others = good.stream().map(f -> f.of().end().name().value()).distinct()
+          .filter(n -> !n.equals(best.of().end().name().value())).toList();
+      int head = best.of().headKt();
+      String along = head >= 0 ? "%s from ahead".formatted(Worked.kt(head))
+          : "%s from behind".formatted(Worked.kt(-head));
+      return others.isEmpty()
+          ? "The only one on which everything holds; %s.".formatted(along)
+          : "Most wind along of those on which everything holds, %s; also %s.".formatted(
+          along, String.join(", ", others));
+    }
+
+    private Optional<Takeoff.Result> chosen(List<EndWind> ends, List<Takeoff.Result> options,
+        Optional<Proposal> proposed) {
+      FiguresAsked.Choice choice = asked.choice();
+      if (choice.runway().isEmpty() && choice.flap().isEmpty() && choice.thrust().isEmpty()) {
+        return proposed.map(p -> takeoff(p.of()));
+      }
+      Optional<TakeoffCase> base = choice.runway().map(r -> on(ends, r))
+          .or(() -> proposed.map(Proposal::of));
+      return base.map(b -> takeoff(wanted(b, options, choice)));
+    }
+
+    private TakeoffCase on(List<EndWind> ends, RunwayName runway) {
+      Runway.End end = asked.from().end(runway).orElseThrow();
+      int head = ends.stream().filter(e -> e.wind().runway().equals(runway)).findFirst().orElseThrow().wind()
+          .headKt();
+      Optional<Runway.Intersection> from = asked.choice().intersection().flatMap(name ->
+          end.intersections().stream().filter(i -> i.name().equals(name)).findFirst());
+      return new TakeoffCase(end, surface(end), from, air, head, condition.state(), balance.takeoffKg().value(),
+          type.takeoff().tables().flaps().getFirst(), Thrust.FULL, asked.antiIce(), asked.airConditioning());
+    }
+
+    /** What the crew left open is taken from the best option there. */
+    private static TakeoffCase wanted(TakeoffCase base, List<Takeoff.Result> options, FiguresAsked.Choice choice) {
+      Optional<TakeoffFigures> best = options.stream().filter(Working::holds)
+          .map(r -> ((Takeoff.Result.Figures) r).figures())
+          .filter(f -> f.of().end().equals(base.end()) && f.of().from().equals(base.from()))
+          .filter(f -> choice.flap().isEmpty() || choice.flap().get().equals(f.of().flap()))
+          .reduce((a, f) -> f.limiting().kg() >= a.limiting().kg() ? f : a);
+      String flap = choice.flap().or(() -> best.map(b -> b.of().flap())).orElse(base.flap());
+      Thrust thrust = choice.thrust().or(() -> best.map(b -> b.of().thrust())).orElse(Thrust.FULL);
+      return base.withFlap(flap).with(thrust);
+    }
+
+    private List<Cold> cold() {
+      int elevation = asked.from().elevationFt();
+      return asked.minimumAltitudesFt().stream().map(ft -> new Cold(ft, ft - elevation,
+          ft + ColdCorrection.roundedFt(ft - elevation, elevation, air.temperatureC()))).toList();
+    }
+  }
+}

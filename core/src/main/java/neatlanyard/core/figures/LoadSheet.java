@@ -1,0 +1,50 @@
+package neatlanyard.core.figures;
+
+import java.time.LocalDate;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import neatlanyard.core.fleet.TailId;
+
+/**
+ * A load sheet as it was received, in kilograms.
+ *
+ * @param flight its number, as the flight's plan writes it
+ * @param edition 1, and higher for each that takes the place of another
+ * @param stated the weights it states itself
+ * @param load what is where; empty where the sheet gives weights alone
+ * @param fuelKg by tank
+ * @param taxiFuelKg burnt before the take-off
+ * @param tripFuelKg burnt from take-off to landing
+ */
+public record LoadSheet(
+    String flight, TailId tail, LocalDate day, int edition, Stated stated, Optional<Load> load,
+    Map<String, Double> fuelKg, double taxiFuelKg, double tripFuelKg) {
+  public LoadSheet {
+    fuelKg = Map.copyOf(fuelKg);
+  }
+
+  /**
+   * What it says the weights are.
+   *
+   * @param zeroFuelPercent centre of gravity without fuel, in per cent of the chord
+   */
+  public record Stated(double zeroFuelKg, double zeroFuelPercent, OptionalDouble grossKg, OptionalDouble takeoffKg,
+      OptionalDouble landingKg) {}
+
+  /** Passengers by cabin, in heads, and what lies in each hold, in kilograms. */
+  public record Load(Map<String, Integer> passengers, Map<String, Double> holdsKg) {
+    public Load {
+      passengers = Map.copyOf(passengers);
+      holdsKg = Map.copyOf(holdsKg);
+    }
+
+    public int heads() {
+      return passengers.values().stream().mapToInt(Integer::intValue).sum();
+    }
+  }
+
+  public double allFuelKg() {
+    return fuelKg.values().stream().mapToDouble(Double::doubleValue).sum();
+  }
+}

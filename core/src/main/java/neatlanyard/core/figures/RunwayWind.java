@@ -1,0 +1,80 @@
+package neatlanyard.core.figures;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import neatlanyard.core.fleet.Runway;
+import neatlanyard.core.fleet.RunwayName;
+import neatlanyard.core.weather.Bearing;
+import neatlanyard.core.weather.Wind;
+import neatlanyard.core.weather.WindParts;
+
+/**
+ * The wind on one end of a runway, the worst that the report allows: a gust counts across and from behind, never from
+ * ahead; a variable wind blows from wherever it is worst.
+ *
+ * @param headKt whole knots along the runway that a take-off may count on, rounded down; a tail wind is negative
+ * @param tailKt the most that may come from behind, in knots
+ * @param crossKt the most that may come across, in knots
+ * @param parts of the steady wind; empty when it is variable
+ */
+public record RunwayWind(
+    RunwayName runway, int headKt, double tailKt, double crossKt, Optional<WindParts> parts, List<String> arithmetic) {
+  /** What binary fractions may make of a whole knot. */
+  private static final double ROUNDING = 1e-9;
+
+  public RunwayWind {
+    arithmetic = List.copyOf(arithmetic);
+  }
+
+  /** @param wind degrees true, as a report has it */
+  public static RunwayWind of(Runway.End end, Wind wind) {
+    double gust = wind.gustKt().orElse(wind.speedKt());
+    if (wind.calm()) {
+      return new RunwayWind(end.name(), 0, 0, 0, Optional.of(new WindParts(0, 0)), List.of("Calm"));
+    }
+    if (wind.directionDeg().isEmpty()) {
+      return new RunwayWind(end.name(), (int) -gust, gust, gust, Optional.empty(), List.of(
+          "Variable, up to %s: from behind and across, all of it, and nothing from ahead".formatted(Worked.kt(gust))));
+    }
+    int from = wind.directionDeg().getAsInt();
+    WindParts steady = WindParts.of(from, wind.speedKt(), end.bearingTrueDeg());
+    WindParts gusting = WindParts.of(from, gust, end.bearingTrueDeg());
+    double tail = Math.max(steady.tailKt(), gusting.tailKt());
+    double cross = Math.max(steady.crossKt(), gusting.crossKt());
+    int head = (int) Math.floor((tail > 0 ? -tail : steady.alongKt()) + ROUNDING);
+    List<String> lines = new ArrayList<>();
+    double angle = Bearing.between(end.bearingTrueDeg(), from);
+    lines.add("Wind from %s true, runway %s lies %s true: %s° off".formatted(
+        Bearing.words(from), end.name(), Bearing.words(end.bearingTrueDeg()), Worked.written(Math.abs(angle), 0)));
+    lines.add(parts("Steady", wind.speedKt(), angle, steady));
+    if (wind.gustKt().isPresent()) {
+      lines.add(parts("Gusts", gust, angle, gusting));
+    }
+    return new RunwayWind(end.name(), head, tail, cross, Optional.of(steady), lines);
+  }
+
+  private static String parts(String which, double speed, double angle, WindParts parts) {
+    return "%s: %s × cos %s° = %s along; × sin = %s across".formatted(which, Worked.kt(speed),
+        Worked.written(Math.abs(angle), 0), Worked.written(parts.alongKt(), 1) + " kt",
+        Worked.written(parts.crossKt(), 1) + " kt");
+  }
+
+  /** Whether it is within somebody's limits on a runway in this state. */
+  List<Limit> limits(WindLimits limits, RunwayState state) {
+    List<Limit> all = new ArrayList<>();
+    all.add(limits.cross(state).isEmpty()
+        ? new Limit("cross wind", false, "No take-off on %s is allowed for.".formatted(state.words()), limits.whose())
+        : limit("cross wind", crossKt, limits.cross(state).getAsInt(), " on a runway that is " + state.words(),
+        limits.whose()));
+    all.add(limit("tail wind", tailKt, limits.tailKt(), "", limits.whose()));
+    return all;
+  }
+
+  private Limit limit(String what, double kt, int most, String where, String whose) {
+    // Rounded up: 15.2 kt is not within 15.
+    int worst = (int) Math.ceil(kt - ROUNDING);
+    return new Limit(what, worst <= most, "Runway %s: %s %s, at most %s%s.".formatted(
+        runway, what, Worked.kt(worst), Worked.kt(most), where), whose);
+  }
+}

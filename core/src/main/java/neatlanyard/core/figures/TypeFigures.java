@@ -1,0 +1,19 @@
+package neatlanyard.core.figures;
+
+import java.util.List;
+import neatlanyard.core.fleet.TypeId;
+
+/**
+ * All that the figures of a type rest on.
+ *
+ * @param edition such as "2026-11"
+ * @param winds the type's limits and the operator's; the lower counts
+ * @param agreesWithinKg how far the aircraft's own weight may lie from the load sheet's
+ */
+public record TypeFigures(
+    TypeId type, String edition, Loading loading, List<WindLimits> winds, Icing icing, double agreesWithinKg,
+    TakeoffType takeoff) {
+  public TypeFigures {
+    winds = List.copyOf(winds);
+  }
+}
