@@ -93,7 +93,7 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
         day={live.view.card?.day}
         tiedOff={live.view.progress.tiedOff !== undefined}
         connected={live.connected}
-        waiting={live.out.waiting.length}
+        outbox={live.outbox}
         {...(acting && { onHang: beginHanging, onAway: goAway })}
       />
       <Cord

@@ -5,6 +5,7 @@ import type { DayView, DepartureView } from '../api.gen'
 import { clockIsOff, span, useNow } from '../app/clock'
 import { Key } from '../app/Key'
 import { DayNight } from '../app/Switch'
+import type { Outbox } from '../live/outbox'
 import { onPhotos, photoState } from '../live/photos'
 import classes from './Header.module.css'
 
@@ -15,14 +16,15 @@ interface HeaderProps extends Pick<DepartureView, 'header'> {
   day: DayView | undefined
   tiedOff: boolean
   connected: boolean
-  waiting: number
+  outbox: Outbox
   /** To hang a tag by hand, and to be called away; where one can. */
   onHang?: () => void
   onAway?: () => void
 }
 
 /** The tail, the route, the day in three words, and the time to go. */
-export const Header = memo(({ header, day, tiedOff, connected, waiting, onHang, onAway }: HeaderProps) => {
+export const Header = memo(({ header, day, tiedOff, connected, outbox, onHang, onAway }: HeaderProps) => {
+  const kept = useSyncExternalStore(outbox.subscribe, outbox.kept)
   const photos = useSyncExternalStore(onPhotos, photoState).waiting.length
   const chips = day
     ? [day.light, day.weather, ...day.circumstances.filter((c) => c.so).map((c) => c.words)].filter(Boolean)
@@ -50,7 +52,7 @@ export const Header = memo(({ header, day, tiedOff, connected, waiting, onHang, 
       )}
       {!connected && (
         <span className={classes.away} role="status">
-          Not connected{waiting + photos > 0 ? `, ${waiting + photos} kept here` : ''}
+          Not connected{kept + photos > 0 ? `, ${kept + photos} kept here` : ''}
         </span>
       )}
       <ClockOff />

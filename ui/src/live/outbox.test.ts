@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto'
-import { describe, expect, it } from 'vitest'
-import { reduceOutbox, type OutboxEvent, type Outgoing, type OutboxState } from './outbox'
+import { describe, expect, it, vi } from 'vitest'
+import { outboxOf, reduceOutbox, type OutboxEvent, type Outgoing, type OutboxState } from './outbox'
+import { wordsKept } from './wordsKept'
 
 const event = (id: string, kind = 'step-done'): Outgoing => ({
   id,
@@ -55,5 +56,18 @@ describe('the outbox', () => {
     const once = told.reduce(reduceOutbox, empty)
     expect(told.reduce(reduceOutbox, once)).toBe(once)
     expect(told.flatMap((t) => [t, t]).reduce(reduceOutbox, empty)).toEqual(once)
+  })
+
+  it('says that a word is kept when it is on the disk, and shows it before', async () => {
+    vi.stubGlobal('window', new EventTarget())
+    const outbox = outboxOf('f1', 'adeyo')
+    const told: number[] = []
+    outbox.subscribe(() => told.push(outbox.kept()))
+    outbox.put('step-done', { step: 'a' }, 'a')
+    expect(outbox.snapshot().waiting).toHaveLength(1)
+    expect(outbox.kept()).toBe(0)
+    await vi.waitFor(() => expect(outbox.kept()).toBe(1))
+    expect([told.at(0), told.at(-1)]).toEqual([0, 1])
+    expect((await wordsKept.all('adeyo/f1')).waiting).toHaveLength(1)
   })
 })

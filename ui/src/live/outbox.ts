@@ -134,6 +134,8 @@ export class Outbox {
   private readonly tabs = new BroadcastChannel('neat-lanyard-words')
   /** What could not be kept: in memory alone, so it goes with this page. */
   private unkept: Outgoing[] = []
+  /** How many words of this tab are on their way to the disk. */
+  private keeping = 0
   private sending = false
   private again = false
   private tries = 0
@@ -170,6 +172,9 @@ export class Outbox {
 
   readonly snapshot = (): OutboxState => this.state
 
+  /** How many wait that no killed browser takes along: each is on the disk. */
+  readonly kept = (): number => this.state.waiting.length - this.keeping - this.unkept.length
+
   readonly subscribe = (listener: () => void): (() => void) => {
     this.listeners.add(listener)
     return () => this.listeners.delete(listener)
@@ -184,7 +189,9 @@ export class Outbox {
   putAll(all: (Pick<Outgoing, 'kind' | 'body' | 'label'> & Partial<Pick<Outgoing, 'deviceAt'>>)[]): void {
     const common = { deviceAt: new Date(serverNow()).toISOString(), device: deviceName() }
     const events = all.map((e) => ({ id: v7(), ...common, ...e }))
-    this.take({ type: 'put', events })
+    const put: OutboxEvent = { type: 'put', events }
+    this.keeping += events.length
+    this.become(reduceOutbox(this.state, put))
     void wordsKept
       .put(this.box, events)
       .catch(() => {
@@ -192,6 +199,10 @@ export class Outbox {
         this.become({ ...this.state, unkept: this.unkept.length })
       })
       .then(() => {
+        this.keeping -= events.length
+        // The other tabs hear of what is kept, so that none of them says so too early.
+        this.tell(put)
+        this.listeners.forEach((l) => l())
         // While nobody answers, the next try has its time already: a press does not bring it forward.
         if (!this.timer) void this.send()
       })
@@ -210,6 +221,10 @@ export class Outbox {
 
   private take(...events: OutboxEvent[]): void {
     this.become(events.reduce(reduceOutbox, this.state))
+    this.tell(...events)
+  }
+
+  private tell(...events: OutboxEvent[]): void {
     this.tabs.postMessage({ box: this.box, events } satisfies Told)
   }
 

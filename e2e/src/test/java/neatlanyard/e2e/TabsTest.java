@@ -92,6 +92,8 @@ public class TabsTest extends AtTheDemo {
         assertThat(wren.heading(FIRST.get(i))).isVisible();
         wren.press("Space");
       }
+      // What it says is kept is on the disk.
+      assertThat(wren.page.getByText("Not connected, 4 kept here")).isVisible();
       own.kill();
     }
     ida.key("1");

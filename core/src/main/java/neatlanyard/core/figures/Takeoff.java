@@ -24,6 +24,9 @@ public final class Takeoff {
   private static final String TABLES = "Take-off tables of the type";
   private static final double SCREEN_FT = 35;
   private static final double ALL_ENGINES_FACTOR = 1.15;
+  private static final double VR_OVER_VMC = 1.05;
+  private static final double V2_OVER_VMC = 1.10;
+  private static final double V2_OVER_STALL = 1.13;
   private static final int PERCENT = 100;
   private static final int STEPS = 18;
   /** What binary fractions may make of a whole number. */
@@ -93,21 +96,34 @@ public final class Takeoff {
     if (c.state().contaminated() && !type.reducedOnContaminated() && !(c.thrust() instanceof Thrust.Full)) {
       return Optional.of("Thrust is not reduced on a runway that is %s.".formatted(c.state().words()));
     }
-    return tables.missing(point(c.weightKg()), Gives.values()).map(w -> w + ".").or(this::thrustRefused);
+    Grid.Point outside = at(c.weightKg(), outsideC());
+    return missing(outside).or(this::thrustRefused).or(() -> missing(point(c.weightKg()))).or(this::tooLittle);
+  }
+
+  private Optional<String> missing(Grid.Point point) {
+    return tables.missing(point, Gives.values()).map(w -> w + ".");
   }
 
   private Optional<String> thrustRefused() {
+    return switch (c.thrust()) {
+      case Thrust.Full f -> Optional.empty();
+      case Thrust.Assumed a when !type.assumes() -> Optional.of("The type assumes no temperature.");
+      case Thrust.Assumed a when a.celsius() < c.air().temperatureC() -> Optional.of(
+          "%d °C is assumed, which is not above the %s °C outside.".formatted(
+          a.celsius(), Worked.written(c.air().temperatureC(), 0)));
+      case Thrust.Assumed a -> Optional.empty();
+      case Thrust.Step s when !type.steps().contains(s.percent()) -> Optional.of(
+          "The type has no step of %d per cent.".formatted(s.percent()));
+      case Thrust.Step s when Double.isNaN(tableC()) -> Optional.of(
+          "The tables do not reach down to %d per cent today.".formatted(s.percent()));
+      case Thrust.Step s -> Optional.empty();
+    };
+  }
+
+  private Optional<String> tooLittle() {
     double percent = thrustPercent();
-    if (c.thrust() instanceof Thrust.Assumed a && (!type.assumes() || a.celsius() < c.air().temperatureC())) {
-      return Optional.of(type.assumes()
-          ? "%d °C is assumed, which is not above the %s °C outside.".formatted(
-          a.celsius(), Worked.written(c.air().temperatureC(), 0)) : "The type assumes no temperature.");
-    }
-    if (c.thrust() instanceof Thrust.Step s && !type.steps().contains(s.percent())) {
-      return Optional.of("The type has no step of %d per cent.".formatted(s.percent()));
-    }
     return percent < type.leastThrustPercent() - ROUNDING ? Optional.of(
-        "%s would be %s %% of full thrust, %d %% is the least.".formatted(
+        "Thrust %s would be %s %% of full, %d %% is the least.".formatted(
         c.thrust().words(), Worked.written(percent, 1), type.leastThrustPercent())) : Optional.empty();
   }
 
@@ -209,15 +225,25 @@ public final class Takeoff {
 
   /** V1 is rounded down, so that the stop holds; VR and V2 up, so that it flies; then 25.107 is held. */
   private Speeds speeds(Grid.Point point) {
-    Worked v1 = down(Gives.V1, point);
+    Worked v1 = atLeast(down(Gives.V1, point), type.leastV1Kt(), "the least V1 with an engine out on the ground");
     Worked vr = up(Gives.VR, point);
-    Worked v2 = up(Gives.V2, point);
-    v1 = atLeast(v1, type.leastV1Kt(), "the least V1 with an engine out on the ground");
-    vr = atLeast(vr, 1.05 * type.vmcKt(), "1.05 VMC, 14 CFR 25.107(e)");
+    vr = atLeast(vr, VR_OVER_VMC * type.vmcKt(), "1.05 VMC, 14 CFR 25.107(e)");
     vr = atLeast(vr, v1.value(), "V1, 14 CFR 25.107(e)");
-    v2 = atLeast(v2, 1.13 * tables.at(Gives.STALL, point), "1.13 of the stall speed, 14 CFR 25.107(b)");
-    v2 = atLeast(v2, 1.10 * type.vmcKt(), "1.10 VMC, 14 CFR 25.107(b)");
+    Worked v2 = up(Gives.V2, point);
+    v2 = atLeast(v2, V2_OVER_STALL * tables.at(Gives.STALL, point), "1.13 of the stall speed, 14 CFR 25.107(b)");
+    v2 = atLeast(v2, V2_OVER_VMC * type.vmcKt(), "1.10 VMC, 14 CFR 25.107(b)");
     return new Speeds(v1, vr, v2, up(Gives.FLAP_RETRACT, point));
+  }
+
+  /** The same V1 without its arithmetic. */
+  private double v1Kt(Grid.Point point) {
+    return Math.max(Math.floor(tables.at(Gives.V1, point) + ROUNDING), type.leastV1Kt());
+  }
+
+  /** The same V2 without its arithmetic. */
+  private double v2Kt(Grid.Point point) {
+    double most = Math.max(tables.at(Gives.V2, point), V2_OVER_STALL * tables.at(Gives.STALL, point));
+    return Math.ceil(Math.max(most, V2_OVER_VMC * type.vmcKt()) - ROUNDING);
   }
 
   private Worked down(Gives gives, Grid.Point point) {
@@ -245,8 +271,8 @@ public final class Takeoff {
     double stall = tables.at(Gives.STALL, point);
     return List.of(
         relation("VR not below V1", s.vr.value(), s.v1.value()),
-        relation("VR not below 1.05 VMC", s.vr.value(), 1.05 * type.vmcKt()),
-        relation("V2 not below 1.13 of the stall speed", s.v2.value(), 1.13 * stall),
+        relation("VR not below 1.05 VMC", s.vr.value(), VR_OVER_VMC * type.vmcKt()),
+        relation("V2 not below 1.13 of the stall speed", s.v2.value(), V2_OVER_STALL * stall),
         relation("V2 not below VR", s.v2.value(), s.vr.value()));
   }
 
@@ -290,10 +316,17 @@ public final class Takeoff {
 
   private Limit brakes(double v1, Grid.Point point) {
     double most = tables.at(Gives.BRAKE_ENERGY, point);
-    double ground = v1 + tailKt();
-    return new Limit("brake energy", ground <= most + ROUNDING, "V1 %s%s, at most %s.".formatted(Worked.kt(v1),
+    return new Limit("brake energy", brakesHold(v1, point), "V1 %s%s, at most %s.".formatted(Worked.kt(v1),
         tailKt() > 0 ? " and a tail wind of " + Worked.kt(tailKt()) : "", Worked.kt(Math.floor(most))),
         "14 CFR 25.109");
+  }
+
+  private boolean brakesHold(double v1, Grid.Point point) {
+    return v1 + tailKt() <= tables.at(Gives.BRAKE_ENERGY, point) + ROUNDING;
+  }
+
+  private boolean tyresHold(double v2) {
+    return Math.ceil(groundKt(v2) - ROUNDING) <= type.tyreKt();
   }
 
   private double groundKt(double v2) {
@@ -302,7 +335,7 @@ public final class Takeoff {
 
   private Limit tyres(double v2) {
     double ground = Math.ceil(groundKt(v2) - ROUNDING);
-    return new Limit("tyre speed", ground <= type.tyreKt(), "V2 is %s over the ground, at most %s.".formatted(
+    return new Limit("tyre speed", tyresHold(v2), "V2 is %s over the ground, at most %s.".formatted(
         Worked.kt(ground), Worked.kt(type.tyreKt())), "Limit of the type");
   }
 
@@ -320,9 +353,8 @@ public final class Takeoff {
       case TAKEOFF_RUN -> tables.at(Gives.TAKEOFF_RUN, p) * gravel <= left.toraM();
       case CLIMB -> tables.at(Gives.CLIMB, p) >= type.leastClimb();
       case OBSTACLE -> c.end().obstacles().stream().allMatch(o -> netFt(o, p) - o.heightFt() >= SCREEN_FT);
-      case BRAKE_ENERGY -> Math.max(tables.at(Gives.V1, p), type.leastV1Kt()) + tailKt()
-          <= tables.at(Gives.BRAKE_ENERGY, p);
-      case TYRE -> groundKt(tables.at(Gives.V2, p)) <= type.tyreKt();
+      case BRAKE_ENERGY -> brakesHold(v1Kt(p), p);
+      case TYRE -> tyresHold(v2Kt(p));
       case STRUCTURE -> true;
     };
   }

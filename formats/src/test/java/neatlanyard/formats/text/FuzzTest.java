@@ -19,6 +19,9 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import neatlanyard.core.controls.ControlSpec;
 import neatlanyard.core.dispatch.DispatchList;
+import neatlanyard.core.figures.DepartureFigures;
+import neatlanyard.core.figures.FiguresAsked;
+import neatlanyard.core.figures.TypeFigures;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Fleet;
 import neatlanyard.core.fleet.Seat;
@@ -32,6 +35,10 @@ import neatlanyard.formats.controls.TraceCsv;
 import neatlanyard.formats.dispatch.DispatchListReader;
 import neatlanyard.formats.dispatch.ReadingsCsv;
 import neatlanyard.formats.dispatch.TechLogCsv;
+import neatlanyard.formats.figures.FiguresAskedReader;
+import neatlanyard.formats.figures.FiguresJson;
+import neatlanyard.formats.figures.TakeoffTablesReader;
+import neatlanyard.formats.figures.TypeFiguresReader;
 import neatlanyard.formats.fleet.FleetReader;
 import neatlanyard.formats.fleet.FlightsReader;
 import neatlanyard.formats.record.EntryJson;
@@ -121,7 +128,25 @@ public class FuzzTest {
     readers.put("record", new Reader(80, List.of(record), RecordFile::check));
     readers.put("pack", new Reader(20, Stream.of("dovrin-46", "halyard-210")
         .map(p -> head(demo("packs/" + p + ".yaml"), 60)).toList(), PackReader::read));
+    figures(readers, fleet);
     return readers;
+  }
+
+  /** What is asked is worked out too: whatever can be read has figures, or a reason why not. */
+  private static void figures(Map<String, Reader> readers, Fleet fleet) {
+    String type = demo("figures/dovrin-46.yaml");
+    String tables = head(demo("figures/dovrin-46-take-off.yaml"), 24).replaceAll("points: \\[.*?]", "points: [0, 9]");
+    TakeoffTablesReader.Tables whole =
+        TakeoffTablesReader.read(demo("figures/dovrin-46-take-off.yaml")).orThrow("tables");
+    TypeFigures dovrin = TypeFiguresReader.read(type, whole).orThrow("type");
+    readers.put("take-off tables", new Reader(60, List.of(tables), TakeoffTablesReader::read));
+    readers.put("type figures", new Reader(60, List.of(type), t -> TypeFiguresReader.read(t, whole)));
+    readers.put("figures", new Reader(100, List.of(demo("figures/asked/flight-14.json")), t -> {
+      if (FiguresAskedReader.read(t, fleet) instanceof Read.Good<FiguresAsked> good
+          && DepartureFigures.of(dovrin, good.value()) instanceof DepartureFigures.Result.Figures f) {
+        assertThat(FiguresJson.of(f.figures())).isNotBlank();
+      }
+    }));
   }
 
   /** An entry that cannot be read is an argument that is not one. */

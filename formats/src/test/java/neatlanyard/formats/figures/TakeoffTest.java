@@ -1,0 +1,199 @@
+package neatlanyard.formats.figures;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Random;
+import java.util.stream.Stream;
+import neatlanyard.core.figures.Limit;
+import neatlanyard.core.figures.RunwayState;
+import neatlanyard.core.figures.Takeoff;
+import neatlanyard.core.figures.TakeoffCase;
+import neatlanyard.core.figures.TakeoffFigures;
+import neatlanyard.core.figures.TakeoffFigures.LimitedBy;
+import neatlanyard.core.figures.TakeoffFigures.LimitingWeight;
+import neatlanyard.core.figures.Thrust;
+import neatlanyard.core.figures.TypeFigures;
+import neatlanyard.core.fleet.Airfield;
+import neatlanyard.core.fleet.Fleet;
+import neatlanyard.core.fleet.Runway;
+import neatlanyard.core.weather.Air;
+import neatlanyard.formats.fleet.FleetReader;
+import org.testng.annotations.Test;
+
+/** What must hold of every take-off, over random days with the demo's tables. */
+public class TakeoffTest {
+  static final Path DEMO = Path.of(System.getProperty("lanyard.root", ".."), "demo");
+  private static final int DAYS = 1_000;
+
+  static Fleet fleet() throws IOException {
+    return FleetReader.read(Files.readString(DEMO.resolve("fleet.yaml"))).orThrow("fleet");
+  }
+
+  static TypeFigures type(String name) throws IOException {
+    Path folder = DEMO.resolve("figures");
+    TakeoffTablesReader.Tables tables = TakeoffTablesReader
+        .read(Files.readString(folder.resolve(name + "-take-off.yaml"))).orThrow(name);
+    return TypeFiguresReader.read(Files.readString(folder.resolve(name + ".yaml")), tables).orThrow(name);
+  }
+
+  private record Tried(TypeFigures type, TakeoffCase of, Takeoff.Result result) {
+    Optional<TakeoffFigures> figures() {
+      return result instanceof Takeoff.Result.Figures f ? Optional.of(f.figures()) : Optional.empty();
+    }
+  }
+
+  private static TakeoffFigures figures(TypeFigures type, TakeoffCase of) {
+    return ((Takeoff.Result.Figures) Takeoff.of(type.takeoff(), of, 100_000)).figures();
+  }
+
+  private static List<Tried> days(long seed) throws IOException {
+    Random random = new Random(seed);
+    Fleet fleet = fleet();
+    List<TypeFigures> types = List.of(type("dovrin-46"), type("halyard-210"));
+    List<RunwayState> states = List.of(RunwayState.DRY, RunwayState.WET, RunwayState.SNOW, RunwayState.SLUSH);
+    List<Tried> days = new ArrayList<>();
+    for (int i = 0; i < DAYS; i++) {
+      TypeFigures type = types.get(i % types.size());
+      Airfield airfield = fleet.airfields().get(random.nextInt(fleet.airfields().size()));
+      List<Runway.End> ends = airfield.ends().toList();
+      Runway.End end = ends.get(random.nextInt(ends.size()));
+      double celsius = random.nextInt(-25, 38);
+      Thrust thrust = random.nextInt(3) > 0 ? Thrust.FULL : type.takeoff().assumes()
+          ? new Thrust.Assumed((int) celsius + random.nextInt(1, 30)) : new Thrust.Step(90);
+      List<String> flaps = type.takeoff().tables().flaps();
+      double least = i % 2 == 0 ? 12_000 : 42_000;
+      double most = i % 2 == 0 ? 18_150 : 74_800;
+      TakeoffCase of = new TakeoffCase(end, airfield.runway(end.name()).orElseThrow().surface(), Optional.empty(),
+          Air.at(airfield.elevationFt(), random.nextInt(970, 1045), celsius), random.nextInt(-12, 45),
+          states.get(random.nextInt(states.size())), random.nextInt((int) least, (int) most),
+          flaps.get(random.nextInt(flaps.size())), thrust, random.nextBoolean(), random.nextBoolean());
+      days.add(new Tried(type, of, Takeoff.of(type.takeoff(), of, 100_000)));
+    }
+    return days;
+  }
+
+  /** 14 CFR 25.107, and that speeds and distances are whole and on the safe side. */
+  @Test
+  public void speeds_are_in_their_order_and_all_is_rounded_to_the_safe_side() throws IOException {
+    long with = days(1).stream().flatMap(t -> t.figures().stream()).peek(f -> {
+      assertThat(f.v1().value()).isLessThanOrEqualTo(f.vr().value());
+      assertThat(f.vr().value()).isLessThan(f.v2().value());
+      assertThat(f.limits().stream().filter(l -> l.source().equals("14 CFR 25.107"))).hasSize(4).allMatch(Limit::held);
+      Stream.of(f.v1(), f.vr(), f.v2(), f.goM(), f.stopM(), f.allEnginesM(), f.runM())
+          .forEach(w -> assertThat(w.value()).isEqualTo(Math.rint(w.value())));
+      assertThat(f.stopMarginM() + f.stopM().whole()).isEqualTo(f.of().left().asdaM());
+    }).count();
+    assertThat(with).as("days with figures").isGreaterThan(DAYS / 2);
+  }
+
+  @Test
+  public void more_weight_or_less_wind_never_needs_less() throws IOException {
+    for (Tried day : days(2)) {
+      if (day.figures().isEmpty() || day.of.weightKg() > (day.of.weightKg() < 20_000 ? 17_000 : 70_000)) {
+        continue;
+      }
+      TakeoffFigures f = day.figures().orElseThrow();
+      TakeoffCase c = day.of;
+      TakeoffFigures heavier = figures(day.type, new TakeoffCase(c.end(), c.surface(), c.from(), c.air(), c.headKt(),
+          c.state(), c.weightKg() + 500, c.flap(), c.thrust(), c.antiIce(), c.airConditioning()));
+      TakeoffFigures calmer = figures(day.type, new TakeoffCase(c.end(), c.surface(), c.from(), c.air(),
+          c.headKt() - 3, c.state(), c.weightKg(), c.flap(), c.thrust(), c.antiIce(), c.airConditioning()));
+      for (TakeoffFigures worse : List.of(heavier, calmer)) {
+        assertThat(worse.goM().value()).isGreaterThanOrEqualTo(f.goM().value());
+        assertThat(worse.stopM().value()).isGreaterThanOrEqualTo(f.stopM().value());
+        assertThat(worse.allEnginesM().value()).isGreaterThanOrEqualTo(f.allEnginesM().value());
+      }
+    }
+  }
+
+  private static Optional<String> limit(LimitedBy by) {
+    return switch (by) {
+      case STRUCTURE -> Optional.empty();
+      case CLIMB -> Optional.of("climb with an engine out");
+      case OBSTACLE -> Optional.of("obstacle");
+      case BRAKE_ENERGY -> Optional.of("brake energy");
+      default -> Optional.of(by.words());
+    };
+  }
+
+  private static boolean holds(TypeFigures type, TakeoffCase c, String what, double kg) {
+    return figures(type, new TakeoffCase(c.end(), c.surface(), c.from(), c.air(), c.headKt(), c.state(), kg, c.flap(),
+        c.thrust(), c.antiIce(), c.airConditioning())).limits().stream()
+        .filter(l -> l.what().equals(what)).allMatch(Limit::held);
+  }
+
+  /** At a limiting weight its own limit holds, and a little over it does not. */
+  @Test
+  public void a_limiting_weight_is_where_its_limit_is_met() throws IOException {
+    int met = 0;
+    for (Tried day : days(3).subList(0, DAYS / 5)) {
+      for (LimitingWeight w : day.figures().map(TakeoffFigures::weights).orElse(List.of())) {
+        if (w.bound() && w.kg() > 0 && limit(w.by()).isPresent()) {
+          String what = limit(w.by()).orElseThrow();
+          assertThat(holds(day.type, day.of, what, w.kg())).as("%s at %s: %d kg", day.of.words(), what, w.kg())
+              .isTrue();
+          assertThat(holds(day.type, day.of, what, w.kg() + 2)).as("%s over %s", day.of.words(), what).isFalse();
+          met++;
+        }
+      }
+    }
+    assertThat(met).isGreaterThan(150);
+  }
+
+  @Test
+  public void the_assumed_temperature_is_the_highest_that_holds() throws IOException {
+    int found = 0;
+    for (Tried day : days(4)) {
+      TakeoffCase full = day.of.with(Thrust.FULL);
+      OptionalInt most = Takeoff.mostAssumed(day.type.takeoff(), full);
+      if (most.isEmpty()) {
+        continue;
+      }
+      assertThat(day.of.state().contaminated()).as("not on a contaminated runway").isFalse();
+      TakeoffCase at = full.with(new Thrust.Assumed(most.getAsInt()));
+      TakeoffFigures f = figures(day.type, at);
+      assertThat(f.limits().stream().filter(l -> !l.held())).as(at.words()).isEmpty();
+      Takeoff.Result hotter = Takeoff.of(day.type.takeoff(), full.with(new Thrust.Assumed(most.getAsInt() + 1)),
+          100_000);
+      assertThat(hotter instanceof Takeoff.Result.Figures h && h.figures().held()).as("a degree more").isFalse();
+      found++;
+    }
+    assertThat(found).isGreaterThan(100);
+  }
+
+  @Test
+  public void beyond_the_tables_there_are_no_figures() throws IOException {
+    TypeFigures dovrin = type("dovrin-46");
+    Airfield ternholm = fleet().airfields().getFirst();
+    Runway.End end = ternholm.ends().findFirst().orElseThrow();
+    TakeoffCase good = new TakeoffCase(end, Runway.Surface.PAVED, Optional.empty(), new Air(100, 0), 10,
+        RunwayState.DRY, 17_000, "15", Thrust.FULL, false, true);
+    assertThat(Takeoff.of(dovrin.takeoff(), good, 18_150)).isInstanceOf(Takeoff.Result.Figures.class);
+    assertThat(why(dovrin, new TakeoffCase(end, good.surface(), good.from(), new Air(100, 49), 10, good.state(),
+        17_000, "15", Thrust.FULL, false, true))).contains("temperature 51.0 °C is beyond the table");
+    assertThat(why(dovrin, new TakeoffCase(end, good.surface(), good.from(), good.air(), -16, good.state(), 17_000,
+        "15", Thrust.FULL, false, true))).contains("head wind −16.0 kt is beyond the table");
+    assertThat(why(dovrin, new TakeoffCase(end, good.surface(), good.from(), good.air(), 0, RunwayState.ICE, 17_000,
+        "15", Thrust.FULL, false, true))).isEqualTo("The type has no tables for a runway that is ice.");
+    assertThat(why(dovrin, good.withFlap("27"))).contains("There is no table of");
+    assertThat(why(dovrin, good.with(new Thrust.Assumed(30)))).isEqualTo("The type assumes no temperature.");
+    assertThat(why(dovrin, good.with(new Thrust.Step(80)))).isEqualTo("The type has no step of 80 per cent.");
+    TakeoffCase gale = new TakeoffCase(end, good.surface(), good.from(), good.air(), 70, good.state(), 17_000, "15",
+        Thrust.FULL, false, true);
+    TakeoffCase forty = new TakeoffCase(end, good.surface(), good.from(), good.air(), 40, good.state(), 17_000, "15",
+        Thrust.FULL, false, true);
+    assertThat(figures(dovrin, gale).goM()).as("wind beyond the table counts as its most")
+        .isEqualTo(figures(dovrin, forty).goM());
+  }
+
+  private static String why(TypeFigures type, TakeoffCase of) {
+    return Takeoff.of(type.takeoff(), of, 18_150) instanceof Takeoff.Result.None none ? none.why() : "";
+  }
+}
