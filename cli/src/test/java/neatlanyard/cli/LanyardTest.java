@@ -224,4 +224,57 @@ public class LanyardTest {
     assertThat(ran.said()).contains("It has 50000000 bytes; 32000000 is the most.");
     Files.delete(large);
   }
+
+  private static Ran figures(Path file, String... more) {
+    List<String> all = new java.util.ArrayList<>(List.of("figures", file.toString(), "--fleet",
+        DEMO.resolve("fleet.yaml").toString(), "--types", DEMO.resolve("figures").toString()));
+    all.addAll(List.of(more));
+    return run(all.toArray(String[]::new));
+  }
+
+  private static Ran figuresOf(String from, String to) throws IOException {
+    String good = Files.readString(DEMO.resolve("figures/asked/flight-14.json"));
+    assertThat(good).contains(from);
+    return figures(file(good.replace(from, to)));
+  }
+
+  @Test
+  public void figures_of_a_departure() {
+    Ran good = figures(DEMO.resolve("figures/asked/flight-14.json"));
+    assertThat(good.exit()).isEqualTo(Lanyard.GOOD);
+    assertThat(good.said()).contains("Proposed: 25, flap 15", "Take-off weight: 17290 kg", "Icing conditions: yes",
+        "Minimum altitude 1500 ft: 1600 ft", "Within all");
+    Ran bad = figures(DEMO.resolve("figures/asked/flight-31.json"), "--arithmetic");
+    assertThat(bad.exit()).isEqualTo(Lanyard.NOT_GOOD);
+    assertThat(bad.said()).contains("The sheet states 56 780 kg; what is on it comes to 57 640 kg: 860 kg apart.",
+        "TL-HYB as weighed: 42 640 kg at 17.285 m", "assumed 42 °C");
+    JsonNode json = new JsonMapper().readTree(figures(DEMO.resolve("figures/asked/flight-31.json"), "--json").said());
+    assertThat(json.path("held").asBoolean()).isFalse();
+    JsonNode takeoff = json.path("take-off");
+    assertThat(takeoff.path("v1-kt").path("value").asInt()).isLessThanOrEqualTo(
+        takeoff.path("vr-kt").path("value").asInt());
+    assertThat(takeoff.path("go-m").path("arithmetic")).isNotEmpty();
+  }
+
+  @Test
+  public void figures_that_cannot_be_worked_out_say_why() throws IOException {
+    assertThat(figures(Path.of("nowhere.json")).exit()).isEqualTo(Lanyard.UNREADABLE);
+    Ran many = figuresOf("\"day\": \"2027-01-14\", \"from\": \"QTRN\"", "\"day\": \"soon\", \"from\": \"QXYZ\"");
+    assertThat(many.exit()).isEqualTo(Lanyard.UNREADABLE);
+    assertThat(many.said()).contains("line 3, column", "The fleet has no airfield QXYZ", "'soon'");
+    Ran other = figuresOf("\"flight\": \"Flight 14\", \"tail\": \"TL-DVA\", \"day\": \"2027-01-14\", \"edition\": 1",
+        "\"flight\": \"Flight 15\", \"tail\": \"TL-DVB\", \"day\": \"2027-01-13\", \"edition\": 1");
+    assertThat(other.exit()).isEqualTo(Lanyard.UNREADABLE);
+    assertThat(other.said()).contains("The load sheet is for TL-DVB; this is TL-DVA.",
+        "The load sheet is for Flight 15; this is Flight 14.",
+        "The load sheet is of 2027-01-13; this flight is on 2027-01-14.");
+    Ran place = figuresOf("\"anti-ice\": true",
+        "\"choice\": {\"runway\": \"25\", \"intersection\": \"A\", \"flap\": \"27\"}, \"anti-ice\": true");
+    assertThat(place.said()).contains("Runway 25 has no intersection A.", "There are no tables for flap 27");
+    assertThat(figuresOf("\"taxi-fuel\": 60", "\"taxi-fuel\": \"60,5\"").said()).contains("not a number");
+    assertThat(figuresOf("24012KT", "/////KT").said()).contains("The report gives no wind; ask the tower.");
+    Ran ice = figuresOf("\"thirds\": [", "\"braking\": \"poor\", \"thirds\": [");
+    assertThat(ice.exit()).as("nothing is within limits on ice").isEqualTo(Lanyard.NOT_GOOD);
+    assertThat(ice.said()).contains("No runway, flap and thrust holds all limits.");
+  }
 }

@@ -28,7 +28,8 @@ public class BalanceTest {
   private static final TailId TAIL = new TailId("TL-DVA");
 
   private static Loading loading(List<Corner> envelope) {
-    return new Loading(Map.of(TAIL, new Weighing(10_000, 10)), new Chord(9, 2), new Most(15_000, 18_000, 17_800, 17_000),
+    return new Loading(
+        Map.of(TAIL, new Weighing(10_000, 10)), new Chord(9, 2), new Most(15_000, 18_000, 17_800, 17_000),
         List.of(new Place("front", "Front cabin", 6, 2_000)), List.of(new Place("aft", "Aft hold", 16, 500)),
         List.of(new Place("left", "Left tank", 10.5, 1_500), new Place("right", "Right tank", 10.5, 1_500)), 80,
         envelope, List.of(new Trim(10, 5, 4, 6), new Trim(70, 1, 0, 2)));

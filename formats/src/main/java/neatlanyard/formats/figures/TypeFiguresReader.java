@@ -70,8 +70,9 @@ public final class TypeFiguresReader {
         new Weighing(d.number("kg", 100, MOST_KG), d.number("arm-m", -MOST_ARM_M, MOST_ARM_M))) == null);
     Chord chord = doc.inner("chord", d -> new Chord(d.number("leading-edge-m", -MOST_ARM_M, MOST_ARM_M),
         d.number("length-m", 0.1, 30))).orElse(new Chord(0, 1));
-    Most most = doc.inner("most", d -> new Most(d.whole("zero-fuel-kg", 100, MOST_KG), d.whole("taxi-kg", 100, MOST_KG),
-        d.whole("take-off-kg", 100, MOST_KG), d.whole("landing-kg", 100, MOST_KG))).orElse(new Most(0, 0, 0, 0));
+    Most most = doc.inner("most", d -> new Most(d.whole("zero-fuel-kg", 100, MOST_KG),
+        d.whole("taxi-kg", 100, MOST_KG), d.whole("take-off-kg", 100, MOST_KG),
+        d.whole("landing-kg", 100, MOST_KG))).orElse(new Most(0, 0, 0, 0));
     List<Corner> envelope = doc.list("envelope", d -> new Corner(d.number("percent", -100, 200),
         d.number("kg", 0, MOST_KG)));
     if (envelope.size() < 3) {

@@ -35,7 +35,11 @@ final class DemoTakeoffModel {
   /** @param staticN thrust of one engine standing still @param watts of one propeller; 0 for a jet */
   record Engine(double staticN, double watts, double lossPerMps) {}
 
-  /** @param inducedDrag of the square of lift @param asymmetryDrag with an engine out @param brakeJ of one full stop */
+  /**
+   * @param inducedDrag of the square of lift
+   * @param asymmetryDrag with an engine out
+   * @param brakeJ of one full stop
+   */
   record Aircraft(
       String type, double wingM2, double inducedDrag, double gearDrag, double asymmetryDrag, double groundLift,
       List<Flap> flaps, Engine engine, double vmcKt, double leastV1Kt, double brakeJ, double[] weightsKg,
@@ -89,7 +93,8 @@ final class DemoTakeoffModel {
     table(out, Gives.STALL, Optional.empty(), weight, values(points(weight), p -> stall(p[0]) / MPS_PER_KT, 1));
     table(out, Gives.VR, Optional.empty(), weight, values(points(weight), p -> vr(p[0]) / MPS_PER_KT, 1));
     table(out, Gives.V2, Optional.empty(), weight, values(points(weight), p -> v2(p[0]) / MPS_PER_KT, 1));
-    table(out, Gives.FLAP_RETRACT, Optional.empty(), weight, values(points(weight), p -> 1.3 * stall(p[0]) / MPS_PER_KT, 1));
+    table(out, Gives.FLAP_RETRACT, Optional.empty(), weight,
+        values(points(weight), p -> 1.3 * stall(p[0]) / MPS_PER_KT, 1));
     List<Of> air = List.of(Of.WEIGHT, Of.PRESSURE_ALTITUDE, Of.TEMPERATURE);
     table(out, Gives.CLIMB, Optional.empty(), air, values(points(air), p -> 100 * oneOutGradient(p[0], air(p)), 2));
     table(out, Gives.BRAKE_ENERGY, Optional.empty(), air, values(points(air),

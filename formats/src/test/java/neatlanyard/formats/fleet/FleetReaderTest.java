@@ -80,4 +80,35 @@ public class FleetReaderTest {
             "line 9, column 11: Exactly one of the crew is the commander.",
             "line 9, column 11: Exactly one of the crew is the pilot flying.");
   }
+
+  private static String runway(String one, String other) {
+    return FLEET.replace("zone: Etc/GMT}", "zone: Etc/GMT, variation-deg: -2, runways: [{width-m: 45, surface: paved, "
+        + "ends: [\n%s,\n%s]}]}".formatted(one, other));
+  }
+
+  private static String end(String name, String bearing, String more) {
+    return "{name: \"%s\", bearing-true-deg: %s, tora-m: 2000, toda-m: 2100, asda-m: 2000, lda-m: 2000, ".formatted(
+        name, bearing) + "slope-percent: 0%s}".formatted(more);
+  }
+
+  @Test
+  public void runways_are_what_their_names_say() {
+    assertThat(FleetReader.read(runway(end("09L", "088", ", intersections: [{name: B, from-beginning-m: 600}, "
+        + "{name: A, from-beginning-m: 300}]"), end("27R", "268", "")))).isInstanceOfSatisfying(Read.Good.class, g -> {
+          Fleet fleet = (Fleet) g.value();
+          assertThat(fleet.airfields().getFirst().ends().flatMap(e -> e.intersections().stream()).map(i -> i.name()))
+              .as("the nearest first").containsExactly("A", "B");
+        });
+    assertThat(faults(FleetReader.read(runway(end("09L", "110", ""), end("26R", "268", ""))))).containsExactly(
+        "line 4, column 159: 09L and 26R are not the two ends of one runway; the other end of 09L is 27R.",
+        "line 4, column 159: 09L and 26R lie 158° apart, not 180°.",
+        "line 5, column 33: Runway 09L lies 112° magnetic by this bearing and the variation.");
+    assertThat(faults(FleetReader.read(runway(end("09", "088", "").replace("toda-m: 2100", "toda-m: 1900")
+        .replace("asda-m: 2000", "asda-m: 1990"),
+        end("27", "268", ", intersections: [{name: C, from-beginning-m: 2000}]")))))
+        .containsExactly(
+        "line 5, column 59: 'toda-m' is the run and a clearway of up to half of it: 2000 to 3000.",
+        "line 5, column 73: 'asda-m' is the run and the stopway: not less than 2000.",
+        "line 6, column 125: C lies 2000 m from the beginning of a run of 2000 m.");
+  }
 }
