@@ -20,7 +20,7 @@ const SHAPES: Record<string, { words: string; body: React.ReactNode }> = {
     ),
   },
   sending: {
-    words: 'kept here, not yet sent',
+    words: 'not yet sent',
     body: (
       <>
         <rect x="2.500" y="5" width="19" height="10" rx="2" strokeDasharray="3 2.500" />

@@ -35,7 +35,7 @@ public class FirstStartTest {
       assertThat(admin.page.getByText("No flights yet")).isVisible();
       link(admin, "Desk").click();
       bring(admin, "Fleet", Application.ROOT.resolve("demo/fleet.yaml"));
-      assertThat(admin.page.getByText("Fleet brought in. Ternholm Air Link: 5 tails, 5 airfields, 8 people."))
+      assertThat(admin.page.getByText("Fleet brought in. Ternholm Air Link: 5 tails, 6 airfields, 8 people."))
           .isVisible();
       String hers = given(admin, "Wren Adeyo");
       publish(browser, app, given(admin, "Bas Orrin"), given(admin, "Mette Rand"));

@@ -59,7 +59,7 @@ public class OutboxTest extends AtTheDemo {
     wren.press("Space");
     wren.press("Space");
     assertThat(ida.page.locator("nav ol").getByText("8 of 36")).isVisible();
-    assertThat(wren.page.locator("main").getByTitle("kept here, not yet sent")).hasCount(0);
+    assertThat(wren.page.locator("main").getByTitle("not yet sent")).hasCount(0);
     assertThat(said(ida).subList(before, said(ida).size())).containsExactly("Gear lever", "Weather radar");
     assertThat(lost.get()).as("tries for two events").isGreaterThanOrEqualTo(2);
     wren.page.unroute("**/outbox");
