@@ -277,4 +277,22 @@ public class LanyardTest {
     assertThat(ice.exit()).as("nothing is within limits on ice").isEqualTo(Lanyard.NOT_GOOD);
     assertThat(ice.said()).contains("No runway, flap and thrust holds all limits.");
   }
+
+  @Test
+  public void entered_figures_and_how_they_came_about() throws IOException {
+    Path slips = DEMO.resolve("figures/entered/slips.csv");
+    Ran ran = run("entry", slips.toString());
+    assertThat(ran.exit()).isEqualTo(Lanyard.NOT_GOOD);
+    assertThat(ran.said()).contains("1, take-off weight: entered 17.2, expected 71.2 t: digits swapped",
+        "the zero-fuel weight entered as take-off weight", "7 of 8 are not as expected.");
+    JsonNode json = new JsonMapper().readTree(run("entry", slips.toString(), "--json").said());
+    assertThat(json.get(3).path("causes").get(0).path("slip").asString()).isEqualTo("parallel-runway");
+    assertThat(json.get(7).path("right").asBoolean()).isTrue();
+    String head = "figure,unit,expected,entered,last-flight,others,rows\n";
+    assertThat(run("entry", file(head + "v1,kt,134,134,,,\n").toString()).exit()).isEqualTo(Lanyard.GOOD);
+    Ran bad = run("entry", file(head + "v9,kt,134,134,,,\nv1,lb,,134,,vr,\n").toString());
+    assertThat(bad.exit()).isEqualTo(Lanyard.UNREADABLE);
+    assertThat(bad.said()).contains("line 2: 'figure' is 'v9'", "line 3: 'unit' is 'lb'", "line 3: 'expected' is ''",
+        "line 3: 'others' is 'vr'");
+  }
 }

@@ -6,6 +6,7 @@ import neatlanyard.core.dispatch.ReadingHistory.Reading;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.sop.QuantityId;
 import neatlanyard.formats.text.Read;
+import neatlanyard.formats.text.Rows;
 
 /** What was read on tails before, as CSV; see docs/formats/readings.md. */
 public final class ReadingsCsv {

@@ -20,7 +20,9 @@ import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.units.Plausible;
+import neatlanyard.formats.text.Cells;
 import neatlanyard.formats.text.Read;
+import neatlanyard.formats.text.Rows;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 

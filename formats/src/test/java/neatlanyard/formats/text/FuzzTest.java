@@ -22,6 +22,7 @@ import neatlanyard.core.dispatch.DispatchList;
 import neatlanyard.core.figures.DepartureFigures;
 import neatlanyard.core.figures.FiguresAsked;
 import neatlanyard.core.figures.TypeFigures;
+import neatlanyard.core.figures.entry.Recogniser;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Fleet;
 import neatlanyard.core.fleet.Seat;
@@ -35,6 +36,7 @@ import neatlanyard.formats.controls.TraceCsv;
 import neatlanyard.formats.dispatch.DispatchListReader;
 import neatlanyard.formats.dispatch.ReadingsCsv;
 import neatlanyard.formats.dispatch.TechLogCsv;
+import neatlanyard.formats.figures.EntriesCsv;
 import neatlanyard.formats.figures.FiguresAskedReader;
 import neatlanyard.formats.figures.FiguresJson;
 import neatlanyard.formats.figures.TakeoffTablesReader;
@@ -141,6 +143,11 @@ public class FuzzTest {
     TypeFigures dovrin = TypeFiguresReader.read(type, whole).orThrow("type");
     readers.put("take-off tables", new Reader(60, List.of(tables), TakeoffTablesReader::read));
     readers.put("type figures", new Reader(60, List.of(type), t -> TypeFiguresReader.read(t, whole)));
+    readers.put("entries", new Reader(60, List.of(demo("figures/entered/slips.csv")), t -> {
+      if (EntriesCsv.read(t) instanceof Read.Good<List<EntriesCsv.EnteredFigure>> good) {
+        good.value().forEach(e -> Recogniser.causes(e.figure(), e.expected(), e.entered(), e.context()));
+      }
+    }));
     readers.put("figures", new Reader(100, List.of(demo("figures/asked/flight-14.json")), t -> {
       if (FiguresAskedReader.read(t, fleet) instanceof Read.Good<FiguresAsked> good
           && DepartureFigures.of(dovrin, good.value()) instanceof DepartureFigures.Result.Figures f) {

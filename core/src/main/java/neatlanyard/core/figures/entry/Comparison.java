@@ -36,7 +36,7 @@ public record Comparison(Verdict verdict, List<Cause> first, List<Cause> second)
   /** @param computed what was worked out; empty where nothing was */
   public static Comparison of(CriticalFigure figure, String first, String second, Optional<String> computed,
       EntryContext context) {
-    boolean alike = Recogniser.agrees(figure, first, second);
+    boolean alike = Recogniser.agrees(figure, context.scale(), first, second);
     if (computed.isEmpty()) {
       return alike ? new Comparison(Verdict.ALIKE, List.of(), List.of())
           : new Comparison(Verdict.ONE_OF_THEM, Recogniser.causes(figure, second, first, context),

@@ -32,7 +32,7 @@ final class Confusion {
     if (figure == CriticalFigure.INTERSECTION && !right.equals(WHOLE)) {
       all.add(new Taken(Slip.FULL_LENGTH, WHOLE, 1, "the whole runway entered for intersection " + right));
     }
-    return all.stream().filter(t -> !Typed.same(figure, t.figure, right)).toList();
+    return all.stream().filter(t -> !Typed.same(figure, context.scale(), t.figure, right)).toList();
   }
 
   /** A weight is taken for a weight, a speed for a speed, far sooner than one for the other. */
@@ -56,8 +56,9 @@ final class Confusion {
     }
     if (figure.weight()) {
       return List.of(
-          new Taken(Slip.OTHER_UNIT, whole(Units.lbFromKg(value.getAsDouble())), 0.5, "pounds entered for kilograms"),
-          new Taken(Slip.OTHER_UNIT, whole(Units.kgFromLb(value.getAsDouble())), 0.5,
+          new Taken(Slip.OTHER_UNIT, like(right, Units.lbFromKg(value.getAsDouble())), 0.5,
+          "pounds entered for kilograms"),
+          new Taken(Slip.OTHER_UNIT, like(right, Units.kgFromLb(value.getAsDouble())), 0.5,
           "taken for pounds and made into kilograms"));
     }
     if (figure == CriticalFigure.PRESSURE_SETTING) {
@@ -69,8 +70,10 @@ final class Confusion {
     return List.of();
   }
 
-  private static String whole(double value) {
-    return Long.toString(Math.round(value));
+  /** With as many places as another is written with. */
+  private static String like(String right, double value) {
+    int point = right.indexOf('.');
+    return String.format(Locale.ROOT, "%." + (point < 0 ? 0 : right.length() - point - 1) + "f", value);
   }
 
   private static List<Taken> runways(String right) {

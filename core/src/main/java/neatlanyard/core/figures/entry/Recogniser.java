@@ -31,19 +31,24 @@ public final class Recogniser {
     this.context = context;
   }
 
-  /** Whether what was entered is the figure. */
+  /** Whether what was entered is the figure, both in its own unit. */
   public static boolean agrees(CriticalFigure figure, String right, String entered) {
-    return Typed.same(figure, Typed.plain(right), Typed.plain(entered));
+    return agrees(figure, 1, right, entered);
+  }
+
+  /** The same in another unit. @param scale how many of its own one of that is */
+  static boolean agrees(CriticalFigure figure, double scale, String right, String entered) {
+    return Typed.same(figure, scale, Typed.plain(right), Typed.plain(entered));
   }
 
   /**
    * Causes of a wrong figure, the most likely first; none when it is right.
    *
-   * @param right the figure as it is written, in its unit
+   * @param right the figure as it is written
    * @param entered what somebody typed
    */
   public static List<Cause> causes(CriticalFigure figure, String right, String entered, EntryContext context) {
-    return agrees(figure, right, entered) ? List.of()
+    return agrees(figure, context.scale(), right, entered) ? List.of()
         : new Recogniser(figure, right, entered, context).causes();
   }
 

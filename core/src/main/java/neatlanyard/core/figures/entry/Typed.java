@@ -21,14 +21,14 @@ final class Typed {
         ? OptionalDouble.of(Double.parseDouble(plain)) : OptionalDouble.empty();
   }
 
-  /** Whether both are the same figure: numbers within half of the smallest step that counts. */
-  static boolean same(CriticalFigure figure, String one, String other) {
+  /** Whether both are the same figure: numbers within half of the smallest step that counts. @param scale their unit */
+  static boolean same(CriticalFigure figure, double scale, String one, String other) {
     if (one.equals(other)) {
       return true;
     }
     OptionalDouble a = figure.number() ? number(one) : OptionalDouble.empty();
     OptionalDouble b = figure.number() ? number(other) : OptionalDouble.empty();
     return a.isPresent() && b.isPresent()
-        && Math.abs(a.getAsDouble() - b.getAsDouble()) <= figure.step() / 2 + ROUNDING;
+        && Math.abs(a.getAsDouble() - b.getAsDouble()) * scale <= figure.step() / 2 + ROUNDING;
   }
 }

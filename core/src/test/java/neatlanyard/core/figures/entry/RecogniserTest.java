@@ -21,7 +21,7 @@ public class RecogniserTest {
   @DataProvider
   Object[][] slips() {
     return new Object[][] {
-      {CriticalFigure.TAKEOFF_WEIGHT, "71.2", "17.2", Slip.DIGITS_SWAPPED, "digits swapped"},
+      {CriticalFigure.TAKEOFF_WEIGHT, "71200", "17200", Slip.DIGITS_SWAPPED, "digits swapped"},
       {CriticalFigure.TAKEOFF_WEIGHT, "68240", "6824", Slip.DIGIT_LOST, "a digit lost"},
       {CriticalFigure.TAKEOFF_WEIGHT, "68240", "688240", Slip.DIGIT_DOUBLED, "a digit doubled"},
       {CriticalFigure.TAKEOFF_WEIGHT, "68240", "65240", Slip.NEIGHBOURING_KEY, "a key beside the right one"},
@@ -69,6 +69,17 @@ public class RecogniserTest {
   @Test(dataProvider = "right")
   public void a_right_figure_is_right_however_it_is_written(CriticalFigure figure, String right, String entered) {
     assertThat(Recogniser.causes(figure, right, entered, BESIDE)).isEmpty();
+  }
+
+  @Test
+  public void tonnes_are_compared_as_tonnes() {
+    EntryContext tonnes = new EntryContext(Map.of(), Optional.of("63.3"), List.of(), 1_000);
+    assertThat(Recogniser.causes(CriticalFigure.TAKEOFF_WEIGHT, "71.2", "17.2", tonnes).getFirst().slip())
+        .isEqualTo(Slip.DIGITS_SWAPPED);
+    assertThat(Recogniser.causes(CriticalFigure.TAKEOFF_WEIGHT, "71.2", "71.3", tonnes)).isNotEmpty();
+    assertThat(Recogniser.causes(CriticalFigure.TAKEOFF_WEIGHT, "71.2", "71.20", tonnes)).isEmpty();
+    assertThat(Recogniser.causes(CriticalFigure.TAKEOFF_WEIGHT, "71.2", "157.0", tonnes).getFirst().slip())
+        .isEqualTo(Slip.OTHER_UNIT);
   }
 
   @Test

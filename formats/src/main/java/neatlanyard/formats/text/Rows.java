@@ -1,4 +1,4 @@
-package neatlanyard.formats.dispatch;
+package neatlanyard.formats.text;
 
 import java.io.IOException;
 import java.io.StringReader;
@@ -11,14 +11,12 @@ import java.util.List;
 import java.util.function.Function;
 import neatlanyard.core.record.Characters;
 import neatlanyard.core.units.Plausible;
-import neatlanyard.formats.text.Fault;
-import neatlanyard.formats.text.Read;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 
 /** Rows of a CSV text (RFC 4180) under known columns, with every fault and its line. */
-final class Rows {
+public final class Rows {
   /** More would hold up what crews write meanwhile; a longer table goes in several. */
   private static final int MOST_ROWS = 5_000;
   private static final int MOST_FAULTS = 100;
@@ -26,7 +24,7 @@ final class Rows {
   private Rows() {}
 
   /** One row being read. */
-  static final class Row {
+  public static final class Row {
     private final CSVRecord record;
     private final int line;
     private final List<Fault> faults;
@@ -37,14 +35,14 @@ final class Rows {
       this.faults = faults;
     }
 
-    String text(String column) {
+    public String text(String column) {
       String cell = Cells.read(record.get(column));
       Characters.fault(cell).ifPresent(why -> faults.add(new Fault(line, 0, "'%s': %s".formatted(column, why))));
       return cell;
     }
 
     /** A value of a cell, or the stand-in with a fault. */
-    <T> T of(String column, Function<String, T> type, T standIn) {
+    public <T> T of(String column, Function<String, T> type, T standIn) {
       try {
         return type.apply(text(column));
       } catch (RuntimeException e) {
@@ -55,17 +53,23 @@ final class Rows {
     }
 
     /** A time, or a span such as -PT72H counted from {@code now}. */
-    Instant time(String column, Instant now) {
+    public Instant time(String column, Instant now) {
       return of(column, t -> Plausible.checked(t.startsWith("P") || t.startsWith("-P") ? now.plus(Duration.parse(t))
           : Instant.parse(t), now), now);
     }
 
-    void fault(String words) {
+    public void fault(String words) {
       faults.add(new Fault(line, 0, words));
     }
   }
 
-  static <T> Read<List<T>> read(String text, List<String> columns, Function<Row, T> reader) {
+  /** A table that is kept. */
+  public static <T> Read<List<T>> read(String text, List<String> columns, Function<Row, T> reader) {
+    return read(text, columns, MOST_ROWS, reader);
+  }
+
+  /** A table of at most so many rows. */
+  public static <T> Read<List<T>> read(String text, List<String> columns, int most, Function<Row, T> reader) {
     List<Fault> faults = new ArrayList<>();
     List<T> rows = new ArrayList<>();
     CSVFormat format = CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).setTrim(true).get();
@@ -83,8 +87,8 @@ final class Rows {
         if (!record.isConsistent()) {
           faults.add(new Fault(line, 0,
               "It has %d values; the header has %d.".formatted(record.size(), columns.size())));
-        } else if (rows.size() >= MOST_ROWS) {
-          return new Read.Bad<>(List.of(new Fault(line, 0, "%d rows is the most.".formatted(MOST_ROWS))));
+        } else if (rows.size() >= most) {
+          return new Read.Bad<>(List.of(new Fault(line, 0, "%d rows is the most.".formatted(most))));
         } else {
           rows.add(reader.apply(new Row(record, line, faults)));
         }

@@ -1,20 +1,20 @@
-package neatlanyard.formats.dispatch;
+package neatlanyard.formats.text;
 
 /**
  * Cells that a spreadsheet would take for a formula: written behind an apostrophe, as spreadsheets and OWASP (CSV
  * injection) have it, and read back as they were.
  */
-final class Cells {
+public final class Cells {
   private static final String BEGINS_FORMULA = "=+-@\t\r";
 
   private Cells() {}
 
-  static String written(String cell) {
+  public static String written(String cell) {
     boolean formula = !cell.isEmpty() && BEGINS_FORMULA.indexOf(cell.charAt(0)) >= 0;
     return formula || quoted(cell) ? "'" + cell : cell;
   }
 
-  static String read(String cell) {
+  public static String read(String cell) {
     return quoted(cell) ? cell.substring(1) : cell;
   }
 
