@@ -9,7 +9,8 @@ import picocli.CommandLine.Command;
     description = "Checks packs and records, judges control traces, works figures out, backs databases up.",
     mixinStandardHelpOptions = true,
     subcommands = {
-        Verify.class, Controls.class, Figures.class, Entry.class, Check.class, Backups.Make.class, Backups.Restore.class})
+        Verify.class, Controls.class, Figures.class, Entry.class, Check.class, Backups.Make.class,
+        Backups.Restore.class})
 public final class Lanyard {
   /** What was asked about is as it should be. */
   static final int GOOD = 0;

@@ -24,6 +24,10 @@ public record TakeoffCase(
         end, surface, from, air, headKt, state, weightKg, flap, other, antiIce, airConditioning);
   }
 
+  public TakeoffCase withWeight(double kg) {
+    return new TakeoffCase(end, surface, from, air, headKt, state, kg, flap, thrust, antiIce, airConditioning);
+  }
+
   public TakeoffCase withFlap(String other) {
     return new TakeoffCase(
         end, surface, from, air, headKt, state, weightKg, other, thrust, antiIce, airConditioning);

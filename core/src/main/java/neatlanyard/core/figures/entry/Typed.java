@@ -21,7 +21,11 @@ final class Typed {
         ? OptionalDouble.of(Double.parseDouble(plain)) : OptionalDouble.empty();
   }
 
-  /** Whether both are the same figure: numbers within half of the smallest step that counts. @param scale their unit */
+  /**
+   * Whether both are the same figure: numbers within half of the smallest step that counts.
+   *
+   * @param scale how many of the figure's unit one of theirs is
+   */
   static boolean same(CriticalFigure figure, double scale, String one, String other) {
     if (one.equals(other)) {
       return true;
