@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import { getRouteApi, useNavigate } from '@tanstack/react-router'
-import { useCallback, useEffect, useState } from 'react'
+import { useCallback, useEffect, useRef, useState } from 'react'
 import type { Me, TagView } from '../api.gen'
 import { Fetching } from '../app/Fetching'
 import { ProblemNotice } from '../app/Notice'
@@ -33,6 +33,7 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
   const [hanging, setHanging] = useState(false)
   const [held, setHeld] = useState<TagView>()
   const current = live?.view.progress.beads.find((b) => b.state === 'current')?.stage ?? 'tie-off'
+  const arrived = useRef('')
   // The stage is chosen once, on arrival; afterwards the crew moves, not the program.
   const shown = stage ?? current
   // Always the same, so that a press in a stage does not draw the cord anew.
@@ -61,9 +62,11 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
   const goAway = useCallback(() => outbox?.put('interrupted', {}, 'being called away'), [outbox])
 
   useEffect(() => {
-    if (live && !stage)
-      void navigate({ to: '/departures/$id', params: { id }, search: { stage: current }, replace: true })
-  })
+    if (!live || stage || arrived.current === id) return
+    // Once: on a slow device a press may be on its way to another stage by now, and must not be led back.
+    arrived.current = id
+    void navigate({ to: '/departures/$id', params: { id }, search: { stage: current }, replace: true })
+  }, [live, stage, id, current, navigate])
   useHotkeys([
     ['h', () => acting && beginHanging()],
     ['i', goAway],

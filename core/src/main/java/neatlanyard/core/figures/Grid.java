@@ -101,7 +101,7 @@ public record Grid(List<Axis> axes, double[] values) {
   }
 
   /** The value at a point; NaN beyond the table and where it has a hole. */
-  double at(Point point) {
+  public double at(Point point) {
     return at(point, 0, 0);
   }
 
