@@ -25,7 +25,7 @@ import neatlanyard.core.weather.Wind;
  */
 public record DepartureFigures(
     FiguresAsked asked, TypeFigures type, Air air, Icing.Found icing, RunwayCondition.Holding condition, Wind wind,
-    String windFrom, List<EndWind> ends, Balance balance, Limit fuel, List<Takeoff.Result> options,
+    String windFrom, List<EndWind> ends, Balance balance, Limit fuel, List<TakeoffOption.Result> options,
     Optional<Proposal> proposed, Optional<Takeoff.Result> chosen, Optional<ShortStrip> shortStrip, List<Cold> cold) {
   public DepartureFigures {
     ends = List.copyOf(ends);
@@ -108,7 +108,7 @@ public record DepartureFigures(
 
     DepartureFigures figures() {
       List<EndWind> ends = asked.from().ends().map(this::wind).toList();
-      List<Takeoff.Result> options = ends.stream().flatMap(this::options).toList();
+      List<TakeoffOption.Result> options = ends.stream().flatMap(this::options).toList();
       Optional<Proposal> proposed = proposed(ends, options);
       Optional<Takeoff.Result> chosen = chosen(ends, options, proposed);
       Optional<ShortStrip> strip = chosen.flatMap(r -> r instanceof Takeoff.Result.Figures f
@@ -125,7 +125,7 @@ public record DepartureFigures(
       return new EndWind(on, type.winds().stream().flatMap(w -> on.limits(w, condition.state()).stream()).toList());
     }
 
-    private Stream<Takeoff.Result> options(EndWind on) {
+    private Stream<TakeoffOption.Result> options(EndWind on) {
       Runway.End end = asked.from().end(on.wind().runway()).orElseThrow();
       Stream<Optional<Runway.Intersection>> begins = Stream.concat(
           Stream.of(Optional.empty()), end.intersections().stream().map(Optional::of));
@@ -140,17 +140,20 @@ public record DepartureFigures(
     }
 
     /** Full thrust, and the least with which everything holds. */
-    private Stream<Takeoff.Result> thrusts(EndWind on, TakeoffCase full) {
-      Takeoff.Result at = takeoff(full);
-      if (!holds(at) || !on.held()) {
+    private Stream<TakeoffOption.Result> thrusts(EndWind on, TakeoffCase full) {
+      TakeoffOption.Result at = option(full);
+      if (at.good().isEmpty() || !on.held()) {
         return Stream.of(at);
       }
       OptionalInt assumed = Takeoff.mostAssumed(type.takeoff(), full);
-      Stream<Takeoff.Result> reduced = assumed.isPresent()
-          ? Stream.of(takeoff(full.with(new Thrust.Assumed(assumed.getAsInt()))))
-          : type.takeoff().steps().stream().sorted().map(p -> takeoff(full.with(new Thrust.Step(p))))
-          .filter(Working::holds).limit(1);
-      return Stream.concat(Stream.of(at), reduced.filter(Working::holds));
+      Stream<TakeoffOption.Result> reduced = assumed.isPresent()
+          ? Stream.of(option(full.with(new Thrust.Assumed(assumed.getAsInt()))))
+          : type.takeoff().steps().stream().sorted().map(p -> option(full.with(new Thrust.Step(p))));
+      return Stream.concat(Stream.of(at), reduced.filter(r -> r.good().isPresent()).limit(1));
+    }
+
+    private TakeoffOption.Result option(TakeoffCase of) {
+      return Takeoff.option(type.takeoff(), of, structureKg());
     }
 
     private Takeoff.Result takeoff(TakeoffCase of) {
@@ -163,32 +166,27 @@ public record DepartureFigures(
       return (int) Math.min(most.takeoffKg(), most.landingKg() + asked.sheet().tripFuelKg());
     }
 
-    private static boolean holds(Takeoff.Result result) {
-      return result instanceof Takeoff.Result.Figures f && f.figures().held();
-    }
-
     /** The whole runway with the most wind from ahead, then the longest; the flap that carries most; least thrust. */
-    private static Optional<Proposal> proposed(List<EndWind> ends, List<Takeoff.Result> options) {
-      List<TakeoffFigures> good = options.stream().filter(Working::holds)
-          .map(r -> ((Takeoff.Result.Figures) r).figures())
-          .filter(f -> f.of().from().isEmpty() && wind(ends, f).held()).toList();
-      Optional<TakeoffFigures> best = good.stream().max(Comparator
-          .comparingDouble((TakeoffFigures f) -> f.of().headKt())
-          .thenComparingInt(f -> f.of().end().declared().asdaM())
-          .thenComparingInt(f -> f.limiting().kg()));
+    private static Optional<Proposal> proposed(List<EndWind> ends, List<TakeoffOption.Result> options) {
+      List<TakeoffOption> good = options.stream().flatMap(r -> r.good().stream())
+          .filter(o -> o.of().from().isEmpty() && wind(ends, o).held()).toList();
+      Optional<TakeoffOption> best = good.stream().max(Comparator
+          .comparingDouble((TakeoffOption o) -> o.of().headKt())
+          .thenComparingInt(o -> o.of().end().declared().asdaM())
+          .thenComparingInt(o -> o.limiting().kg()));
       return best.map(b -> {
-        TakeoffFigures least = good.stream().filter(f -> f.of().end().equals(b.of().end())
-            && f.of().flap().equals(b.of().flap())).reduce(b, (a, f) -> f);
+        TakeoffOption least = good.stream().filter(o -> o.of().end().equals(b.of().end())
+            && o.of().flap().equals(b.of().flap())).reduce(b, (a, o) -> o);
         return new Proposal(least.of(), why(least, good));
       });
     }
 
-    private static EndWind wind(List<EndWind> ends, TakeoffFigures f) {
-      return ends.stream().filter(e -> e.wind().runway().equals(f.of().end().name())).findFirst().orElseThrow();
+    private static EndWind wind(List<EndWind> ends, TakeoffOption o) {
+      return ends.stream().filter(e -> e.wind().runway().equals(o.of().end().name())).findFirst().orElseThrow();
     }
 
-    private static String why(TakeoffFigures best, List<TakeoffFigures> good) {
-      List<String> others = good.stream().map(f -> f.of().end().name().value()).distinct()
+    private static String why(TakeoffOption best, List<TakeoffOption> good) {
+      List<String> others = good.stream().map(o -> o.of().end().name().value()).distinct()
           .filter(n -> !n.equals(best.of().end().name().value())).toList();
       int head = best.of().headKt();
       String along = head >= 0 ? "%s from ahead".formatted(Worked.kt(head))
@@ -199,7 +197,7 @@ public record DepartureFigures(
           along, String.join(", ", others));
     }
 
-    private Optional<Takeoff.Result> chosen(List<EndWind> ends, List<Takeoff.Result> options,
+    private Optional<Takeoff.Result> chosen(List<EndWind> ends, List<TakeoffOption.Result> options,
         Optional<Proposal> proposed) {
       FiguresAsked.Choice choice = asked.choice();
       if (choice.runway().isEmpty() && choice.flap().isEmpty() && choice.thrust().isEmpty()) {
@@ -221,12 +219,12 @@ public record DepartureFigures(
     }
 
     /** What the crew left open is taken from the best option there. */
-    private static TakeoffCase wanted(TakeoffCase base, List<Takeoff.Result> options, FiguresAsked.Choice choice) {
-      Optional<TakeoffFigures> best = options.stream().filter(Working::holds)
-          .map(r -> ((Takeoff.Result.Figures) r).figures())
-          .filter(f -> f.of().end().equals(base.end()) && f.of().from().equals(base.from()))
-          .filter(f -> choice.flap().isEmpty() || choice.flap().get().equals(f.of().flap()))
-          .reduce((a, f) -> f.limiting().kg() >= a.limiting().kg() ? f : a);
+    private static TakeoffCase wanted(TakeoffCase base, List<TakeoffOption.Result> options,
+        FiguresAsked.Choice choice) {
+      Optional<TakeoffOption> best = options.stream().flatMap(r -> r.good().stream())
+          .filter(o -> o.of().end().equals(base.end()) && o.of().from().equals(base.from()))
+          .filter(o -> choice.flap().isEmpty() || choice.flap().get().equals(o.of().flap()))
+          .reduce((a, o) -> o.limiting().kg() >= a.limiting().kg() ? o : a);
       String flap = choice.flap().or(() -> best.map(b -> b.of().flap())).orElse(base.flap());
       Thrust thrust = choice.thrust().or(() -> best.map(b -> b.of().thrust())).orElse(Thrust.FULL);
       return base.withFlap(flap).with(thrust);

@@ -37,6 +37,8 @@ public final class Takeoff {
   private final ForFlap tables;
   private final Runway.Declared left;
   private final double gravel;
+  /** At which the tables are read. */
+  private final double tableC;
 
   private Takeoff(TakeoffType type, TakeoffCase of) {
     this.type = type;
@@ -45,6 +47,7 @@ public final class Takeoff {
     this.left = of.left();
     this.gravel = of.surface() == Runway.Surface.GRAVEL
         ? 1 + type.gravelPercent().orElse(0) / (double) PERCENT : 1;
+    this.tableC = tableC();
   }
 
   /** What came of it. */
@@ -63,6 +66,14 @@ public final class Takeoff {
         : new Result.Figures(takeoff.figures(structureKg));
   }
 
+  /** The same in short. */
+  static TakeoffOption.Result option(TakeoffType type, TakeoffCase of, int structureKg) {
+    Takeoff takeoff = new Takeoff(type, of);
+    Optional<String> none = takeoff.refused();
+    return none.isPresent() ? new TakeoffOption.Result.None(of, none.get())
+        : new TakeoffOption.Result.Figures(takeoff.option(structureKg));
+  }
+
   /**
    * The highest assumed temperature with which everything still holds, whole degrees; empty where full thrust is
    * wanted.
@@ -71,14 +82,26 @@ public final class Takeoff {
     if (!type.assumes() || of.state().contaminated() && !type.reducedOnContaminated()) {
       return OptionalInt.empty();
     }
-    int outside = (int) Math.floor(of.air().temperatureC()) + 1;
-    for (int c = hottest(type, of); c >= outside; c--) {
-      Takeoff takeoff = new Takeoff(type, of.with(new Thrust.Assumed(c)));
-      if (takeoff.refused().isEmpty() && takeoff.holds(of.weightKg())) {
-        return OptionalInt.of(c);
+    int least = (int) Math.floor(of.air().temperatureC()) + 1;
+    int most = hottest(type, of);
+    if (least > most || !assumable(type, of, least)) {
+      return OptionalInt.empty();
+    }
+    // By halving, as every degree takes thrust away.
+    while (least < most) {
+      int middle = (least + most + 1) >> 1;
+      if (assumable(type, of, middle)) {
+        least = middle;
+      } else {
+        most = middle - 1;
       }
     }
-    return OptionalInt.empty();
+    return OptionalInt.of(least);
+  }
+
+  private static boolean assumable(TakeoffType type, TakeoffCase of, int celsius) {
+    Takeoff takeoff = new Takeoff(type, of.with(new Thrust.Assumed(celsius)));
+    return takeoff.refused().isEmpty() && takeoff.holds(of.weightKg());
   }
 
   private static int hottest(TakeoffType type, TakeoffCase of) {
@@ -114,7 +137,7 @@ public final class Takeoff {
       case Thrust.Assumed a -> Optional.empty();
       case Thrust.Step s when !type.steps().contains(s.percent()) -> Optional.of(
           "The type has no step of %d per cent.".formatted(s.percent()));
-      case Thrust.Step s when Double.isNaN(tableC()) -> Optional.of(
+      case Thrust.Step s when Double.isNaN(tableC) -> Optional.of(
           "The tables do not reach down to %d per cent today.".formatted(s.percent()));
       case Thrust.Step s -> Optional.empty();
     };
@@ -168,7 +191,7 @@ public final class Takeoff {
   }
 
   private Grid.Point point(double weightKg) {
-    return at(weightKg, tableC());
+    return at(weightKg, tableC);
   }
 
   private Grid.Point at(double weightKg, double temperatureC) {
@@ -176,6 +199,19 @@ public final class Takeoff {
     double wind = Math.min(c.headKt(), tables.axis(Grid.Of.WIND).map(Grid.Axis::most).orElse(0.0));
     return new Grid.Point(
         weightKg, c.air().pressureAltitudeFt(), temperatureC, wind, c.end().slopePercent());
+  }
+
+  private TakeoffOption option(int structureKg) {
+    Grid.Point p = point(c.weightKg());
+    double go = Math.max(metres(Gives.ACCELERATE_GO, p, 1), metres(Gives.ALL_ENGINES, p, ALL_ENGINES_FACTOR));
+    return new TakeoffOption(c, holds(c.weightKg()) && v2Kt(p) >= vrKt(p), (int) v1Kt(p), (int) vrKt(p),
+        (int) v2Kt(p), left.asdaM() - (int) metres(Gives.ACCELERATE_STOP, p, 1), left.todaM() - (int) go,
+        weights(structureKg).getFirst());
+  }
+
+  /** Rounded up. */
+  private double metres(Gives gives, Grid.Point point, double factor) {
+    return Math.ceil(tables.at(gives, point) * factor * gravel - ROUNDING);
   }
 
   private TakeoffFigures figures(int structureKg) {
@@ -210,7 +246,7 @@ public final class Takeoff {
     if (gravel != 1) {
       lines.add("× %s on gravel = %s".formatted(Worked.written(gravel, 2), Worked.m(metres)));
     }
-    double rounded = Math.ceil(metres - ROUNDING);
+    double rounded = metres(gives, point, factor);
     lines.add("%s, rounded up".formatted(Worked.m(rounded)));
     return new Worked(rounded, lines, factor == 1 ? TABLES : TABLES + "; 14 CFR 25.113");
   }
@@ -238,6 +274,12 @@ public final class Takeoff {
   /** The same V1 without its arithmetic. */
   private double v1Kt(Grid.Point point) {
     return Math.max(Math.floor(tables.at(Gives.V1, point) + ROUNDING), type.leastV1Kt());
+  }
+
+  /** The same VR without its arithmetic. */
+  private double vrKt(Grid.Point point) {
+    double most = Math.max(tables.at(Gives.VR, point), VR_OVER_VMC * type.vmcKt());
+    return Math.max(v1Kt(point), Math.ceil(most - ROUNDING));
   }
 
   /** The same V2 without its arithmetic. */

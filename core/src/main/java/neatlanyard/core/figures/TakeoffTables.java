@@ -1,14 +1,18 @@
 package neatlanyard.core.figures;
 
-import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** The take-off tables of a type, one for each thing they give and each way the aircraft is set and the runway is. */
 public final class TakeoffTables {
-  private final Map<Key, Grid> grids;
+  private final Map<String, Map<RunwayState, ForFlap>> byFlap;
+  private final List<String> flaps;
+  private final Set<RunwayState> covered;
 
   /** What a table gives. */
   public enum Gives {
@@ -52,34 +56,64 @@ public final class TakeoffTables {
   public record Key(Gives gives, String flap, Optional<RunwayState> state) {}
 
   public TakeoffTables(Map<Key, Grid> grids) {
-    this.grids = Map.copyOf(grids);
+    List<String> all = grids.keySet().stream().filter(k -> k.gives == Gives.ACCELERATE_GO).map(Key::flap).distinct()
+        .sorted().toList();
+    Map<String, Map<RunwayState, ForFlap>> made = new HashMap<>();
+    for (String flap : grids.keySet().stream().map(Key::flap).distinct().toList()) {
+      Map<RunwayState, ForFlap> states = new EnumMap<>(RunwayState.class);
+      for (RunwayState state : RunwayState.values()) {
+        states.put(state, new ForFlap(flap, state, of(grids, flap, state)));
+      }
+      made.put(flap, states);
+    }
+    this.flaps = all;
+    this.byFlap = made;
+    this.covered = grids.keySet().stream().filter(k -> k.gives == Gives.ACCELERATE_GO).flatMap(k -> k.state.stream())
+        .collect(Collectors.toUnmodifiableSet());
+  }
+
+  private static Map<Gives, Grid> of(Map<Key, Grid> grids, String flap, RunwayState state) {
+    Map<Gives, Grid> found = new EnumMap<>(Gives.class);
+    for (Gives gives : Gives.values()) {
+      Optional.ofNullable(grids.get(new Key(gives, flap, Optional.of(state))))
+          .or(() -> Optional.ofNullable(grids.get(new Key(gives, flap, Optional.empty()))))
+          .ifPresent(grid -> found.put(gives, grid));
+    }
+    return found;
   }
 
   /** The flaps for which there are tables of distances, in the order of their names. */
   public List<String> flaps() {
-    return grids.keySet().stream().filter(k -> k.gives == Gives.ACCELERATE_GO).map(Key::flap).distinct().sorted()
-        .toList();
+    return flaps;
   }
 
   /** Whether there are distances for a runway in this state. */
   boolean covers(RunwayState state) {
-    return grids.keySet().stream().anyMatch(k -> k.gives == Gives.ACCELERATE_GO
-        && k.state.filter(state::equals).isPresent());
+    return covered.contains(state);
   }
 
   /** The tables of one flap on a runway in one state. */
   ForFlap of(String flap, RunwayState state) {
-    Map<Gives, Grid> found = new HashMap<>();
-    Arrays.stream(Gives.values()).forEach(g -> Optional.ofNullable(grids.get(new Key(g, flap, Optional.of(state))))
-        .or(() -> Optional.ofNullable(grids.get(new Key(g, flap, Optional.empty()))))
-        .ifPresent(grid -> found.put(g, grid)));
-    return new ForFlap(flap, state, found);
+    Map<RunwayState, ForFlap> states = byFlap.get(flap);
+    ForFlap made = states == null ? null : states.get(state);
+    return made == null ? new ForFlap(flap, state, Map.of()) : made;
   }
 
   /** The tables of one flap on a runway in one state. */
-  record ForFlap(String flap, RunwayState state, Map<Gives, Grid> grids) {
-    ForFlap {
-      grids = Map.copyOf(grids);
+  static final class ForFlap {
+    private final String flap;
+    private final RunwayState state;
+    private final Map<Gives, Grid> grids;
+    private final Map<Grid.Of, Grid.Axis> axes = new EnumMap<>(Grid.Of.class);
+
+    private ForFlap(String flap, RunwayState state, Map<Gives, Grid> grids) {
+      this.flap = flap;
+      this.state = state;
+      this.grids = grids;
+      Grid distances = grids.get(Gives.ACCELERATE_GO);
+      if (distances != null) {
+        distances.axes().forEach(a -> axes.put(a.of(), a));
+      }
     }
 
     /** NaN where there is no value. */
@@ -90,19 +124,21 @@ public final class TakeoffTables {
 
     /** Why there is no value, for the first of what is asked that has none; empty where all have. */
     Optional<String> missing(Grid.Point point, Gives... asked) {
-      return Arrays.stream(asked).filter(g -> Double.isNaN(at(g, point))).findFirst().map(g -> {
-        Grid grid = grids.get(g);
-        String table = "%s, flap %s, %s".formatted(
-            g.name().toLowerCase(java.util.Locale.ROOT).replace('_', ' '), flap, state.words());
-        return grid == null ? "There is no table of %s".formatted(table)
-            : "Table of %s: %s".formatted(table, grid.missing(point));
-      });
+      for (Gives gives : asked) {
+        if (Double.isNaN(at(gives, point))) {
+          Grid grid = grids.get(gives);
+          String table = "%s, flap %s, %s".formatted(
+              gives.name().toLowerCase(java.util.Locale.ROOT).replace('_', ' '), flap, state.words());
+          return Optional.of(grid == null ? "There is no table of %s".formatted(table)
+              : "Table of %s: %s".formatted(table, grid.missing(point)));
+        }
+      }
+      return Optional.empty();
     }
 
     /** An axis of the distances; empty where they do not depend on it. */
     Optional<Grid.Axis> axis(Grid.Of of) {
-      return Optional.ofNullable(grids.get(Gives.ACCELERATE_GO)).flatMap(g ->
-          g.axes().stream().filter(a -> a.of() == of).findFirst());
+      return Optional.ofNullable(axes.get(of));
     }
   }
 }

@@ -7,6 +7,7 @@ import neatlanyard.core.figures.Limit;
 import neatlanyard.core.figures.Takeoff;
 import neatlanyard.core.figures.TakeoffCase;
 import neatlanyard.core.figures.TakeoffFigures;
+import neatlanyard.core.figures.TakeoffOption;
 import neatlanyard.core.figures.Worked;
 import neatlanyard.core.units.Units;
 import neatlanyard.formats.text.Doc;
@@ -48,10 +49,10 @@ public final class FiguresJson {
       ObjectNode proposed = of(all.putObject("proposed"), p.of());
       proposed.put("why", p.why());
     });
-    f.chosen().ifPresent(r -> takeoff(all.putObject("take-off"), r, true));
+    f.chosen().ifPresent(r -> takeoff(all.putObject("take-off"), r));
     f.shortStrip().ifPresent(s -> all.put("short-strip", s.words()));
     ArrayNode options = all.putArray("options");
-    f.options().forEach(r -> takeoff(options.addObject(), r, false));
+    f.options().forEach(r -> option(options.addObject(), r));
     ArrayNode cold = all.putArray("minimum-altitudes");
     f.cold().forEach(c -> cold.addObject().put("published-ft", c.altitudeFt()).put("corrected-ft", c.correctedFt()));
     limits(all, f.limits());
@@ -81,26 +82,34 @@ public final class FiguresJson {
         .put("least", tenth(t.least())).put("most", tenth(t.most())));
   }
 
-  private static void takeoff(ObjectNode node, Takeoff.Result result, boolean whole) {
+  private static void takeoff(ObjectNode node, Takeoff.Result result) {
     switch (result) {
       case Takeoff.Result.None none -> of(node, none.of()).put("why-not", none.why());
       case Takeoff.Result.Figures figures -> {
         TakeoffFigures t = figures.figures();
         of(node, t.of()).put("held", t.held());
-        if (whole) {
-          worked(node, "v1-kt", t.v1(), 0);
-          worked(node, "vr-kt", t.vr(), 0);
-          worked(node, "v2-kt", t.v2(), 0);
-          worked(node, "flap-retract-kt", t.flapRetract(), 0);
-          worked(node, "go-m", t.goM(), 0);
-          worked(node, "stop-m", t.stopM(), 0);
-          worked(node, "all-engines-m", t.allEnginesM(), 0);
-          worked(node, "run-m", t.runM(), 0);
-        } else {
-          node.put("v1-kt", t.v1().whole()).put("vr-kt", t.vr().whole()).put("v2-kt", t.v2().whole());
-        }
+        worked(node, "v1-kt", t.v1(), 0);
+        worked(node, "vr-kt", t.vr(), 0);
+        worked(node, "v2-kt", t.v2(), 0);
+        worked(node, "flap-retract-kt", t.flapRetract(), 0);
+        worked(node, "go-m", t.goM(), 0);
+        worked(node, "stop-m", t.stopM(), 0);
+        worked(node, "all-engines-m", t.allEnginesM(), 0);
+        worked(node, "run-m", t.runM(), 0);
         node.put("stop-margin-m", t.stopMarginM()).put("go-margin-m", t.goMarginM());
         node.put("most-kg", t.limiting().kg()).put("limited-by", t.limiting().by().words());
+      }
+    }
+  }
+
+  private static void option(ObjectNode node, TakeoffOption.Result result) {
+    switch (result) {
+      case TakeoffOption.Result.None none -> of(node, none.of()).put("why-not", none.why());
+      case TakeoffOption.Result.Figures figures -> {
+        TakeoffOption o = figures.option();
+        of(node, o.of()).put("held", o.held()).put("v1-kt", o.v1()).put("vr-kt", o.vr()).put("v2-kt", o.v2())
+            .put("stop-margin-m", o.stopMarginM()).put("go-margin-m", o.goMarginM())
+            .put("most-kg", o.limiting().kg()).put("limited-by", o.limiting().by().words());
       }
     }
   }

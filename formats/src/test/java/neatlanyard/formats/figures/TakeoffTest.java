@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Random;
 import java.util.stream.Stream;
+import neatlanyard.core.figures.DepartureFigures;
 import neatlanyard.core.figures.Limit;
 import neatlanyard.core.figures.RunwayState;
 import neatlanyard.core.figures.Takeoff;
@@ -18,6 +19,7 @@ import neatlanyard.core.figures.TakeoffCase;
 import neatlanyard.core.figures.TakeoffFigures;
 import neatlanyard.core.figures.TakeoffFigures.LimitedBy;
 import neatlanyard.core.figures.TakeoffFigures.LimitingWeight;
+import neatlanyard.core.figures.TakeoffOption;
 import neatlanyard.core.figures.Thrust;
 import neatlanyard.core.figures.TypeFigures;
 import neatlanyard.core.fleet.Airfield;
@@ -109,6 +111,25 @@ public class TakeoffTest {
         assertThat(worse.goM().value()).isGreaterThanOrEqualTo(f.goM().value());
         assertThat(worse.stopM().value()).isGreaterThanOrEqualTo(f.stopM().value());
         assertThat(worse.allEnginesM().value()).isGreaterThanOrEqualTo(f.allEnginesM().value());
+      }
+    }
+  }
+
+  /** What is shown of many in short is what one has with its arithmetic. */
+  @Test
+  public void in_short_it_is_the_same() throws IOException {
+    for (String[] flight : new String[][] {{"flight-14", "dovrin-46"}, {"flight-31", "halyard-210"}}) {
+      DepartureFigures f = ConsequenceTest.flight(flight[0], flight[1], "\"day\"", "\"day\"");
+      assertThat(f.options()).hasSizeGreaterThan(7);
+      int structureKg = (int) Math.min(f.type().loading().most().takeoffKg(),
+          f.type().loading().most().landingKg() + f.asked().sheet().tripFuelKg());
+      for (TakeoffOption.Result result : f.options()) {
+        TakeoffOption o = ((TakeoffOption.Result.Figures) result).option();
+        TakeoffFigures whole = ((Takeoff.Result.Figures) Takeoff.of(f.type().takeoff(), o.of(),
+            structureKg)).figures();
+        assertThat(List.of(o.v1(), o.vr(), o.v2(), o.stopMarginM(), o.goMarginM(), o.limiting().kg(), o.held()))
+            .as(o.of().words()).isEqualTo(List.of(whole.v1().whole(), whole.vr().whole(), whole.v2().whole(),
+            whole.stopMarginM(), whole.goMarginM(), whole.limiting().kg(), whole.held()));
       }
     }
   }

@@ -2,7 +2,6 @@ package neatlanyard.core.figures.entry;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.Stream;
 
 /** What slips of the fingers and of the eye make of a figure, each with how likely it is of its kind. */
 final class Keying {
@@ -15,90 +14,115 @@ final class Keying {
   record Made(Slip slip, String figure, double share) {}
 
   /** All that one slip can make of a figure as it is written. */
-  static Stream<Made> of(String figure) {
-    return Stream.of(swapped(figure), lost(figure), doubled(figure), beside(figure), misread(figure), point(figure),
-        sign(figure)).flatMap(List::stream).filter(m -> !m.figure.equals(figure));
+  static List<Made> of(String figure) {
+    List<Made> all = ofFingers(figure);
+    misread(figure, all);
+    return all;
   }
 
   /** The same without a misread digit, which can make nearly anything of anything when something else comes first. */
-  static Stream<Made> ofFingers(String figure) {
-    return of(figure).filter(m -> m.slip != Slip.MISREAD);
-  }
-
-  private static List<Made> evenly(Slip slip, List<String> figures) {
-    return figures.stream().map(f -> new Made(slip, f, 1.0 / figures.size())).toList();
-  }
-
-  private static boolean digit(char c) {
-    return c >= '0' && c <= '9';
-  }
-
-  private static List<Integer> digits(String figure) {
-    List<Integer> at = new ArrayList<>();
-    for (int i = 0; i < figure.length(); i++) {
-      if (digit(figure.charAt(i))) {
-        at.add(i);
-      }
+  static List<Made> ofFingers(String figure) {
+    List<Made> all = new ArrayList<>();
+    swapped(figure, all);
+    lost(figure, all);
+    doubled(figure, all);
+    beside(figure, all);
+    point(figure, all);
+    if (figure.startsWith("-")) {
+      all.add(new Made(Slip.SIGN_LOST, figure.substring(1), 1));
     }
-    return at;
+    return all;
+  }
+
+  private static void evenly(Slip slip, List<String> figures, List<Made> all) {
+    for (String figure : figures) {
+      all.add(new Made(slip, figure, 1.0 / figures.size()));
+    }
+  }
+
+  private static boolean digit(String figure, int at) {
+    return figure.charAt(at) >= '0' && figure.charAt(at) <= '9';
   }
 
   private static String with(String figure, int at, char c) {
-    return figure.substring(0, at) + c + figure.substring(at + 1);
+    char[] all = figure.toCharArray();
+    all[at] = c;
+    return new String(all);
   }
 
   /** Neighbours, also over a decimal point. */
-  private static List<Made> swapped(String figure) {
-    List<Integer> at = digits(figure);
+  private static void swapped(String figure, List<Made> all) {
     List<String> made = new ArrayList<>();
-    for (int i = 1; i < at.size(); i++) {
-      char left = figure.charAt(at.get(i - 1));
-      char right = figure.charAt(at.get(i));
-      if (left != right) {
-        made.add(with(with(figure, at.get(i - 1), right), at.get(i), left));
+    int left = -1;
+    for (int i = 0; i < figure.length(); i++) {
+      if (digit(figure, i)) {
+        if (left >= 0 && figure.charAt(left) != figure.charAt(i)) {
+          made.add(with(with(figure, left, figure.charAt(i)), i, figure.charAt(left)));
+        }
+        left = i;
       }
     }
-    return evenly(Slip.DIGITS_SWAPPED, made);
+    evenly(Slip.DIGITS_SWAPPED, made, all);
   }
 
-  private static List<Made> lost(String figure) {
-    List<Integer> at = digits(figure);
-    return at.size() < 2 ? List.of() : evenly(Slip.DIGIT_LOST,
-        at.stream().map(i -> figure.substring(0, i) + figure.substring(i + 1)).toList());
+  private static void lost(String figure, List<Made> all) {
+    List<String> made = new ArrayList<>();
+    for (int i = 0; i < figure.length(); i++) {
+      if (digit(figure, i)) {
+        made.add(figure.substring(0, i).concat(figure.substring(i + 1)));
+      }
+    }
+    if (made.size() > 1) {
+      evenly(Slip.DIGIT_LOST, made, all);
+    }
   }
 
-  private static List<Made> doubled(String figure) {
-    return evenly(Slip.DIGIT_DOUBLED, digits(figure).stream()
-        .map(i -> figure.substring(0, i + 1) + figure.substring(i)).toList());
+  private static void doubled(String figure, List<Made> all) {
+    List<String> made = new ArrayList<>();
+    for (int i = 0; i < figure.length(); i++) {
+      if (digit(figure, i)) {
+        made.add(figure.substring(0, i + 1).concat(figure.substring(i)));
+      }
+    }
+    evenly(Slip.DIGIT_DOUBLED, made, all);
   }
 
-  private static List<Made> beside(String figure) {
-    return evenly(Slip.NEIGHBOURING_KEY, digits(figure).stream().flatMap(i ->
-        BESIDE[figure.charAt(i) - '0'].chars().mapToObj(c -> with(figure, i, (char) c))).toList());
+  private static void beside(String figure, List<Made> all) {
+    List<String> made = new ArrayList<>();
+    for (int i = 0; i < figure.length(); i++) {
+      String keys = digit(figure, i) ? BESIDE[figure.charAt(i) - '0'] : "";
+      for (int k = 0; k < keys.length(); k++) {
+        made.add(with(figure, i, keys.charAt(k)));
+      }
+    }
+    evenly(Slip.NEIGHBOURING_KEY, made, all);
   }
 
-  private static List<Made> misread(String figure) {
-    return evenly(Slip.MISREAD, digits(figure).stream().flatMap(i ->
-        "0123456789".chars().filter(c -> c != figure.charAt(i)).mapToObj(c -> with(figure, i, (char) c))).toList());
+  private static void misread(String figure, List<Made> all) {
+    List<String> made = new ArrayList<>();
+    for (int i = 0; i < figure.length(); i++) {
+      for (char c = '0'; c <= '9' && digit(figure, i); c++) {
+        if (c != figure.charAt(i)) {
+          made.add(with(figure, i, c));
+        }
+      }
+    }
+    evenly(Slip.MISREAD, made, all);
   }
 
   /** Only where there is a point: who writes none cannot move it. */
-  private static List<Made> point(String figure) {
+  private static void point(String figure, List<Made> all) {
     int at = figure.indexOf('.');
     if (at < 0) {
-      return List.of();
+      return;
     }
-    String bare = figure.substring(0, at) + figure.substring(at + 1);
+    String bare = figure.substring(0, at).concat(figure.substring(at + 1));
     List<String> made = new ArrayList<>(List.of(bare));
     for (int to : new int[] {at - 1, at + 1}) {
       if (to > 0 && to < bare.length()) {
         made.add(bare.substring(0, to) + '.' + bare.substring(to));
       }
     }
-    return evenly(Slip.DECIMAL_POINT, made);
-  }
-
-  private static List<Made> sign(String figure) {
-    return figure.startsWith("-") ? evenly(Slip.SIGN_LOST, List.of(figure.substring(1))) : List.of();
+    evenly(Slip.DECIMAL_POINT, made, all);
   }
 }

@@ -4,7 +4,6 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Stream;
 
 /**
  * Says how a wrong figure came about: by Bayes' rule over the kinds of slip, each of which makes of the right figure
@@ -20,6 +19,7 @@ public final class Recogniser {
   private final CriticalFigure figure;
   private final String right;
   private final String entered;
+  private final double value;
   private final EntryContext context;
   private final Map<String, Double> weights = new HashMap<>();
   private final Map<String, Slip> slips = new HashMap<>();
@@ -28,6 +28,7 @@ public final class Recogniser {
     this.figure = figure;
     this.right = Typed.plain(right);
     this.entered = Typed.plain(entered);
+    this.value = Typed.value(this.entered);
     this.context = context;
   }
 
@@ -54,7 +55,7 @@ public final class Recogniser {
 
   private List<Cause> causes() {
     List<Confusion.Taken> taken = Confusion.of(figure, right, context);
-    Keying.of(right).filter(m -> reads(m.figure())).forEach(m ->
+    Keying.of(right).stream().filter(m -> reads(m.figure())).forEach(m ->
         add(m.slip(), m.slip().words(), m.share()));
     taken.stream().filter(t -> reads(t.figure())).forEach(t -> add(t.slip(), t.words(), t.share()));
     if (weights.values().stream().mapToDouble(Double::doubleValue).sum() < EXPLAINED) {
@@ -75,13 +76,26 @@ public final class Recogniser {
   /** A slip of the fingers on top of another, or on top of a figure that was taken for this one. */
   private void twice(List<Confusion.Taken> taken) {
     double ways = taken.size() + 1.0;
-    Stream<Keying.Made> first = Keying.ofFingers(right);
-    first.forEach(m -> Keying.ofFingers(m.figure()).filter(n -> reads(n.figure())).forEach(n ->
-        add(Slip.TWO_SLIPS, pair(m.slip().words(), n.slip().words()), m.share() * n.share()
-        * m.slip().share() * n.slip().share() / ways)));
-    taken.forEach(t -> Keying.ofFingers(t.figure()).filter(n -> reads(n.figure())).forEach(n ->
-        add(Slip.TWO_SLIPS, "%s, and %s".formatted(t.words(), n.slip().words()),
-        t.share() * n.share() * t.slip().share() * n.slip().share() / ways)));
+    for (Keying.Made m : Keying.ofFingers(right)) {
+      again(m.figure(), m.slip(), m.share() / ways, m.slip().words(), true);
+    }
+    for (Confusion.Taken t : taken) {
+      again(t.figure(), t.slip(), t.share() / ways, t.words(), false);
+    }
+  }
+
+  /** @param share of all that the first slip could make */
+  private void again(String made, Slip first, double share, String words, boolean either) {
+    // A slip of the fingers makes a figure longer or shorter by one character at most.
+    if (Math.abs(made.length() - entered.length()) > 1) {
+      return;
+    }
+    for (Keying.Made n : Keying.ofFingers(made)) {
+      if (reads(n.figure())) {
+        add(Slip.TWO_SLIPS, either ? pair(words, n.slip().words()) : "%s, and %s".formatted(words, n.slip().words()),
+            share * n.share() * first.share() * n.slip().share());
+      }
+    }
   }
 
   private static String pair(String one, String other) {
@@ -91,8 +105,7 @@ public final class Recogniser {
 
   /** What is compared is what it comes to: a lost nought before a point is none. */
   private boolean reads(String made) {
-    return made.equals(entered) || figure.number() && Typed.number(made).isPresent()
-        && Typed.number(made).equals(Typed.number(entered));
+    return made.equals(entered) || figure.number() && Typed.value(made) == value;
   }
 
   private void add(Slip slip, String words, double share) {
