@@ -42,7 +42,7 @@ import org.openjdk.jmh.annotations.Warmup;
 @Measurement(iterations = 5, time = 1)
 public class FiguresBench {
   private static final EntryContext BESIDE = new EntryContext(
-      Map.of(CriticalFigure.ZERO_FUEL_WEIGHT, "57640", CriticalFigure.TAXI_WEIGHT, "68440", CriticalFigure.V1, "134",
+      Map.of(CriticalFigure.ZERO_FUEL_WEIGHT, "57640", CriticalFigure.GROSS_WEIGHT, "68440", CriticalFigure.V1, "134",
       CriticalFigure.VR, "139", CriticalFigure.V2, "145"),
       Optional.of("63270"), List.of(new EntryContext.Row("flap 2", "131")));
 

@@ -275,7 +275,8 @@ public class LanyardTest {
     assertThat(figuresOf("24012KT", "/////KT").said()).contains("The report gives no wind; ask the tower.");
     Ran ice = figuresOf("\"thirds\": [", "\"braking\": \"poor\", \"thirds\": [");
     assertThat(ice.exit()).as("nothing is within limits on ice").isEqualTo(Lanyard.NOT_GOOD);
-    assertThat(ice.said()).contains("No runway, flap and thrust holds all limits.");
+    assertThat(ice.said()).contains("No runway, flap and thrust holds all limits. No take-off on ice is allowed for. ",
+        "The type has no tables for a runway that is ice.");
   }
 
   @Test

@@ -40,7 +40,7 @@ public final class Consequence {
     return switch (figure) {
       case ZERO_FUEL_WEIGHT -> number.isEmpty() ? Optional.empty()
           : weight(number.getAsDouble() + right.of().weightKg() - f.balance().zeroFuelKg().value());
-      case GROSS_WEIGHT, TAXI_WEIGHT -> number.isEmpty() ? Optional.empty()
+      case GROSS_WEIGHT -> number.isEmpty() ? Optional.empty()
           : weight(number.getAsDouble() + right.of().weightKg() - f.balance().grossKg().value());
       case TAKEOFF_WEIGHT -> number.isEmpty() ? Optional.empty() : weight(number.getAsDouble());
       case V1 -> number.isEmpty() ? Optional.empty() : v1(number.getAsDouble());

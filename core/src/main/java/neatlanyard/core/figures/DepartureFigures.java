@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.Runway;
@@ -76,9 +77,21 @@ public record DepartureFigures(
       case Takeoff.Result.None n -> Stream.of(new Limit("take-off", false, n.why(), "Take-off tables of the type"));
     });
     Stream<Limit> none = chosen.isEmpty()
-        ? Stream.of(new Limit("take-off", false, "No runway, flap and thrust holds all limits.",
+        ? Stream.of(new Limit("take-off", false, "No runway, flap and thrust holds all limits. " + whyNone(),
         "Take-off tables of the type")) : Stream.empty();
     return Stream.of(balance.limits().stream(), Stream.of(fuel), takeoff, none).flatMap(s -> s).toList();
+  }
+
+  /** What stands against each way to take off, each reason once. */
+  private String whyNone() {
+    Stream<String> winds = ends.stream().flatMap(e -> e.limits().stream()).filter(l -> !l.held()).map(Limit::words);
+    Stream<String> tables = options.stream().filter(r -> r.of().from().isEmpty()).flatMap(r -> switch (r) {
+      case TakeoffOption.Result.None n -> Stream.of(n.why());
+      case TakeoffOption.Result.Figures t when t.option().held() -> Stream.<String>of();
+      case TakeoffOption.Result.Figures t -> Stream.of("%s: at most %s, by %s.".formatted(t.of().words(),
+          Worked.kg(t.option().limiting().kg()), t.option().limiting().by().words()));
+    });
+    return Stream.concat(winds, tables).distinct().collect(Collectors.joining(" "));
   }
 
   public boolean held() {

@@ -36,6 +36,7 @@ public final class FiguresAskedReader {
   public static final String FORMAT = "neat-lanyard/figures/1";
   private static final double MOST_KG = 700_000;
   private static final int MOST_KT = 150;
+  private static final int MOST_FT = 60_000;
 
   private final Fleet fleet;
 
@@ -64,7 +65,7 @@ public final class FiguresAskedReader {
         doc.inner("fuel-plan", FiguresAskedReader::fuel).orElse(new FuelPlan(Map.of())),
         doc.yes("anti-ice", false), doc.yes("air-conditioning", true),
         doc.has("choice") ? doc.inner("choice", FiguresAskedReader::choice).orElse(Choice.NONE) : Choice.NONE,
-        doc.values("minimum-altitudes-ft", Integer::parseInt, "0"));
+        doc.values("minimum-altitudes-ft", FiguresAskedReader::altitude, "0"));
   }
 
   private static final RunwayCondition DRY = new RunwayCondition(
@@ -97,6 +98,14 @@ public final class FiguresAskedReader {
             OptionalInt.empty(), OptionalInt.empty(), OptionalDouble.empty());
       }
     };
+  }
+
+  private static int altitude(String text) {
+    int ft = Integer.parseInt(text);
+    if (ft < -1_500 || ft > MOST_FT) {
+      throw new IllegalArgumentException("-1500 to %d is allowed".formatted(MOST_FT));
+    }
+    return ft;
   }
 
   private static TowerWind tower(Doc doc) {

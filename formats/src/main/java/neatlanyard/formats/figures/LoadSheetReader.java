@@ -16,6 +16,8 @@ import neatlanyard.formats.text.Read;
 public final class LoadSheetReader {
   public static final String FORMAT = "neat-lanyard/load-sheet/1";
   private static final double MOST_KG = 700_000;
+  /** In either unit: whatever flies weighs more. */
+  private static final double LEAST = 100;
 
   private LoadSheetReader() {}
 
@@ -47,7 +49,7 @@ public final class LoadSheetReader {
   }
 
   private static Stated stated(Doc doc, Weights unit) {
-    return new Stated(weight(doc, "zero-fuel", unit), doc.number("zero-fuel-percent", -50, 150),
+    return new Stated(unit.kg(doc.number("zero-fuel", LEAST, MOST_KG)), doc.number("zero-fuel-percent", -50, 150),
         maybe(doc, "gross", unit), maybe(doc, "take-off", unit), maybe(doc, "landing", unit));
   }
 

@@ -4,7 +4,6 @@ package neatlanyard.core.figures.entry;
 public enum CriticalFigure {
   ZERO_FUEL_WEIGHT("zero-fuel weight", "kg", 10),
   FUEL("fuel", "kg", 10),
-  TAXI_WEIGHT("taxi weight", "kg", 10),
   GROSS_WEIGHT("gross weight", "kg", 10),
   TAKEOFF_WEIGHT("take-off weight", "kg", 10),
   CENTRE("centre of gravity", "%", 0.1),

@@ -13,7 +13,7 @@ import org.testng.annotations.Test;
 
 public class RecogniserTest {
   private static final EntryContext BESIDE = new EntryContext(
-      Map.of(CriticalFigure.ZERO_FUEL_WEIGHT, "57640", CriticalFigure.TAXI_WEIGHT, "68440", CriticalFigure.V1, "134",
+      Map.of(CriticalFigure.ZERO_FUEL_WEIGHT, "57640", CriticalFigure.GROSS_WEIGHT, "68440", CriticalFigure.V1, "134",
       CriticalFigure.VR, "139", CriticalFigure.V2, "145"),
       Optional.of("63270"), List.of(new Row("flap 2", "131"), new Row("72 000 kg", "148")));
 
@@ -31,7 +31,7 @@ public class RecogniserTest {
       {CriticalFigure.TAKEOFF_WEIGHT, "68240", "57640", Slip.OTHER_FIELD,
         "the zero-fuel weight entered as take-off weight"},
       {CriticalFigure.TAKEOFF_WEIGHT, "68240", "68440", Slip.OTHER_FIELD,
-        "the taxi weight entered as take-off weight"},
+        "the gross weight entered as take-off weight"},
       {CriticalFigure.TAKEOFF_WEIGHT, "68240", "150443", Slip.OTHER_UNIT, "pounds entered for kilograms"},
       {CriticalFigure.PRESSURE_SETTING, "1003", "29.62", Slip.OTHER_UNIT, "inches entered for hectopascals"},
       {CriticalFigure.TAKEOFF_WEIGHT, "68240", "63270", Slip.LAST_FLIGHT, "the take-off weight of the last flight"},
