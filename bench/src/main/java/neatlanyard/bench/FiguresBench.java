@@ -13,6 +13,7 @@ import java.util.stream.Stream;
 import neatlanyard.core.figures.DepartureFigures;
 import neatlanyard.core.figures.FiguresAsked;
 import neatlanyard.core.figures.Grid;
+import neatlanyard.core.figures.Holdover;
 import neatlanyard.core.figures.TypeFigures;
 import neatlanyard.core.figures.entry.Cause;
 import neatlanyard.core.figures.entry.CriticalFigure;
@@ -72,7 +73,7 @@ public class FiguresBench {
 
   @Benchmark
   public DepartureFigures.Result all_of_a_departure(Departure d) {
-    return DepartureFigures.of(d.type.orElseThrow(), d.asked.orElseThrow());
+    return DepartureFigures.of(d.type.orElseThrow(), Holdover.NONE, d.asked.orElseThrow());
   }
 
   /** One slip, and what is dearest: a figure that nothing explains. */

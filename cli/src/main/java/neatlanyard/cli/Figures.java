@@ -1,14 +1,17 @@
 package neatlanyard.cli;
 
 import java.io.PrintWriter;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import neatlanyard.core.figures.DepartureFigures;
 import neatlanyard.core.figures.FiguresAsked;
+import neatlanyard.core.figures.Holdover;
 import neatlanyard.core.figures.TypeFigures;
 import neatlanyard.core.fleet.Fleet;
 import neatlanyard.formats.figures.FiguresAskedReader;
 import neatlanyard.formats.figures.FiguresJson;
+import neatlanyard.formats.figures.HoldoverReader;
 import neatlanyard.formats.figures.TakeoffTablesReader;
 import neatlanyard.formats.figures.TypeFiguresReader;
 import neatlanyard.formats.fleet.FleetReader;
@@ -32,7 +35,7 @@ final class Figures implements Callable<Integer> {
   private Path fleetFile = Path.of("demo/fleet.yaml");
 
   @Option(names = "--types", paramLabel = "FOLDER",
-      description = "where TYPE.yaml and TYPE-take-off.yaml are (default: demo/figures)")
+      description = "where TYPE.yaml, TYPE-take-off.yaml and holdover.yaml are (default: demo/figures)")
   private Path types = Path.of("demo/figures");
 
   @Option(names = "--json", description = "print JSON")
@@ -57,7 +60,10 @@ final class Figures implements Callable<Integer> {
           TakeoffTablesReader.read(InputFile.text(tablesFile)));
       Path typeFile = types.resolve(name + ".yaml");
       TypeFigures type = InputFile.good(typeFile, TypeFiguresReader.read(InputFile.text(typeFile), tables));
-      return switch (DepartureFigures.of(type, asked)) {
+      Path times = types.resolve("holdover.yaml");
+      Holdover holdover = Files.exists(times)
+          ? InputFile.good(times, HoldoverReader.read(InputFile.text(times))) : Holdover.NONE;
+      return switch (DepartureFigures.of(type, holdover, asked)) {
         case DepartureFigures.Result.None none -> throw new InputFile.Unreadable(
             none.why().stream().map(w -> "%s: %s".formatted(file, w)).toList());
         case DepartureFigures.Result.Figures f -> {

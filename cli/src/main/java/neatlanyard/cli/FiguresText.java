@@ -4,6 +4,7 @@ import java.io.PrintWriter;
 import java.util.List;
 import java.util.Locale;
 import neatlanyard.core.figures.DepartureFigures;
+import neatlanyard.core.figures.Holdover;
 import neatlanyard.core.figures.Limit;
 import neatlanyard.core.figures.Takeoff;
 import neatlanyard.core.figures.TakeoffFigures;
@@ -32,6 +33,7 @@ final class FiguresText {
     f.proposed().ifPresent(p -> line(out, "Proposed: %s. %s", p.of().words(), p.why()));
     f.chosen().ifPresent(r -> takeoff(out, r));
     f.shortStrip().ifPresent(s -> line(out, "Half-way check: %s", s.words()));
+    f.holdover().ifPresent(h -> holdover(out, h));
     f.cold().forEach(c -> line(out, "Minimum altitude %d ft: %d ft in this cold", c.altitudeFt(), c.correctedFt()));
     List<Limit> broken = f.limits().stream().filter(l -> !l.held()).toList();
     broken.forEach(l -> line(out, "Out of limits, %s: %s (%s)", l.what(), l.words(), l.source()));
@@ -80,6 +82,18 @@ final class FiguresText {
   private void figure(PrintWriter out, String name, Worked worked, String unit, int decimals) {
     line(out, "%s: %." + decimals + "f %s", name, worked.value(), unit);
     steps(out, worked.arithmetic());
+  }
+
+  private void holdover(PrintWriter out, Holdover.Result result) {
+    switch (result) {
+      case Holdover.Result.Until until -> {
+        line(out, "Holdover: look from %s, over at %s; then look at the wings within %d min before take-off, or de-ice",
+            until.least(), until.most(), Holdover.LOOK_WITHIN.toMinutes());
+        steps(out, until.arithmetic());
+      }
+      case Holdover.Result.NoEnd no -> line(out, "Holdover: no end. %s", no.why());
+      case Holdover.Result.None none -> line(out, "Holdover: no time to count on. %s", none.why());
+    }
   }
 
   private void takeoff(PrintWriter out, Takeoff.Result result) {

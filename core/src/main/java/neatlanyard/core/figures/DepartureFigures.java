@@ -22,12 +22,14 @@ import neatlanyard.core.weather.Wind;
  * @param options every runway end and intersection with every flap, each at full thrust and at the least that holds
  * @param proposed the option that is proposed, and why; empty where none holds
  * @param chosen what the crew wants, or else what is proposed; empty where neither is
+ * @param holdover how long the fluid protects; empty where none was applied
  * @param cold minimum altitudes corrected for cold
  */
 public record DepartureFigures(
     FiguresAsked asked, TypeFigures type, Air air, Icing.Found icing, RunwayCondition.Holding condition, Wind wind,
     String windFrom, List<EndWind> ends, Balance balance, Limit fuel, List<TakeoffOption.Result> options,
-    Optional<Proposal> proposed, Optional<Takeoff.Result> chosen, Optional<ShortStrip> shortStrip, List<Cold> cold) {
+    Optional<Proposal> proposed, Optional<Takeoff.Result> chosen, Optional<ShortStrip> shortStrip, Optional<Holdover.Result> holdover,
+    List<Cold> cold) {
   public DepartureFigures {
     ends = List.copyOf(ends);
     options = List.copyOf(options);
@@ -62,9 +64,10 @@ public record DepartureFigures(
   /** @param altitudeFt as published @param correctedFt to be flown @param heightFt above the airfield */
   public record Cold(int altitudeFt, int heightFt, int correctedFt) {}
 
-  public static Result of(TypeFigures type, FiguresAsked asked) {
+  /** @param table the operator's holdover times; one without rows where it has none */
+  public static Result of(TypeFigures type, Holdover table, FiguresAsked asked) {
     List<String> faults = asked.faults(type);
-    return faults.isEmpty() ? new Result.Figures(new Working(type, asked).figures()) : new Result.None(faults);
+    return faults.isEmpty() ? new Result.Figures(new Working(type, table, asked).figures()) : new Result.None(faults);
   }
 
   /** All that must hold, of what was chosen: balance and fuel, the wind on its runway, and the take-off. */
@@ -101,14 +104,16 @@ public record DepartureFigures(
   /** One departure being worked out. */
   private static final class Working {
     private final TypeFigures type;
+    private final Holdover table;
     private final FiguresAsked asked;
     private final Air air;
     private final RunwayCondition.Holding condition;
     private final Wind wind;
     private final Balance balance;
 
-    Working(TypeFigures type, FiguresAsked asked) {
+    Working(TypeFigures type, Holdover table, FiguresAsked asked) {
       this.type = type;
+      this.table = table;
       this.asked = asked;
       Airfield from = asked.from();
       int celsius = asked.report().temperatureC().orElseThrow();
@@ -130,7 +135,8 @@ public record DepartureFigures(
       String from = asked.tower().map(t -> t.words(asked.from().variationDeg()))
           .orElseGet(() -> "Report, %s true".formatted(wind.words()));
       return new DepartureFigures(asked, type, air, type.icing().in(asked.report()), condition, wind, from, ends,
-          balance, asked.fuel().enough(asked.sheet().allFuelKg()), options, proposed, chosen, strip, cold());
+          balance, asked.fuel().enough(asked.sheet().allFuelKg()), options, proposed, chosen, strip,
+          asked.deIced().map(d -> table.of(d, List.of(asked.report()))), cold());
     }
 
     private EndWind wind(Runway.End end) {

@@ -15,6 +15,7 @@ import neatlanyard.core.figures.Contaminant;
 import neatlanyard.core.figures.FiguresAsked;
 import neatlanyard.core.figures.FiguresAsked.Choice;
 import neatlanyard.core.figures.FuelPlan;
+import neatlanyard.core.figures.Holdover.Applied;
 import neatlanyard.core.figures.LoadSheet;
 import neatlanyard.core.figures.RunwayCondition;
 import neatlanyard.core.figures.RunwayCondition.Third;
@@ -64,6 +65,7 @@ public final class FiguresAskedReader {
         : OptionalDouble.empty(),
         doc.inner("fuel-plan", FiguresAskedReader::fuel).orElse(new FuelPlan(Map.of())),
         doc.yes("anti-ice", false), doc.yes("air-conditioning", true),
+        doc.has("de-icing") ? doc.inner("de-icing", FiguresAskedReader::applied) : Optional.empty(),
         doc.has("choice") ? doc.inner("choice", FiguresAskedReader::choice).orElse(Choice.NONE) : Choice.NONE,
         doc.values("minimum-altitudes-ft", FiguresAskedReader::altitude, "0"));
   }
@@ -139,6 +141,11 @@ public final class FiguresAskedReader {
       }
     }
     return new FuelPlan(parts);
+  }
+
+  private static Applied applied(Doc doc) {
+    return new Applied(doc.text("fluid"), doc.text("mix"),
+        doc.of("last-began", Instant::parse, "2000-01-01T00:00:00Z"));
   }
 
   private static Choice choice(Doc doc) {

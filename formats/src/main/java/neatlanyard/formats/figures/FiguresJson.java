@@ -3,6 +3,7 @@ package neatlanyard.formats.figures;
 import java.util.List;
 import java.util.Locale;
 import neatlanyard.core.figures.DepartureFigures;
+import neatlanyard.core.figures.Holdover;
 import neatlanyard.core.figures.Limit;
 import neatlanyard.core.figures.Takeoff;
 import neatlanyard.core.figures.TakeoffCase;
@@ -51,6 +52,7 @@ public final class FiguresJson {
     });
     f.chosen().ifPresent(r -> takeoff(all.putObject("take-off"), r));
     f.shortStrip().ifPresent(s -> all.put("short-strip", s.words()));
+    f.holdover().ifPresent(h -> holdover(all.putObject("holdover"), h));
     ArrayNode options = all.putArray("options");
     f.options().forEach(r -> option(options.addObject(), r));
     ArrayNode cold = all.putArray("minimum-altitudes");
@@ -111,6 +113,17 @@ public final class FiguresJson {
             .put("stop-margin-m", o.stopMarginM()).put("go-margin-m", o.goMarginM())
             .put("most-kg", o.limiting().kg()).put("limited-by", o.limiting().by().words());
       }
+    }
+  }
+
+  private static void holdover(ObjectNode node, Holdover.Result result) {
+    switch (result) {
+      case Holdover.Result.Until until -> {
+        node.put("look-from", until.least().toString()).put("over-at", until.most().toString());
+        lines(node, until.arithmetic());
+      }
+      case Holdover.Result.NoEnd no -> node.put("no-end", no.why());
+      case Holdover.Result.None none -> node.put("no-time", none.why());
     }
   }
 

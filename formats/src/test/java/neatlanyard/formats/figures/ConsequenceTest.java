@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import neatlanyard.core.figures.Consequence;
 import neatlanyard.core.figures.DepartureFigures;
 import neatlanyard.core.figures.FiguresAsked;
+import neatlanyard.core.figures.Holdover;
 import neatlanyard.core.figures.TypeFigures;
 import neatlanyard.core.figures.entry.CriticalFigure;
 import org.testng.annotations.Test;
@@ -18,7 +19,7 @@ public class ConsequenceTest {
     assertThat(text).contains(from);
     FiguresAsked asked = FiguresAskedReader.read(text.replace(from, to), TakeoffTest.fleet()).orThrow(name);
     TypeFigures figures = TakeoffTest.type(type);
-    return ((DepartureFigures.Result.Figures) DepartureFigures.of(figures, asked)).figures();
+    return ((DepartureFigures.Result.Figures) DepartureFigures.of(figures, Holdover.NONE, asked)).figures();
   }
 
   private static DepartureFigures halyard(String choice) throws IOException {

@@ -21,6 +21,7 @@ import neatlanyard.core.controls.ControlSpec;
 import neatlanyard.core.dispatch.DispatchList;
 import neatlanyard.core.figures.DepartureFigures;
 import neatlanyard.core.figures.FiguresAsked;
+import neatlanyard.core.figures.Holdover;
 import neatlanyard.core.figures.TypeFigures;
 import neatlanyard.core.figures.entry.Recogniser;
 import neatlanyard.core.fleet.CrewId;
@@ -39,6 +40,7 @@ import neatlanyard.formats.dispatch.TechLogCsv;
 import neatlanyard.formats.figures.EntriesCsv;
 import neatlanyard.formats.figures.FiguresAskedReader;
 import neatlanyard.formats.figures.FiguresJson;
+import neatlanyard.formats.figures.HoldoverReader;
 import neatlanyard.formats.figures.TakeoffTablesReader;
 import neatlanyard.formats.figures.TypeFiguresReader;
 import neatlanyard.formats.fleet.FleetReader;
@@ -141,6 +143,9 @@ public class FuzzTest {
     TakeoffTablesReader.Tables whole =
         TakeoffTablesReader.read(demo("figures/dovrin-46-take-off.yaml")).orThrow("tables");
     TypeFigures dovrin = TypeFiguresReader.read(type, whole).orThrow("type");
+    String times = demo("figures/holdover.yaml");
+    Holdover holdover = HoldoverReader.read(times).orThrow("holdover");
+    readers.put("holdover times", new Reader(40, List.of(times), HoldoverReader::read));
     readers.put("take-off tables", new Reader(60, List.of(tables), TakeoffTablesReader::read));
     readers.put("type figures", new Reader(60, List.of(type), t -> TypeFiguresReader.read(t, whole)));
     readers.put("entries", new Reader(60, List.of(demo("figures/entered/slips.csv")), t -> {
@@ -150,7 +155,7 @@ public class FuzzTest {
     }));
     readers.put("figures", new Reader(100, List.of(demo("figures/asked/flight-14.json")), t -> {
       if (FiguresAskedReader.read(t, fleet) instanceof Read.Good<FiguresAsked> good
-          && DepartureFigures.of(dovrin, good.value()) instanceof DepartureFigures.Result.Figures f) {
+          && DepartureFigures.of(dovrin, holdover, good.value()) instanceof DepartureFigures.Result.Figures f) {
         assertThat(FiguresJson.of(f.figures())).isNotBlank();
       }
     }));
