@@ -87,8 +87,8 @@ final class FiguresText {
   private void holdover(PrintWriter out, Holdover.Result result) {
     switch (result) {
       case Holdover.Result.Until until -> {
-        line(out, "Holdover: look from %s, over at %s; then look at the wings within %d min before take-off, or de-ice",
-            until.least(), until.most(), Holdover.LOOK_WITHIN.toMinutes());
+        line(out, "Holdover: look from %s, over at %s; then look at the wings within %d min before take-off, or "
+            + "de-ice again", until.least(), until.most(), Holdover.LOOK_WITHIN.toMinutes());
         steps(out, until.arithmetic());
       }
       case Holdover.Result.NoEnd no -> line(out, "Holdover: no end. %s", no.why());

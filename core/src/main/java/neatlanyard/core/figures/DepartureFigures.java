@@ -28,8 +28,8 @@ import neatlanyard.core.weather.Wind;
 public record DepartureFigures(
     FiguresAsked asked, TypeFigures type, Air air, Icing.Found icing, RunwayCondition.Holding condition, Wind wind,
     String windFrom, List<EndWind> ends, Balance balance, Limit fuel, List<TakeoffOption.Result> options,
-    Optional<Proposal> proposed, Optional<Takeoff.Result> chosen, Optional<ShortStrip> shortStrip, Optional<Holdover.Result> holdover,
-    List<Cold> cold) {
+    Optional<Proposal> proposed, Optional<Takeoff.Result> chosen, Optional<ShortStrip> shortStrip,
+    Optional<Holdover.Result> holdover, List<Cold> cold) {
   public DepartureFigures {
     ends = List.copyOf(ends);
     options = List.copyOf(options);
