@@ -28,6 +28,8 @@ public final class Takeoff {
   private static final double V2_OVER_VMC = 1.10;
   private static final double V2_OVER_STALL = 1.13;
   private static final int PERCENT = 100;
+  /** 14 CFR 25.105(d). */
+  private static final double TAIL_FACTOR = 1.5;
   private static final int STEPS = 18;
   /** What binary fractions may make of a whole number. */
   private static final double ROUNDING = 1e-9;
@@ -339,10 +341,16 @@ public final class Takeoff {
   /** Net height over an obstacle, in feet above the end of the runway, counted from 35 ft with an engine out. */
   private double netFt(Runway.Obstacle o, Grid.Point point) {
     double go = tables.at(Gives.ACCELERATE_GO, point) * gravel;
-    double net = (tables.at(Gives.CLIMB, point) - type.netLess()) / PERCENT;
+    double net = (tables.at(Gives.CLIMB, point) - type.netLess()) / PERCENT * overGround(point);
     double ground = -Math.max(0, left.toraM() - go) * c.end().slopePercent() / PERCENT;
     double flown = left.toraM() + o.beyondEndM() - go;
     return SCREEN_FT + Units.ftFromMetres(ground + flown * net);
+  }
+
+  /** How steep the path is over the ground, of what it is in the air: no head wind counts, and 1.5 of a tail wind. */
+  private double overGround(Grid.Point point) {
+    double air = v2Kt(point) / Math.sqrt(c.air().densityRatio());
+    return air / (air + TAIL_FACTOR * tailKt());
   }
 
   private Limit over(Runway.Obstacle o, Grid.Point point) {
