@@ -13,7 +13,7 @@ public final class Recogniser {
   /** A cause that is less likely than this is not told. */
   private static final double LEAST = 0.01;
   private static final double DIGITS = 10;
-  /** A slip of another kind must explain it this much better before two slips are thought of at all. */
+  /** Where single slips together explain it less than this, two at once are thought of too. */
   private static final double EXPLAINED = 1e-4;
 
   private final CriticalFigure figure;
