@@ -194,14 +194,16 @@ export class Outbox {
     this.become(reduceOutbox(this.state, put))
     void wordsKept
       .put(this.box, events)
-      .catch(() => {
-        this.unkept = [...this.unkept, ...events]
-        this.become({ ...this.state, unkept: this.unkept.length })
-      })
+      .then(
+        // The other tabs hear of what is kept, so that none of them says so too early or in vain.
+        () => this.tell(put),
+        () => {
+          this.unkept = [...this.unkept, ...events]
+          this.become({ ...this.state, unkept: this.unkept.length })
+        },
+      )
       .then(() => {
         this.keeping -= events.length
-        // The other tabs hear of what is kept, so that none of them says so too early.
-        this.tell(put)
         this.listeners.forEach((l) => l())
         // While nobody answers, the next try has its time already: a press does not bring it forward.
         if (!this.timer) void this.send()

@@ -1,7 +1,6 @@
 package neatlanyard.server.departure;
 
 import java.time.Instant;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -73,7 +72,7 @@ final class StageReader {
   private SeatView seat(Seat seat, CrewId who) {
     Optional<Part> part = d.parts().stream()
         .filter(p -> p.items().stream().allMatch(i -> i.seats().contains(seat)) && picture.next(p).isPresent())
-        .max(Comparator.comparingLong(p -> lastSaidFrom(seat, p)))
+        .map(p -> Map.entry(p, lastSaidFrom(seat, p))).max(Map.Entry.comparingByValue()).map(Map.Entry::getKey)
         .or(() -> d.parts().stream().filter(p -> p.procedure().stage() == picture.currentStage()).findFirst());
     Optional<Item> next = part.flatMap(picture::next);
     String doing = part.map(p -> p.procedure().title() + next.flatMap(i -> d.pack().place(i.step().place()))
