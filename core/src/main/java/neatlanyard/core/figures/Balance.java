@@ -9,6 +9,7 @@ import java.util.TreeMap;
 import neatlanyard.core.figures.Loading.Place;
 import neatlanyard.core.figures.Loading.Trim;
 import neatlanyard.core.figures.Loading.Weighing;
+import neatlanyard.core.units.Numbers;
 
 /**
  * Weights and centre of gravity, worked out from a load sheet by moments (FAA-H-8083-1B).
@@ -65,8 +66,8 @@ public record Balance(
         Worked.kg(full.kg), Worked.kg(fuel * share), Worked.kg(takeoff.kg)));
     double percent = type.chord().percent(takeoff.armM());
     Worked takeoffPercent = Worked.of(percent, MOMENTS, "Zero fuel %s kg·m + fuel %s kg·m = %s kg·m at take-off"
-        .formatted(Worked.written(empty.kgM, 0), Worked.written(takeoff.kgM - empty.kgM, 0),
-        Worked.written(takeoff.kgM, 0)), chord(type, takeoff.armM(), percent));
+        .formatted(Numbers.written(empty.kgM, 0), Numbers.written(takeoff.kgM - empty.kgM, 0),
+        Numbers.written(takeoff.kgM, 0)), chord(type, takeoff.armM(), percent));
     Worked landing = Worked.of(takeoff.kg - sheet.tripFuelKg(), SHEET, "%s take-off − %s trip fuel = %s".formatted(
         Worked.kg(takeoff.kg), Worked.kg(sheet.tripFuelKg()), Worked.kg(takeoff.kg - sheet.tripFuelKg())));
     Balance balance = new Balance(
@@ -82,13 +83,13 @@ public record Balance(
     return new Worked[] {
         Worked.of(sheet.stated().zeroFuelKg(), SHEET, "Stated: " + Worked.kg(sheet.stated().zeroFuelKg())),
         Worked.of(sheet.stated().zeroFuelPercent(), SHEET,
-            "Stated: %s %%".formatted(Worked.written(sheet.stated().zeroFuelPercent(), 1)))};
+            "Stated: %s %%".formatted(Numbers.written(sheet.stated().zeroFuelPercent(), 1)))};
   }
 
   private static String chord(Loading type, double armM, double percent) {
-    return "Arm %s m; (%s − %s) / %s m × 100 = %s %%".formatted(Worked.written(armM, 3), Worked.written(armM, 3),
-        Worked.written(type.chord().leadingEdgeM(), 3), Worked.written(type.chord().lengthM(), 3),
-        Worked.written(percent, 1));
+    return "Arm %s m; (%s − %s) / %s m × 100 = %s %%".formatted(Numbers.written(armM, 3), Numbers.written(armM, 3),
+        Numbers.written(type.chord().leadingEdgeM(), 3), Numbers.written(type.chord().lengthM(), 3),
+        Numbers.written(percent, 1));
   }
 
   private static Worked[] byMoments(LoadSheet sheet, LoadSheet.Load load, Loading type) {
@@ -96,26 +97,26 @@ public record Balance(
     Moment sum = new Moment(weighing.kg(), weighing.kg() * weighing.armM());
     List<String> lines = new ArrayList<>();
     lines.add("%s as weighed: %s at %s m".formatted(sheet.tail(), Worked.kg(weighing.kg()),
-        Worked.written(weighing.armM(), 3)));
+        Numbers.written(weighing.armM(), 3)));
     for (Place cabin : type.cabins()) {
       int heads = load.passengers().getOrDefault(cabin.id(), 0);
       if (heads > 0) {
         sum = sum.and(heads * (double) type.passengerKg(), cabin.armM());
         lines.add("%s: %d × %s at %s m".formatted(cabin.name(), heads, Worked.kg(type.passengerKg()),
-            Worked.written(cabin.armM(), 3)));
+            Numbers.written(cabin.armM(), 3)));
       }
     }
     for (Place hold : type.holds()) {
       double kg = load.holdsKg().getOrDefault(hold.id(), 0.0);
       if (kg > 0) {
         sum = sum.and(kg, hold.armM());
-        lines.add("%s: %s at %s m".formatted(hold.name(), Worked.kg(kg), Worked.written(hold.armM(), 3)));
+        lines.add("%s: %s at %s m".formatted(hold.name(), Worked.kg(kg), Numbers.written(hold.armM(), 3)));
       }
     }
     double percent = type.chord().percent(sum.armM());
     Worked kg = new Worked(sum.kg, lines, MOMENTS).then(sum.kg, "Zero-fuel weight " + Worked.kg(sum.kg));
     Worked centre = Worked.of(percent, MOMENTS, "%s kg·m / %s".formatted(
-        Worked.written(sum.kgM, 0), Worked.kg(sum.kg)), chord(type, sum.armM(), percent));
+        Numbers.written(sum.kgM, 0), Worked.kg(sum.kg)), chord(type, sum.armM(), percent));
     return new Worked[] {kg, centre};
   }
 
@@ -149,7 +150,7 @@ public record Balance(
   private static Limit within(Loading type, String when, double percent, double kg) {
     boolean held = type.within(percent, kg);
     return new Limit("centre of gravity, " + when, held, "%s %% at %s is %s the envelope.".formatted(
-        Worked.written(percent, 1), Worked.kg(kg), held ? "within" : "outside"), "Envelope of the type");
+        Numbers.written(percent, 1), Worked.kg(kg), held ? "within" : "outside"), "Envelope of the type");
   }
 
   private static List<Limit> places(List<Place> places, Map<String, Double> kg) {
@@ -173,10 +174,10 @@ public record Balance(
     int decimals = unit.equals("%") ? 1 : 0;
     boolean held = Math.abs(apart) <= within;
     return new Limit(what + " as stated", held, held
-        ? "The sheet's %s %s agrees.".formatted(Worked.written(stated, decimals), unit)
+        ? "The sheet's %s %s agrees.".formatted(Numbers.written(stated, decimals), unit)
         : "The sheet states %s %s; what is on it comes to %s %s: %s %s apart.".formatted(
-        Worked.written(stated, decimals), unit, Worked.written(own.value(), decimals), unit,
-        Worked.written(Math.abs(apart), decimals), unit), SHEET);
+        Numbers.written(stated, decimals), unit, Numbers.written(own.value(), decimals), unit,
+        Numbers.written(Math.abs(apart), decimals), unit), SHEET);
   }
 
   private Limit aircraft(double aircraftKg, double within) {

@@ -8,6 +8,7 @@ import java.util.OptionalInt;
 import neatlanyard.core.figures.entry.CriticalFigure;
 import neatlanyard.core.fleet.Runway;
 import neatlanyard.core.fleet.RunwayName;
+import neatlanyard.core.units.Numbers;
 import neatlanyard.core.weather.Air;
 
 /**
@@ -152,6 +153,6 @@ public final class Consequence {
     double over = Air.altitudeFt(f.asked().report().qnhHpa().orElseThrow()) - Air.altitudeFt(hpa);
     return Math.abs(over) < 1 || !Double.isFinite(over) ? Optional.empty()
         : Optional.of("Altimeters would read %s ft too %s.".formatted(
-        Worked.written(Math.abs(over), 0), over > 0 ? "high" : "low"));
+        Numbers.written(Math.abs(over), 0), over > 0 ? "high" : "low"));
   }
 }

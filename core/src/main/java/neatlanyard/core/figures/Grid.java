@@ -1,6 +1,7 @@
 package neatlanyard.core.figures;
 
 import java.util.List;
+import neatlanyard.core.units.Numbers;
 
 /**
  * A table of several dimensions, straight between its points (multilinear interpolation) and never beyond them.
@@ -136,8 +137,8 @@ public record Grid(List<Axis> axes, double[] values) {
       double at = point.on(axis.of);
       if (!axis.holds(at)) {
         return "%s %s %s is beyond the table, which goes from %s to %s".formatted(
-            axis.of.words, Worked.written(at, 1), axis.of.unit, Worked.written(axis.least(), 1),
-            Worked.written(axis.most(), 1));
+            axis.of.words, Numbers.written(at, 1), axis.of.unit, Numbers.written(axis.least(), 1),
+            Numbers.written(axis.most(), 1));
       }
     }
     return "the table has a hole there";

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import neatlanyard.core.units.Numbers;
 import neatlanyard.core.weather.StationReport;
 
 /**
@@ -92,10 +93,10 @@ public record Holdover(String edition, List<Row> rows) {
       Optional<Row> row = rows.stream().filter(r -> r.is(applied, falling, celsius)).findFirst();
       if (row.isEmpty()) {
         return new Result.None("The table has no time for %s %s in %s at %s °C.".formatted(
-            applied.fluid, applied.mix, falling.words(), Worked.written(celsius, 0)));
+            applied.fluid, applied.mix, falling.words(), Numbers.written(celsius, 0)));
       }
       lines.add("%s %s in %s at %s °C: %d to %d min".formatted(applied.fluid, applied.mix, falling.words(),
-          Worked.written(celsius, 0), row.get().leastMinutes, row.get().mostMinutes));
+          Numbers.written(celsius, 0), row.get().leastMinutes, row.get().mostMinutes));
       shortest = shortest.filter(s -> shorter(s, row.get())).or(() -> row);
     }
     return shortest.<Result>map(r -> new Result.Until(

@@ -1,5 +1,7 @@
 package neatlanyard.core.figures;
 
+import neatlanyard.core.units.Numbers;
+
 import neatlanyard.core.weather.Phenomenon;
 import neatlanyard.core.weather.StationReport;
 
@@ -20,9 +22,9 @@ public record Icing(int atOrBelowC, int visibilityUnderM) {
     boolean wet = report.weather().stream().anyMatch(Phenomenon::precipitation);
     boolean moist = wet || seen < visibilityUnderM;
     String temperature = report.temperatureC().isPresent()
-        ? "%s °C, %d or below".formatted(Worked.written(air, 0), atOrBelowC) : "temperature not reported";
+        ? "%s °C, %d or below".formatted(Numbers.written(air, 0), atOrBelowC) : "temperature not reported";
     if (air > atOrBelowC) {
-      return new Found(false, "%s °C is above %d °C.".formatted(Worked.written(air, 0), atOrBelowC));
+      return new Found(false, "%s °C is above %d °C.".formatted(Numbers.written(air, 0), atOrBelowC));
     }
     if (!moist) {
       return new Found(false, "%s, but no precipitation and visibility not under %s.".formatted(

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import neatlanyard.core.fleet.Runway;
 import neatlanyard.core.fleet.RunwayName;
+import neatlanyard.core.units.Numbers;
 import neatlanyard.core.weather.Bearing;
 import neatlanyard.core.weather.Wind;
 import neatlanyard.core.weather.WindParts;
@@ -46,7 +47,7 @@ public record RunwayWind(
     List<String> lines = new ArrayList<>();
     double angle = Bearing.between(end.bearingTrueDeg(), from);
     lines.add("Wind from %s true, runway %s lies %s true: %s° off".formatted(
-        Bearing.words(from), end.name(), Bearing.words(end.bearingTrueDeg()), Worked.written(Math.abs(angle), 0)));
+        Bearing.words(from), end.name(), Bearing.words(end.bearingTrueDeg()), Numbers.written(Math.abs(angle), 0)));
     lines.add(parts("Steady", wind.speedKt(), angle, steady));
     if (wind.gustKt().isPresent()) {
       lines.add(parts("Gusts", gust, angle, gusting));
@@ -56,8 +57,8 @@ public record RunwayWind(
 
   private static String parts(String which, double speed, double angle, WindParts parts) {
     return "%s: %s × cos %s° = %s along; × sin = %s across".formatted(which, Worked.kt(speed),
-        Worked.written(Math.abs(angle), 0), Worked.written(parts.alongKt(), 1) + " kt",
-        Worked.written(parts.crossKt(), 1) + " kt");
+        Numbers.written(Math.abs(angle), 0), Numbers.written(parts.alongKt(), 1) + " kt",
+        Numbers.written(parts.crossKt(), 1) + " kt");
   }
 
   /** Whether it is within somebody's limits on a runway in this state. */

@@ -3,6 +3,7 @@ package neatlanyard.core.figures;
 import java.util.Comparator;
 import java.util.Optional;
 import neatlanyard.core.fleet.Runway;
+import neatlanyard.core.units.Numbers;
 
 /**
  * The 70 per cent check: with constant acceleration √½ of the speed is there at half of the way, so who has less than
@@ -23,7 +24,7 @@ public record ShortStrip(Worked kt, int halfM, int lights, Optional<Runway.Inter
     int begins = of.from().map(Runway.Intersection::fromBeginningM).orElse(0);
     double kt = Math.ceil(SHARE * vrKt - 1e-9);
     Worked speed = Worked.of(kt, "Common practice, no source; √½ = 70.7 % by kinematics",
-        "0.7 × %s = %s kt, rounded up".formatted(Worked.kt(vrKt), Worked.written(SHARE * vrKt, 1)));
+        "0.7 × %s = %s kt, rounded up".formatted(Worked.kt(vrKt), Numbers.written(SHARE * vrKt, 1)));
     Optional<Runway.Intersection> before = of.end().intersections().stream()
         .filter(i -> i.fromBeginningM() > begins && i.fromBeginningM() <= begins + half)
         .max(Comparator.comparingInt(Runway.Intersection::fromBeginningM));

@@ -12,6 +12,7 @@ import neatlanyard.core.figures.TakeoffFigures.LimitingWeight;
 import neatlanyard.core.figures.TakeoffTables.ForFlap;
 import neatlanyard.core.figures.TakeoffTables.Gives;
 import neatlanyard.core.fleet.Runway;
+import neatlanyard.core.units.Numbers;
 import neatlanyard.core.units.Units;
 
 /**
@@ -135,7 +136,7 @@ public final class Takeoff {
       case Thrust.Assumed a when !type.assumes() -> Optional.of("The type assumes no temperature.");
       case Thrust.Assumed a when a.celsius() < c.air().temperatureC() -> Optional.of(
           "%d °C is assumed, which is not above the %s °C outside.".formatted(
-          a.celsius(), Worked.written(c.air().temperatureC(), 0)));
+          a.celsius(), Numbers.written(c.air().temperatureC(), 0)));
       case Thrust.Assumed a -> Optional.empty();
       case Thrust.Step s when !type.steps().contains(s.percent()) -> Optional.of(
           "The type has no step of %d per cent.".formatted(s.percent()));
@@ -149,7 +150,7 @@ public final class Takeoff {
     double percent = thrustPercent();
     return percent < type.leastThrustPercent() - ROUNDING ? Optional.of(
         "Thrust %s would be %s %% of full, %d %% is the least.".formatted(
-        c.thrust().words(), Worked.written(percent, 1), type.leastThrustPercent())) : Optional.empty();
+        c.thrust().words(), Numbers.written(percent, 1), type.leastThrustPercent())) : Optional.empty();
   }
 
   /** What is set, in per cent of what there is today. */
@@ -243,10 +244,10 @@ public final class Takeoff {
     lines.add("%s by the table for %s".formatted(Worked.m(table), words(point)));
     double metres = table * factor * gravel;
     if (factor != 1) {
-      lines.add("× %s = %s".formatted(Worked.written(factor, 2), Worked.m(table * factor)));
+      lines.add("× %s = %s".formatted(Numbers.written(factor, 2), Worked.m(table * factor)));
     }
     if (gravel != 1) {
-      lines.add("× %s on gravel = %s".formatted(Worked.written(gravel, 2), Worked.m(metres)));
+      lines.add("× %s on gravel = %s".formatted(Numbers.written(gravel, 2), Worked.m(metres)));
     }
     double rounded = metres(gives, point, factor);
     lines.add("%s, rounded up".formatted(Worked.m(rounded)));
@@ -255,8 +256,8 @@ public final class Takeoff {
 
   private String words(Grid.Point p) {
     return "%s, %s ft, %s °C, %s kt, slope %s %%, flap %s, %s".formatted(Worked.kg(p.weightKg()),
-        Worked.written(p.pressureAltitudeFt(), 0), Worked.written(p.temperatureC(), 1), Worked.written(p.windKt(), 0),
-        Worked.written(p.slopePercent(), 1), c.flap(), c.state().words());
+        Numbers.written(p.pressureAltitudeFt(), 0), Numbers.written(p.temperatureC(), 1), Numbers.written(p.windKt(), 0),
+        Numbers.written(p.slopePercent(), 1), c.flap(), c.state().words());
   }
 
   private record Speeds(Worked v1, Worked vr, Worked v2, Worked flapRetract) {}
@@ -301,7 +302,7 @@ public final class Takeoff {
   }
 
   private Worked rounded(double table, double rounded, String which, Grid.Point point) {
-    return Worked.of(rounded, TABLES, "%s kt by the table for %s".formatted(Worked.written(table, 1), words(point)),
+    return Worked.of(rounded, TABLES, "%s kt by the table for %s".formatted(Numbers.written(table, 1), words(point)),
         "%s, rounded %s".formatted(Worked.kt(rounded), which));
   }
 
@@ -322,7 +323,7 @@ public final class Takeoff {
 
   private static Limit relation(String what, double speed, double least) {
     return new Limit(what, speed >= least - ROUNDING,
-        "%s against %s kt.".formatted(Worked.kt(speed), Worked.written(least, 1)), "14 CFR 25.107");
+        "%s against %s kt.".formatted(Worked.kt(speed), Numbers.written(least, 1)), "14 CFR 25.107");
   }
 
   private static Limit fits(String what, Worked needed, int available, String which) {
@@ -334,8 +335,8 @@ public final class Takeoff {
   private Limit climb(Grid.Point point) {
     double gradient = tables.at(Gives.CLIMB, point);
     return new Limit("climb with an engine out", gradient >= type.leastClimb() - ROUNDING,
-        "%s %% gross, at least %s %%.".formatted(Worked.written(gradient, 2),
-        Worked.written(type.leastClimb(), 1)), "14 CFR 25.121(b)");
+        "%s %% gross, at least %s %%.".formatted(Numbers.written(gradient, 2),
+        Numbers.written(type.leastClimb(), 1)), "14 CFR 25.121(b)");
   }
 
   /** Net height over an obstacle, in feet above the end of the runway, counted from 35 ft with an engine out. */
@@ -356,8 +357,8 @@ public final class Takeoff {
   private Limit over(Runway.Obstacle o, Grid.Point point) {
     double over = netFt(o, point) - o.heightFt();
     return new Limit("obstacle", over >= SCREEN_FT - ROUNDING, "%s, %d ft at %s beyond the end: cleared by %s ft net, "
-        .formatted(o.name(), o.heightFt(), Worked.m(o.beyondEndM()), Worked.written(Math.floor(over), 0))
-        + "at least %s.".formatted(Worked.written(SCREEN_FT, 0)), "14 CFR 25.115, 121.189");
+        .formatted(o.name(), o.heightFt(), Worked.m(o.beyondEndM()), Numbers.written(Math.floor(over), 0))
+        + "at least %s.".formatted(Numbers.written(SCREEN_FT, 0)), "14 CFR 25.115, 121.189");
   }
 
   private double tailKt() {

@@ -1,6 +1,7 @@
 package neatlanyard.core.figures;
 
 import java.util.OptionalInt;
+import neatlanyard.core.units.Numbers;
 import neatlanyard.core.weather.Bearing;
 import neatlanyard.core.weather.Wind;
 
@@ -21,7 +22,7 @@ public record TowerWind(OptionalInt fromMagneticDeg, int speedKt, OptionalInt gu
   String words(double variationDeg) {
     return "Tower wind %s magnetic, variation %s° %s: %s true".formatted(
         fromMagneticDeg.isPresent() ? Bearing.words(fromMagneticDeg.getAsInt()) : "variable",
-        Worked.written(Math.abs(variationDeg), 1), variationDeg < 0 ? "west" : "east",
+        Numbers.written(Math.abs(variationDeg), 1), variationDeg < 0 ? "west" : "east",
         toTrue(variationDeg).words());
   }
 }

@@ -1,9 +1,9 @@
 package neatlanyard.core.gauge;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.OptionalDouble;
 import neatlanyard.core.gauge.Judged.Level;
+import neatlanyard.core.units.Numbers;
 
 /** How one kind of reading is judged. The numbers come from the type's pack, the rule from here. */
 public sealed interface Gauge permits Band, Between, Bottle, CrewOxygen, Missing, Oil, Sag, TrimBand, Tyre, Uplift,
@@ -27,10 +27,7 @@ public sealed interface Gauge permits Band, Between, Bottle, CrewOxygen, Missing
   /** A value with one decimal where it has any, and its unit. */
   static String words(double value, String unit) {
     double rounded = Math.round(value * 10) / 10.0;
-    String number = rounded == Math.rint(rounded)
-        ? String.format(Locale.ROOT, "%,.0f", rounded).replace(',', ' ')
-        : String.format(Locale.ROOT, "%,.1f", rounded).replace(',', ' ');
-    String shown = number.replace('-', '−');
+    String shown = Numbers.written(rounded, rounded == Math.rint(rounded) ? 0 : 1);
     return unit.isEmpty() ? shown : shown + " " + unit;
   }
 

@@ -35,10 +35,7 @@ public final class DispatchListReader {
   }
 
   private DispatchList list(Doc doc) {
-    String format = doc.text("format");
-    if (!format.isEmpty() && !format.equals(FORMAT)) {
-      doc.fault("format", "'format' is '%s'; '%s' is read here.".formatted(format, FORMAT));
-    }
+    doc.format(FORMAT);
     List<Entry> entries = doc.list("entries", this::entry);
     List<NotTogether> pairs = doc.list("not-together", this::pair);
     Set<StepId> added = new HashSet<>();

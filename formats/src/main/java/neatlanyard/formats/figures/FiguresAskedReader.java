@@ -50,7 +50,7 @@ public final class FiguresAskedReader {
   }
 
   private FiguresAsked asked(Doc doc) {
-    Formats.check(doc, FORMAT);
+    doc.format(FORMAT);
     TailId tail = doc.of("tail", TailId::new, "XX");
     if (fleet.tail(tail).isEmpty()) {
       doc.fault("tail", "The fleet has no %s.".formatted(tail));

@@ -19,7 +19,7 @@ public final class HoldoverReader {
   }
 
   private static Holdover table(Doc doc) {
-    Formats.check(doc, FORMAT);
+    doc.format(FORMAT);
     doc.text("note", "");
     String edition = doc.text("edition");
     List<Row> rows = doc.list("rows", HoldoverReader::row);

@@ -36,7 +36,7 @@ public final class LoadSheetReader {
   }
 
   static LoadSheet sheet(Doc doc) {
-    Formats.check(doc, FORMAT);
+    doc.format(FORMAT);
     Weights unit = doc.one("weights", Weights.class);
     return new LoadSheet(
         doc.text("flight"), doc.of("tail", TailId::new, "XX"), doc.of("day", LocalDate::parse, "2000-01-01"),

@@ -34,7 +34,7 @@ public final class TakeoffTablesReader {
   private record Entry(Key key, Grid grid) {}
 
   private static Tables tables(Doc doc) {
-    Formats.check(doc, FORMAT);
+    doc.format(FORMAT);
     TypeId type = doc.of("type", TypeId::new, "x1");
     String edition = doc.text("edition");
     doc.text("note", "");

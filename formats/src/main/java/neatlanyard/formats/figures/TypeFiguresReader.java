@@ -41,7 +41,7 @@ public final class TypeFiguresReader {
   }
 
   private TypeFigures type(Doc doc) {
-    Formats.check(doc, FORMAT);
+    doc.format(FORMAT);
     TypeId type = doc.of("type", TypeId::new, "x1");
     if (!tables.type().equals(type)) {
       doc.fault("type", "This is the %s; the tables are of the %s.".formatted(type, tables.type()));

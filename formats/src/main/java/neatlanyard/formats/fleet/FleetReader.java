@@ -28,10 +28,7 @@ public final class FleetReader {
   }
 
   private static Fleet fleet(Doc doc) {
-    String format = doc.text("format");
-    if (!format.isEmpty() && !format.equals(FORMAT)) {
-      doc.fault("format", "'format' is '%s'; '%s' is read here.".formatted(format, FORMAT));
-    }
+    doc.format(FORMAT);
     Set<Object> seen = new HashSet<>();
     return new Fleet(
         doc.text("operator"),

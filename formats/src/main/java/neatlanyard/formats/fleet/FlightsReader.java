@@ -44,10 +44,7 @@ public final class FlightsReader {
   }
 
   private List<Flight> flights(Doc doc) {
-    String format = doc.text("format");
-    if (!format.isEmpty() && !format.equals(FORMAT)) {
-      doc.fault("format", "'format' is '%s'; '%s' is read here.".formatted(format, FORMAT));
-    }
+    doc.format(FORMAT);
     return doc.list("flights", this::flight);
   }
 

@@ -57,10 +57,7 @@ public final class PackReader {
   }
 
   private Pack pack(Doc doc) {
-    String format = doc.text("format");
-    if (!format.isEmpty() && !format.equals(FORMAT)) {
-      doc.fault("format", "'format' is '%s'; '%s' is read here.".formatted(format, FORMAT));
-    }
+    doc.format(FORMAT);
     List<Equipment> equipment = doc.values("equipment", Equipment::new, "x1");
     Set<Equipment> fits = Set.copyOf(equipment);
     List<SubType> subTypes = doc.list("sub-types", d -> new SubType(

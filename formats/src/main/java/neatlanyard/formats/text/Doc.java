@@ -206,6 +206,14 @@ public final class Doc {
     return text.strip();
   }
 
+  /** The line that says which format it is. */
+  public void format(String wanted) {
+    String format = text("format");
+    if (!format.isEmpty() && !format.equals(wanted)) {
+      fault("format", "'format' is '%s'; '%s' is read here.".formatted(format, wanted));
+    }
+  }
+
   /** A text that may be left out. */
   public String text(String field, String otherwise) {
     return has(field) ? text(field) : otherwise;
