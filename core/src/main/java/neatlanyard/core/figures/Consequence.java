@@ -136,17 +136,15 @@ public final class Consequence {
     }
     RunwayName name = end.get().name();
     int head = f.ends().stream().filter(e -> e.wind().runway().equals(name)).findFirst().orElseThrow().wind().headKt();
-    TakeoffCase r = right.of();
-    return told(new TakeoffCase(end.get(), f.asked().from().runway(name).orElseThrow().surface(), Optional.empty(),
-        r.air(), head, r.state(), r.weightKg(), r.flap(), r.thrust(), r.antiIce(), r.airConditioning()), r);
+    Runway.Surface surface = f.asked().from().runway(name).orElseThrow().surface();
+    return told(right.of().at(end.get(), surface, Optional.empty(), head), right.of());
   }
 
   private Optional<String> intersection(String entered) {
     TakeoffCase r = right.of();
     Optional<Runway.Intersection> from = r.end().intersections().stream().filter(i -> i.name().equals(entered))
         .findFirst();
-    return told(new TakeoffCase(r.end(), r.surface(), from, r.air(), r.headKt(), r.state(), r.weightKg(), r.flap(),
-        r.thrust(), r.antiIce(), r.airConditioning()), r);
+    return told(r.at(r.end(), r.surface(), from, r.headKt()), r);
   }
 
   private Optional<String> pressure(double hpa) {

@@ -149,9 +149,14 @@ public record DepartureFigures(
       Stream<Optional<Runway.Intersection>> begins = Stream.concat(
           Stream.of(Optional.empty()), end.intersections().stream().map(Optional::of));
       return begins.flatMap(b -> type.takeoff().tables().flaps().stream()
-          .flatMap(flap -> thrusts(on, new TakeoffCase(end, surface(end), b, air, on.wind().headKt(),
-          condition.state(), balance.takeoffKg().value(), flap, Thrust.FULL, asked.antiIce(),
-          asked.airConditioning()))));
+          .flatMap(flap -> thrusts(on, full(on, end, b).withFlap(flap))));
+    }
+
+    /** At full thrust, with the first flap there are tables for. */
+    private TakeoffCase full(EndWind on, Runway.End end, Optional<Runway.Intersection> begins) {
+      return new TakeoffCase(end, surface(end), begins, air, on.wind().headKt(), condition.state(),
+          balance.takeoffKg().value(), type.takeoff().tables().flaps().getFirst(), Thrust.FULL, asked.antiIce(),
+          asked.airConditioning());
     }
 
     private Runway.Surface surface(Runway.End end) {
@@ -229,12 +234,9 @@ public record DepartureFigures(
 
     private TakeoffCase on(List<EndWind> ends, RunwayName runway) {
       Runway.End end = asked.from().end(runway).orElseThrow();
-      int head = ends.stream().filter(e -> e.wind().runway().equals(runway)).findFirst().orElseThrow().wind()
-          .headKt();
-      Optional<Runway.Intersection> from = asked.choice().intersection().flatMap(name ->
-          end.intersections().stream().filter(i -> i.name().equals(name)).findFirst());
-      return new TakeoffCase(end, surface(end), from, air, head, condition.state(), balance.takeoffKg().value(),
-          type.takeoff().tables().flaps().getFirst(), Thrust.FULL, asked.antiIce(), asked.airConditioning());
+      EndWind on = ends.stream().filter(e -> e.wind().runway().equals(runway)).findFirst().orElseThrow();
+      return full(on, end, asked.choice().intersection().flatMap(name ->
+          end.intersections().stream().filter(i -> i.name().equals(name)).findFirst()));
     }
 
     /** What the crew left open is taken from the best option there. */

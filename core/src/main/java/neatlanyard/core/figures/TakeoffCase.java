@@ -24,6 +24,12 @@ public record TakeoffCase(
         end, surface, from, air, headKt, state, weightKg, flap, other, antiIce, airConditioning);
   }
 
+  /** The same from another place. @param head of the wind there, in knots */
+  TakeoffCase at(Runway.End other, Runway.Surface of, Optional<Runway.Intersection> begins, int head) {
+    return new TakeoffCase(
+        other, of, begins, air, head, state, weightKg, flap, thrust, antiIce, airConditioning);
+  }
+
   public TakeoffCase withWeight(double kg) {
     return new TakeoffCase(end, surface, from, air, headKt, state, kg, flap, thrust, antiIce, airConditioning);
   }

@@ -144,8 +144,8 @@ public class FuzzTest {
         type: dovrin-46
         edition: 2026-11
         tables:
-          - {gives: v1, flap: "15", state: dry, axes: [{of: weight, points: [12000, 18200]}, {of: slope, points: [-2, 0]}],
-             values: "84.0 - 91.5 92"}
+          - {gives: v1, flap: "15", state: dry, values: "84.0 - 91.5 92",
+             axes: [{of: weight, points: [12000, 18200]}, {of: slope, points: [-2, 0]}]}
           - {gives: power, flap: "15", axes: [{of: temperature, points: [-30, 0, 50]}], values: "100 100 85.5"}
         """;
     assertThat(TakeoffTablesReader.read(tables)).isInstanceOf(Read.Good.class);
