@@ -3,9 +3,9 @@ import { clear, createStore, entries, set } from 'idb-keyval'
 
 /**
  * What a device without a network still shows: who is signed in, the list, and each departure that was opened on
- * it.
+ * it with its figures.
  */
-const KEPT = ['me', 'departures', 'departure']
+const KEPT = ['me', 'departures', 'departure', 'figures']
 
 /** Set by the build: another for each form of what the server says. */
 declare const SHAPE: string

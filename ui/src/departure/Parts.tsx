@@ -1,9 +1,10 @@
 import { UnstyledButton } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import { useMemo, useState } from 'react'
-import type { PartView } from '../api.gen'
+import type { ItemView, PartView, Progress } from '../api.gen'
 import { ChecklistStage } from '../checklist/ChecklistStage'
 import { ControlsStage } from '../controls/ControlsStage'
+import { FiguresStage } from '../figures/FiguresStage'
 import { owed } from '../flow/nextForMe'
 import { StepStage } from '../flow/StepStage'
 import { Takeoff } from '../flow/Takeoff'
@@ -23,23 +24,48 @@ interface PartsProps {
 }
 
 const CHECK = 'the-check'
+const FIGURES = 'the-figures'
+
+/** The steps at which two enter figures, and the procedures without them. */
+const apart = (whole: PartView[], figures: Progress['figures']): { entering: ItemView[]; parts: PartView[] } => {
+  const entered = new Set(Object.values(figures).map((f) => f.step))
+  const entering = whole.flatMap((p) => p.items).filter((i) => entered.has(i.id))
+  if (entering.length === 0) return { entering, parts: whole }
+  return {
+    entering,
+    parts: whole
+      .map((p) => ({ ...p, items: p.items.filter((i) => !entered.has(i.id)) }))
+      .filter((p) => p.items.length > 0),
+  }
+}
 
 /** A stage of one or more procedures, one at a time; the others a key away. */
-export const Parts = ({ live, stage, parts, wanted, onGo }: PartsProps) => {
+export const Parts = ({ live, stage, parts: whole, wanted, onGo }: PartsProps) => {
   const { view, seat } = live
+  // What two enter alone has a page of its own; the other steps are worked as in any flow.
+  const { figures } = view.progress
+  const { entering, parts } = useMemo(() => apart(whole, figures), [whole, figures])
+  const agreed = entering.filter((i) => view.progress.steps[i.id]?.settled).length
   const left = (p: PartView): number => p.items.filter((i) => !view.progress.steps[i.id]?.settled).length
   const mine = (p: PartView): boolean => owed(view, p, seat) > 0
   // Chosen once, on arrival: what the other seat does must not turn the page.
   const [chosen, setChosen] = useState(
     () =>
       (
+        (agreed < entering.length && !parts.some((p) => p.items.some((i) => i.id === wanted))
+          ? { id: FIGURES }
+          : undefined) ??
         parts.find((p) => p.items.some((i) => i.id === wanted)) ??
         parts.find((p) => mine(p)) ??
         parts.find((p) => left(p) > 0) ??
         parts[0]
       )?.id ?? '',
   )
-  const ids = [...parts.map((p) => p.id), ...(stage === 'controls' ? [CHECK] : [])]
+  const ids = [
+    ...(entering.length > 0 ? [FIGURES] : []),
+    ...parts.map((p) => p.id),
+    ...(stage === 'controls' ? [CHECK] : []),
+  ]
   const part = parts.find((p) => p.id === chosen)
   const at = ids.indexOf(chosen)
   const to = (n: number) => setChosen(ids[Math.max(0, Math.min(ids.length - 1, n))]!)
@@ -49,13 +75,23 @@ export const Parts = ({ live, stage, parts, wanted, onGo }: PartsProps) => {
   ])
   const all = view.header.schools
   const schools = useMemo(() => all.filter((s) => s.stage === stage), [all, stage])
-  const after = parts.slice(at + 1)
+  const after = parts.filter((p) => ids.indexOf(p.id) > at)
   const next = after.find((p) => (seat ? mine(p) : left(p) > 0))
   const goOn = next ? { title: next.title, go: () => setChosen(next.id) } : undefined
   return (
     <>
       {ids.length > 1 && (
         <nav className={classes.parts} aria-label="Procedures of this stage">
+          {entering.length > 0 && (
+            <UnstyledButton
+              aria-current={chosen === FIGURES ? 'page' : undefined}
+              data-done={agreed === entering.length || undefined}
+              onClick={() => setChosen(FIGURES)}
+            >
+              Entered by two
+              <span>{agreed === entering.length ? 'agreed' : `${agreed} of ${entering.length}`}</span>
+            </UnstyledButton>
+          )}
           {parts.map((p) => (
             <UnstyledButton
               key={p.id}
@@ -78,7 +114,9 @@ export const Parts = ({ live, stage, parts, wanted, onGo }: PartsProps) => {
         </nav>
       )}
       <Takeoff live={live} stage={stage} />
-      {!part ? (
+      {chosen === FIGURES ? (
+        <FiguresStage live={live} parts={whole} wanted={wanted} next={goOn} onGo={onGo} />
+      ) : !part ? (
         <ControlsStage live={live} onGo={onGo} />
       ) : part.kind === 'checklist' ? (
         <ChecklistStage key={part.id} live={live} part={part} next={goOn} onGo={onGo} />

@@ -12,6 +12,7 @@ import type {
   TagView,
 } from '../api.gen'
 import { cordAfter } from './cord'
+import { figuresAfter } from './figures'
 import { looseEndsAfter, type RaisedHere, type SaidHere } from './looseEnds'
 import { indexOf } from './marks'
 import type { Outgoing, Taken } from './outbox'
@@ -283,7 +284,16 @@ export const withUnsent = (
   return {
     view: {
       ...shown,
-      progress: { ...progress, seats: soFar.seats, waits, gates, parts, steps: after.steps, tags: hang },
+      progress: {
+        ...progress,
+        seats: soFar.seats,
+        waits,
+        gates,
+        parts,
+        figures: figuresAfter(progress.figures, said, who),
+        steps: after.steps,
+        tags: hang,
+      },
     },
     raised: soFar.here.raised,
   }

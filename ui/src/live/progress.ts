@@ -13,7 +13,7 @@ interface MapChange {
 /** By which key a member of a list is known. */
 const KEYS: Record<string, string> = { beads: 'stage', tags: 'key', unfinished: 'key', seats: 'seat', finds: 'id' }
 
-const MAPS = ['steps', 'parts', 'gates', 'values', 'allowed']
+const MAPS = ['steps', 'parts', 'gates', 'values', 'allowed', 'figures']
 
 const intoList = (before: Record<string, unknown>[], { order, changed }: ListChange, key: string): unknown[] => {
   const known = new Map(before.map((m) => [String(m[key]), m as unknown]))

@@ -10,6 +10,7 @@ import neatlanyard.core.fleet.Fleet;
 import neatlanyard.core.fleet.Flights;
 import neatlanyard.core.fleet.Role;
 import neatlanyard.server.dispatch.DemoTechLogs;
+import neatlanyard.server.figures.DemoFigures;
 import neatlanyard.server.fleet.DemoSignIns;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.SignIns;
@@ -35,11 +36,12 @@ class FirstStart implements SmartInitializingSingleton, ApplicationRunner {
   private final SignIns signIns;
   private final DemoSignIns demo;
   private final DemoTechLogs tech;
+  private final DemoFigures figures;
   private final ServletWebServerApplicationContext server;
 
   FirstStart(
       Settings settings, Accounts accounts, Flights flights, FleetDesk fleet, DemoRevisions revisions, SignIns signIns,
-      DemoSignIns demo, DemoTechLogs tech, ServletWebServerApplicationContext server) {
+      DemoSignIns demo, DemoTechLogs tech, DemoFigures figures, ServletWebServerApplicationContext server) {
     this.settings = settings;
     this.accounts = accounts;
     this.flights = flights;
@@ -48,6 +50,7 @@ class FirstStart implements SmartInitializingSingleton, ApplicationRunner {
     this.signIns = signIns;
     this.demo = demo;
     this.tech = tech;
+    this.figures = figures;
     this.server = server;
   }
 
@@ -92,6 +95,7 @@ class FirstStart implements SmartInitializingSingleton, ApplicationRunner {
       fleet.bringInFlights(Files.readString(folder.resolve("flights.yaml")), DEMO);
     }
     tech.load(folder, DEMO);
+    figures.load(folder, DEMO);
     demo.load();
   }
 }

@@ -9,6 +9,7 @@ import neatlanyard.core.dispatch.DispatchLists;
 import neatlanyard.core.dispatch.Imports;
 import neatlanyard.core.dispatch.ReadingHistory;
 import neatlanyard.core.dispatch.TechLogs;
+import neatlanyard.core.figures.FiguresTexts;
 import neatlanyard.core.fleet.AccessLog;
 import neatlanyard.core.fleet.Accounts;
 import neatlanyard.core.fleet.FleetTexts;
@@ -28,6 +29,7 @@ import neatlanyard.store.dispatch.StoredDispatchLists;
 import neatlanyard.store.dispatch.StoredImports;
 import neatlanyard.store.dispatch.StoredReadingHistory;
 import neatlanyard.store.dispatch.StoredTechLogs;
+import neatlanyard.store.figures.StoredFiguresTexts;
 import neatlanyard.store.fleet.StoredAccessLog;
 import neatlanyard.store.fleet.StoredAccounts;
 import neatlanyard.store.fleet.StoredFleetTexts;
@@ -108,6 +110,11 @@ class Wiring {
   @Bean
   DispatchLists dispatchLists(Database db) {
     return new StoredDispatchLists(db);
+  }
+
+  @Bean
+  FiguresTexts figuresTexts(Database db) {
+    return new StoredFiguresTexts(db);
   }
 
   @Bean

@@ -20,6 +20,7 @@ public final class Admission {
   private final StepAdmission steps;
   private final FindAdmission finds;
   private final ChecklistAdmission checklists;
+  private final FiguresAdmission figures;
 
   private Admission(Attempt attempt) {
     this.attempt = attempt;
@@ -27,6 +28,7 @@ public final class Admission {
     this.steps = new StepAdmission(attempt);
     this.finds = new FindAdmission(attempt);
     this.checklists = new ChecklistAdmission(attempt);
+    this.figures = new FiguresAdmission(attempt);
   }
 
   /** Why a person's event is not allowed as the departure stands; empty when it is. @param at at the server's time */
@@ -50,10 +52,10 @@ public final class Admission {
 
   private Optional<Refusal> ofCrew(Event event) {
     return switch (event) {
-      case Event.StepDone e -> steps.stepDone(e.step());
+      case Event.StepDone e -> figures.notByPress(e.step()).or(() -> steps.stepDone(e.step()));
       case Event.Measured e -> steps.measured(e);
       case Event.ValueSaid e -> steps.valueSaid(e);
-      case Event.FoundSo e -> steps.foundSo(e.step());
+      case Event.FoundSo e -> figures.notByPress(e.step()).or(() -> steps.foundSo(e.step()));
       case Event.Overridden e -> steps.overridden(e);
       case Event.WaitSeen e -> steps.waitSeen(e.step());
       case Event.StepLater e -> steps.later(e);
@@ -70,6 +72,15 @@ public final class Admission {
       case Event.ChecklistStopped e -> checklists.stop(e);
       case Event.ChecklistResumed e -> checklists.resume(e);
       case Event.TiedOff e -> new TieOffAdmission(attempt).tieOff(e);
+      case Event.FigureEntered e -> figures.entered(e);
+      case Event.FigureTaken e -> figures.taken(e);
+      case Event.LoadSheetTaken e -> figures.sheet(e);
+      case Event.DeIced e -> figures.deIced(e);
+      case Event.RunwayReported e -> Optional.empty();
+      case Event.TowerWindSaid e -> Optional.empty();
+      case Event.TakeoffChosen e -> Optional.empty();
+      case Event.FiguresWorked e -> byServerAlone();
+      case Event.FigureDiffered e -> byServerAlone();
       case Event.DaySet e -> Optional.empty();
       case Event.LogTailRead e -> Optional.empty();
       case Event.AircraftRead e -> Optional.empty();

@@ -59,6 +59,15 @@ final class Fold {
       case Event.WentOn e -> d.wentOn(entry);
       case Event.PanelHandedOver e -> cutAgain(
           entry.seat().map(from -> d.handedOver(e.panel(), from, e.to())).orElse(d), entry.number());
+      case Event.RunwayReported e -> d.given(g -> g.with(e));
+      case Event.TowerWindSaid e -> d.given(g -> g.with(e));
+      case Event.LoadSheetTaken e -> d.given(g -> g.with(e));
+      case Event.TakeoffChosen e -> d.given(g -> g.with(e));
+      case Event.DeIced e -> d.given(g -> g.with(e, entry));
+      case Event.FiguresWorked e -> FiguresFold.worked(d, e, entry);
+      case Event.FigureEntered e -> FiguresFold.entered(d, e, entry);
+      case Event.FigureDiffered e -> d.entries(x -> x.differed(e, entry));
+      case Event.FigureTaken e -> FiguresFold.taken(d, e, entry);
       case Event.StepNotToday e -> d.marked(e.step(), mark(entry, Mark.Outcome.NOT_TODAY, e.reason()));
       case Event.StepLater e -> d.marked(e.step(), mark(entry, Mark.Outcome.LATER, e.reason()));
       case Event.LogTailRead e -> d.logRead(e, entry);
@@ -134,7 +143,7 @@ final class Fold {
 
   /** A value that was taken back is not there any more, for conditions too. */
   private static DepartureState undone(DepartureState d, StepId step, Entry entry) {
-    DepartureState back = d.withoutMeasuredFinds(step).takenBack(step, entry.number())
+    DepartureState back = FiguresFold.without(d, step, entry.by()).withoutMeasuredFinds(step).takenBack(step, entry.number())
         .unmarked(step, m -> m.by().equals(entry.by()));
     return d.step(step).flatMap(s -> s.measures()).map(m -> m.quantity().id())
         .filter(q -> d.measured().containsKey(q))

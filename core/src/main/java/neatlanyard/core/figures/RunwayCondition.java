@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.stream.Collectors;
 
 /**
  * A runway's condition by thirds, as a crew gets it in the sense of landing or take-off.
@@ -40,7 +41,7 @@ public record RunwayCondition(List<Third> thirds, Optional<BrakingAction> brakin
       return counts() ? contaminant.code(depthMm, temperatureC) : DRY_CODE;
     }
 
-    private String words() {
+    public String words() {
       String depth = depthMm.isPresent() && contaminant.deep() ? " %d mm".formatted(depthMm.getAsInt()) : "";
       String coverage = coveragePercent.isPresent() ? ", %d %%".formatted(coveragePercent.getAsInt()) : "";
       return contaminant.words() + depth + coverage;
@@ -57,6 +58,18 @@ public record RunwayCondition(List<Third> thirds, Optional<BrakingAction> brakin
     public Holding {
       arithmetic = List.copyOf(arithmetic);
     }
+  }
+
+  /** Such as "5/5/3", or what lies there where no codes were reported. */
+  public String codes() {
+    return thirds.stream().map(t -> t.code.isPresent() ? Integer.toString(t.code.getAsInt()) : t.contaminant.words())
+        .collect(Collectors.joining("/"));
+  }
+
+  /** All of it, as it was reported. */
+  public String words() {
+    return "%s (%s)%s".formatted(codes(), thirds.stream().map(Third::words).collect(Collectors.joining("; ")),
+        braking.map(b -> ", braking reported " + b.words()).orElse(""));
   }
 
   /** The worst third decides; a report that is better than what lies there is not believed. */

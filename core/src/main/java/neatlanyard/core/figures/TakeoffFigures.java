@@ -1,6 +1,8 @@
 package neatlanyard.core.figures;
 
+import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * What a take-off needs and how it is flown.
@@ -47,6 +49,39 @@ public record TakeoffFigures(
     public String words() {
       return words;
     }
+  }
+
+  /**
+   * What is tightest.
+   *
+   * @param what such as "stop from V1, engine out"
+   * @param needed metres from where the take-off begins
+   * @param availableM of it, and {@code which} of the declared distances that is
+   */
+  public record Tightest(String what, Worked needed, int availableM, String which) {
+    public int leftM() {
+      return availableM - needed.whole();
+    }
+  }
+
+  /** The distance with the least to spare. */
+  public Tightest tightest() {
+    int asda = of.left().asdaM();
+    int toda = of.left().todaM();
+    return Stream.of(new Tightest("stop from V1", stopM, asda, "ASDA"),
+        new Tightest("go on, engine out", goM, toda, "TODA"),
+        new Tightest("all engines and 15 %", allEnginesM, toda, "TODA"),
+        new Tightest("take-off run", runM, of.left().toraM(), "TORA"))
+        .min(Comparator.comparingInt(Tightest::leftM)).orElseThrow();
+  }
+
+  /**
+   * About where a speed comes, in metres from where the take-off begins: with constant acceleration the way grows with
+   * the square of the speed over the ground (kinematics), and on all engines V2 is there by 35 ft.
+   */
+  public int placeM(Worked speed) {
+    double share = (speed.value() - of.headKt()) / (v2.value() - of.headKt());
+    return (int) Math.round(allEnginesM.value() / TakeoffReading.ALL_ENGINES_FACTOR * share * share);
   }
 
   public boolean held() {

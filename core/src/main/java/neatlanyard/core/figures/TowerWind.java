@@ -18,6 +18,13 @@ public record TowerWind(OptionalInt fromMagneticDeg, int speedKt, OptionalInt gu
     return new Wind(from, speedKt, gustKt);
   }
 
+  /** As it is said, magnetic. */
+  public String words() {
+    return "%s magnetic, %d kt%s".formatted(
+        fromMagneticDeg.isPresent() ? Bearing.words(fromMagneticDeg.getAsInt()) : "variable", speedKt,
+        gustKt.isPresent() ? ", gusting " + gustKt.getAsInt() : "");
+  }
+
   /** In words, with what it comes to. */
   String words(double variationDeg) {
     return "Tower wind %s magnetic, variation %s° %s: %s true".formatted(

@@ -20,6 +20,13 @@ public enum RefusalCode implements Code {
   VALUE_WANTED,
   WAIT,
 
+  // A figure.
+  FIGURES_WANTED,
+  NOT_A_FIGURE,
+  NOT_DIFFERING,
+  NO_SUCH_FIGURE,
+  OTHER_SHEET,
+
   // A checklist.
   NOTHING_TO_STOP,
   NOT_STOPPED,

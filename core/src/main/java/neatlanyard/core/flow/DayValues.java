@@ -60,6 +60,8 @@ public final class DayValues {
   public static Optional<TodaysValue> of(DepartureState d, Item item) {
     return item.step().value().flatMap(v -> switch (v.source()) {
       case Source.Figure f -> figure(d, f);
+      case Source.Agreed a -> d.entries().agreed(a.figure()).map(x -> new TodaysValue(List.of(x),
+          "%s %s".formatted(x, a.figure().unit()).strip(), "the %s both entered".formatted(a.figure().words())));
       case Source.Turn t -> turn(d, item);
       case Source.Position p -> item.step().wanted(p.point())
           .map(s -> new TodaysValue(List.of(s.value()), s.value(), "procedures of the type"));
@@ -70,6 +72,7 @@ public final class DayValues {
   public static List<String> choices(DepartureState d, Item item) {
     return item.step().value().map(DayValue::source).map(s -> switch (s) {
       case Source.Figure f -> List.<String>of();
+      case Source.Agreed a -> List.<String>of();
       case Source.Turn t -> item.step().alternates().map(Alternation::choices).orElse(List.of());
       case Source.Position p -> d.pack().point(p.point()).map(Point::states).orElse(List.of());
     }).orElse(List.of());

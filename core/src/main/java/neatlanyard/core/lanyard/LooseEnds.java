@@ -84,6 +84,7 @@ final class LooseEnds {
     }
     ends.addAll(waits(d, running));
     ends.addAll(overrides(d, running));
+    ends.addAll(FigureEnds.of(d));
     d.hung().forEach(h -> ends.add(new LooseEnd(
         Trigger.BY_HAND, h.event().tag().toString(), h.event().words(), 1, 1, h.by(), h.at(), h.number(), List.of(),
         Optional.of(h.event().due()))));

@@ -3,10 +3,20 @@ package neatlanyard.core.log;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import neatlanyard.core.controls.Judgement;
 import neatlanyard.core.dispatch.DispatchCase;
 import neatlanyard.core.dispatch.Verdict;
+import neatlanyard.core.figures.Difference;
+import neatlanyard.core.figures.FiguresAsked;
+import neatlanyard.core.figures.FuelPlan;
+import neatlanyard.core.figures.Holdover;
+import neatlanyard.core.figures.LoadSheet;
+import neatlanyard.core.figures.RunwayCondition;
+import neatlanyard.core.figures.TowerWind;
+import neatlanyard.core.figures.WorkedOut;
+import neatlanyard.core.figures.entry.CriticalFigure;
 import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.fleet.Seat;
@@ -126,6 +136,45 @@ public sealed interface Event {
 
   /** What whoever says it works of a panel in a flow goes to another seat. */
   record PanelHandedOver(PlaceId panel, Seat to) implements Event {}
+
+  /** How the runway is, as it was reported. */
+  record RunwayReported(RunwayCondition condition) implements Event {}
+
+  /** What the tower says of the wind; empty: the report's counts again. */
+  record TowerWindSaid(Optional<TowerWind> wind) implements Event {}
+
+  /**
+   * A load sheet is taken.
+   *
+   * @param fuel what the flight needs; empty where it did not come with it
+   * @param aircraftKg gross weight by the aircraft's own system; empty where that was not read
+   * @param source where it came from, in words
+   */
+  record LoadSheetTaken(LoadSheet sheet, Optional<FuelPlan> fuel, OptionalDouble aircraftKg, String source)
+      implements Event {}
+
+  /**
+   * How the crew wants to take off.
+   *
+   * @param antiIce and {@code airConditioning}, empty where the usual holds: anti-ice in icing conditions, air on
+   */
+  record TakeoffChosen(
+      FiguresAsked.Choice choice, Optional<Boolean> antiIce, Optional<Boolean> airConditioning) implements Event {}
+
+  /** The last treatment with fluid; empty where there was none after all. */
+  record DeIced(Optional<Holdover.Applied> applied) implements Event {}
+
+  /** The figures worked out anew. Only the server makes this, when something they rest on has changed. */
+  record FiguresWorked(WorkedOut worked) implements Event {}
+
+  /** A figure that one pilot enters alone. @param value as it was typed */
+  record FigureEntered(CriticalFigure figure, String value) implements Event {}
+
+  /** Why two entries of a figure cannot be taken. Only the server makes this. */
+  record FigureDiffered(Difference difference) implements Event {}
+
+  /** The commander takes a figure although it is not what was worked out, or the entries differ. */
+  record FigureTaken(CriticalFigure figure, String value, String words) implements Event {}
 
   /** A checklist is stopped where it is. */
   record ChecklistStopped(ProcedureId checklist) implements Event {}

@@ -25,7 +25,8 @@ final class Verification {
 
   private static void critical(Plan plan, Placed p, List<Finding> findings) {
     List<State> states = p.makes().toList();
-    if (states.isEmpty() && !p.on().isEmpty()) {
+    // What two enter alone is verified by being compared.
+    if (states.isEmpty() && !p.on().isEmpty() && p.step().enters().isEmpty()) {
       findings.add(Finding.of(Rule.CRITICAL_UNVERIFIED, p.step().id().value(), p.where(),
           "It is critical, but names no control or indication that a checklist could verify.",
           "Say what it sets or expects, or that it is not critical."));

@@ -81,6 +81,15 @@ public record Account(List<StageTime> stages, List<Interruption> interruptions) 
       case Event.PanelHandedOver e -> true;
       case Event.TiedOff e -> !e.accepted().isEmpty();
       case Event.ControlsChecked e -> !e.judgement().passed();
+      case Event.FigureDiffered e -> true;
+      case Event.FigureTaken e -> true;
+      case Event.FiguresWorked e -> !e.worked().notHeld().isEmpty();
+      case Event.FigureEntered e -> false;
+      case Event.RunwayReported e -> false;
+      case Event.TowerWindSaid e -> false;
+      case Event.LoadSheetTaken e -> false;
+      case Event.TakeoffChosen e -> false;
+      case Event.DeIced e -> false;
       case Event.Opened e -> false;
       case Event.SeatTaken e -> false;
       case Event.DaySet e -> false;

@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import neatlanyard.core.figures.entry.CriticalFigure;
 import neatlanyard.core.fleet.Seat;
 
 /** What differs between two revisions of a pack, in words. */
@@ -175,6 +176,7 @@ public final class Changes {
     said(words, "Starts a wait", a.waits().map(Wait::words).orElse(""), b.waits().map(Wait::words).orElse(""));
     said(words, "Comes after the wait of", titles(before, a.afterWait()), titles(after, b.afterWait()));
     said(words, "Measured", measure(a), measure(b));
+    said(words, "Entered by each alone", entered(a), entered(b));
     said(words, "In turn", turns(a), turns(b));
     said(words, "Value of today", value(before, a), value(after, b));
     said(words, "Course", course(a), course(b));
@@ -191,6 +193,10 @@ public final class Changes {
           : is.isEmpty() ? "%s taken out; it was: \"%s\".".formatted(what, was)
           : "%s: was \"%s\", now \"%s\".".formatted(what, was, is));
     }
+  }
+
+  private static String entered(Step s) {
+    return s.enters().stream().map(CriticalFigure::words).collect(Collectors.joining(", "));
   }
 
   private static String yes(boolean so) {
@@ -223,6 +229,7 @@ public final class Changes {
       case DayValue.Source.Figure f -> f.plus() == 0 ? f.figure().words()
           : "%s %+d".formatted(f.figure().words(), f.plus());
       case DayValue.Source.Position p -> pack.name(p.point());
+      case DayValue.Source.Agreed a -> "the %s both agreed".formatted(a.figure().words());
       case DayValue.Source.Turn t -> "the one whose turn it is";
     } + (v.back() ? ", asked back" : "")).orElse("");
   }

@@ -1,5 +1,7 @@
 package neatlanyard.core.sop;
 
+import neatlanyard.core.figures.entry.CriticalFigure;
+
 /**
  * A value that today's flight gives a step: what is set, or what is seen when a checklist asks.
  *
@@ -14,6 +16,9 @@ public record DayValue(Source source, boolean back) {
      * @param plus added to it, such as -200 ft where an older cabin controller wants it
      */
     record Figure(DayFigure figure, int plus) implements Source {}
+
+    /** A critical figure as both pilots agreed on it. */
+    record Agreed(CriticalFigure figure) implements Source {}
 
     /** The position or state of a point that the step sets, expects or verifies. */
     record Position(PointId point) implements Source {}

@@ -3,6 +3,7 @@ package neatlanyard.core.sop;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import neatlanyard.core.figures.entry.CriticalFigure;
 
 /**
  * One thing to look at, set or answer.
@@ -19,6 +20,7 @@ import java.util.stream.Stream;
  * @param waits a time that must pass after it
  * @param afterWait steps whose wait must be over before this one
  * @param measures what is read and entered
+ * @param enters critical figures that each pilot enters alone; it is done once all are agreed, and never by a press
  * @param alternates what is used in turn
  * @param value what today's flight gives it
  * @param course a test in its parts: what is done, and what is then seen or heard
@@ -44,6 +46,7 @@ public record Step(
     Optional<Wait> waits,
     List<StepId> afterWait,
     Optional<Measure> measures,
+    List<CriticalFigure> enters,
     Optional<Alternation> alternates,
     Optional<DayValue> value,
     List<Beat> course,
@@ -59,6 +62,7 @@ public record Step(
     opens = List.copyOf(opens);
     closes = List.copyOf(closes);
     afterWait = List.copyOf(afterWait);
+    enters = List.copyOf(enters);
     course = List.copyOf(course);
   }
 
@@ -89,6 +93,7 @@ public record Step(
     private Optional<Wait> waits = Optional.empty();
     private List<StepId> afterWait = List.of();
     private Optional<Measure> measures = Optional.empty();
+    private List<CriticalFigure> enters = List.of();
     private Optional<Alternation> alternates = Optional.empty();
     private Optional<DayValue> value = Optional.empty();
     private List<Beat> course = List.of();
@@ -155,6 +160,11 @@ public record Step(
       return this;
     }
 
+    public Builder enters(CriticalFigure... figures) {
+      enters = List.of(figures);
+      return this;
+    }
+
     public Builder alternates(Alternation alternation) {
       alternates = Optional.of(alternation);
       return this;
@@ -194,7 +204,7 @@ public record Step(
       return new Step(
           id, place, challenge, response, owner, when, "", sets, expects, verifies, needs, opens, closes, waits,
           afterWait,
-          measures, alternates, value, course, testsLights, critical, alerted, belowLine);
+          measures, enters, alternates, value, course, testsLights, critical, alerted, belowLine);
     }
   }
 

@@ -35,6 +35,12 @@ public record TagKind(TagId id, String title, Trigger hangsOn, Stage due, boolea
     WAIT("The time runs out and somebody says so, or what waited for it is done."),
     /** A step was done past what keeps it closed, which is still not so. */
     OVERRIDE("What was passed is done after all, or the commander gives a reason."),
+    /** A critical figure is entered by one alone, differs, or is to be entered anew. */
+    FIGURE("Both enter it alike, and as it was worked out; or the commander takes it."),
+    /** Something that must hold for the take-off does not, by what was worked out. */
+    LIMIT("What is given for the figures is put right, or another runway, flap or thrust is chosen."),
+    /** Fluid protects the wings for a time. */
+    HOLDOVER("The wings are looked at within five minutes before take-off, or it is de-iced again."),
     /** Somebody hung it by hand, with words of their own. */
     BY_HAND("Somebody takes it off."),
     /** Somebody was called away; going on takes it off. */
@@ -76,6 +82,9 @@ public record TagKind(TagId id, String title, Trigger hangsOn, Stage due, boolea
           false),
           new TagKind(new TagId("wait"), "{what}", Trigger.WAIT, Stage.LINE_UP, true),
           new TagKind(new TagId("override"), "Done before its time", Trigger.OVERRIDE, Stage.START, true),
+          new TagKind(new TagId("figure"), "{what}", Trigger.FIGURE, Stage.FIGURES, true),
+          new TagKind(new TagId("limit"), "{what}", Trigger.LIMIT, Stage.FIGURES, true),
+          new TagKind(new TagId("holdover"), "{what}", Trigger.HOLDOVER, Stage.LINE_UP, true),
           new TagKind(new TagId("by-hand"), "{what}", Trigger.BY_HAND, Stage.LINE_UP, true),
           new TagKind(new TagId("interrupted"), "Called away", Trigger.INTERRUPTED, Stage.LINE_UP, true),
           new TagKind(new TagId("unfinished"), "{open} of {all} steps open", Trigger.UNFINISHED, Stage.TIE_OFF, true));

@@ -62,6 +62,9 @@ public final class DepartureState {
   private TechState tech = TechState.NONE;
   private EarlierReadings earlier = EarlierReadings.NONE;
   private Facts facts = Facts.NONE;
+  private FiguresGiven given = FiguresGiven.NONE;
+  private FigureEntries entries = FigureEntries.NONE;
+  private long figuresNumber;
   private Optional<Recorded<Event.LogTailRead>> log = Optional.empty();
   private Optional<Recorded<Event.ControlsChecked>> controls = Optional.empty();
   private Optional<Recorded<Event.TiedOff>> tiedOff = Optional.empty();
@@ -97,6 +100,9 @@ public final class DepartureState {
     this.tech = before.tech;
     this.earlier = before.earlier;
     this.facts = before.facts;
+    this.given = before.given;
+    this.entries = before.entries;
+    this.figuresNumber = before.figuresNumber;
     this.log = before.log;
     this.controls = before.controls;
     this.tiedOff = before.tiedOff;
@@ -239,6 +245,20 @@ public final class DepartureState {
 
   public DepartureState facts(Facts now) {
     return with(s -> s.facts = now);
+  }
+
+  public DepartureState given(UnaryOperator<FiguresGiven> change) {
+    return with(s -> {
+      s.given = change.apply(given);
+      s.figuresNumber = lastNumber;
+    });
+  }
+
+  public DepartureState entries(UnaryOperator<FigureEntries> change) {
+    return with(s -> {
+      s.entries = change.apply(entries);
+      s.figuresNumber = lastNumber;
+    });
   }
 
   public DepartureState logRead(Event.LogTailRead e, Entry entry) {
@@ -423,6 +443,21 @@ public final class DepartureState {
   /** The tags that were hung by hand and hang still. */
   public List<Recorded<Event.TagHung>> hung() {
     return hung;
+  }
+
+  /** Number of the last entry that says something of the figures; 0 before. */
+  public long figuresNumber() {
+    return figuresNumber;
+  }
+
+  /** What the crew has given for the figures. */
+  public FiguresGiven given() {
+    return given;
+  }
+
+  /** What two pilots entered of the critical figures, and what was worked out. */
+  public FigureEntries entries() {
+    return entries;
   }
 
   /** Every interruption, the first first. */

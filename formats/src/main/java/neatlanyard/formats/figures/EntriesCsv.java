@@ -42,13 +42,7 @@ public final class EntriesCsv {
   }
 
   private static CriticalFigure figure(String name) {
-    for (CriticalFigure f : CriticalFigure.values()) {
-      if (Doc.written(f).equals(name)) {
-        return f;
-      }
-    }
-    throw new IllegalArgumentException("known are " + String.join(", ",
-        java.util.Arrays.stream(CriticalFigure.values()).map(Doc::written).toList()));
+    return Doc.named(CriticalFigure.class, name);
   }
 
   private static double scale(CriticalFigure figure, String unit) {

@@ -61,9 +61,8 @@ public final class FiguresAskedReader {
         doc.has("tower-wind") ? doc.inner("tower-wind", FiguresAskedReader::tower) : Optional.empty(),
         doc.inner("condition", FiguresAskedReader::condition).orElse(DRY),
         doc.inner("load-sheet", LoadSheetReader::sheet).orElse(NO_SHEET),
-        doc.has("aircraft-gross-kg") ? OptionalDouble.of(doc.number("aircraft-gross-kg", 100, MOST_KG))
-        : OptionalDouble.empty(),
-        doc.inner("fuel-plan", FiguresAskedReader::fuel).orElse(new FuelPlan(Map.of())),
+        PapersReader.aircraft(doc),
+        doc.inner("fuel-plan", PapersReader::fuel).orElse(new FuelPlan(Map.of())),
         doc.yes("anti-ice", false), doc.yes("air-conditioning", true),
         doc.has("de-icing") ? doc.inner("de-icing", FiguresAskedReader::applied) : Optional.empty(),
         doc.has("choice") ? doc.inner("choice", FiguresAskedReader::choice).orElse(Choice.NONE) : Choice.NONE,
@@ -130,17 +129,6 @@ public final class FiguresAskedReader {
       doc.fault("thirds", e.getMessage() + ".");
       return DRY;
     }
-  }
-
-  private static FuelPlan fuel(Doc doc) {
-    Map<FuelPlan.Part, Double> parts = new EnumMap<>(FuelPlan.Part.class);
-    for (FuelPlan.Part part : FuelPlan.Part.values()) {
-      String field = Doc.written(part) + "-kg";
-      if (part == FuelPlan.Part.TRIP || part == FuelPlan.Part.FINAL_RESERVE || doc.has(field)) {
-        parts.put(part, doc.number(field, 0, MOST_KG));
-      }
-    }
-    return new FuelPlan(parts);
   }
 
   private static Applied applied(Doc doc) {

@@ -4,7 +4,10 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import neatlanyard.core.figures.Icing;
 import neatlanyard.core.figures.Loading;
 import neatlanyard.core.figures.Loading.Chord;
@@ -26,6 +29,8 @@ import neatlanyard.formats.text.Read;
 /** Reads what the figures of a type rest on, besides its tables; see docs/formats/type-figures.md. */
 public final class TypeFiguresReader {
   public static final String FORMAT = "neat-lanyard/type-figures/1";
+  private static final Pattern TYPE =
+      Pattern.compile("(?m)(?:^|[{,\\s])\"?type\"?\\s*:\\s*\"?([a-z0-9][a-z0-9-]{0,39})");
   private static final int MOST_KG = 700_000;
   private static final double MOST_ARM_M = 100;
   private static final int MOST_KT = 300;
@@ -34,6 +39,12 @@ public final class TypeFiguresReader {
 
   private TypeFiguresReader(Tables tables) {
     this.tables = tables;
+  }
+
+  /** Which type a text says it is of; empty where it does not say. */
+  public static Optional<TypeId> type(String text) {
+    Matcher said = TYPE.matcher(text);
+    return said.find() ? Optional.of(new TypeId(said.group(1))) : Optional.empty();
   }
 
   public static Read<TypeFigures> read(String text, Tables tables) {

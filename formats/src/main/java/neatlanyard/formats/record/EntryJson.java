@@ -8,10 +8,12 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import neatlanyard.core.dispatch.EntryId;
+import neatlanyard.core.figures.Thrust;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Equipment;
 import neatlanyard.core.fleet.FlightId;
+import neatlanyard.core.fleet.RunwayName;
 import neatlanyard.core.fleet.SubTypeId;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.fleet.TypeId;
@@ -78,6 +80,8 @@ public final class EntryJson {
     id(ids, SubTypeId.class, SubTypeId::new);
     id(ids, TailId.class, TailId::new);
     id(ids, TypeId.class, TypeId::new);
+    id(ids, RunwayName.class, RunwayName::new);
+    text(ids, Thrust.class, Thrust::code, Thrust::of);
     return JsonMapper.builder()
         .addModule(ids)
         .propertyNamingStrategy(PropertyNamingStrategies.KEBAB_CASE)
@@ -93,10 +97,15 @@ public final class EntryJson {
   }
 
   private static <T extends Record> void id(SimpleModule module, Class<T> type, Function<String, T> of) {
+    text(module, type, Object::toString, of);
+  }
+
+  private static <T> void text(
+      SimpleModule module, Class<T> type, Function<T, String> written, Function<String, T> of) {
     module.addSerializer(type, new ValueSerializer<T>() {
       @Override
       public void serialize(T value, JsonGenerator out, SerializationContext context) {
-        out.writeString(value.toString());
+        out.writeString(written.apply(value));
       }
     });
     module.addDeserializer(type, new ValueDeserializer<T>() {

@@ -216,6 +216,7 @@ public final class PackWriter {
       x.most().ifPresent(v -> measure.put("most", number(v)));
       m.put("measures", measure);
     });
+    some(m, "enters", s.enters(), Doc::written);
     s.alternates().ifPresent(a -> {
       Map<String, Object> alternates = fields("choices", a.choices());
       unless(alternates, "memory", a.memory().isEmpty(), a.memory());
@@ -224,6 +225,7 @@ public final class PackWriter {
     s.value().ifPresent(v -> {
       Map<String, Object> value = switch (v.source()) {
         case DayValue.Source.Figure f -> fields("of", Doc.written(f.figure()));
+        case DayValue.Source.Agreed a -> fields("agreed", Doc.written(a.figure()));
         case DayValue.Source.Position x -> fields("position", x.point().value());
         case DayValue.Source.Turn t -> fields("turn", true);
       };

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -12,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import neatlanyard.core.figures.entry.CriticalFigure;
 import neatlanyard.core.sop.Alternation;
 import neatlanyard.core.sop.DayFigure;
 import neatlanyard.core.sop.DayValue;
@@ -32,6 +34,7 @@ import neatlanyard.core.sop.TagKind;
 import neatlanyard.core.sop.TagKind.Trigger;
 import neatlanyard.core.sop.Wait;
 import neatlanyard.formats.text.Doc;
+import org.jspecify.annotations.Nullable;
 
 /** Reads the procedures of a pack, against the places, points and tags it declares. */
 final class ProcedureReader {
@@ -50,6 +53,7 @@ final class ProcedureReader {
   private final Map<StepId, Placed> steps = new LinkedHashMap<>();
   private final Set<ProcedureId> procedures = new HashSet<>();
   private final Map<TagId, Set<String>> opened = new HashMap<>();
+  private final Set<CriticalFigure> entered = EnumSet.noneOf(CriticalFigure.class);
 
   ProcedureReader(Set<PlaceId> places, Map<PointId, Point> points, Map<TagId, TagKind> tags,
       ConditionReader conditions) {
@@ -113,6 +117,7 @@ final class ProcedureReader {
         optional(doc, "waits", d -> new Wait(Duration.ofSeconds(d.whole("seconds", 1, 7_200)), d.text("before"))),
         doc.values("after-wait", StepId::new, "x"),
         optional(doc, "measures", this::measure),
+        enters(doc),
         optional(doc, "alternates", d -> new Alternation(d.values("choices", s -> s, "x"), d.text("memory", ""))),
         optional(doc, "value", this::value),
         doc.list("course", d -> new Step.Beat(d.text("act"), d.text("see"))),
@@ -132,10 +137,30 @@ final class ProcedureReader {
     if (step.measures().isPresent() && step.value().isPresent()) {
       doc.fault("value", "A step measures or has a value of today, not both.");
     }
+    entered(doc, step);
     if (steps.put(step.id(), new Placed(step, doc)) != null) {
       doc.fault("id", "A step '%s' exists already.".formatted(step.id()));
     }
     return step;
+  }
+
+  private static List<CriticalFigure> enters(Doc doc) {
+    return doc.values("enters", s -> Doc.named(CriticalFigure.class, s), Doc.written(CriticalFigure.V1));
+  }
+
+  /** A figure has one step, which two pilots answer and nothing else is said of. */
+  private void entered(Doc doc, Step step) {
+    if (step.enters().isEmpty()) {
+      return;
+    }
+    if (step.owner() != Owner.BOTH) {
+      doc.fault("enters", "Each pilot enters a figure alone; the step belongs to both.");
+    }
+    if (step.measures().isPresent() || step.value().isPresent()) {
+      doc.fault("enters", "A step that enters figures neither measures nor has a value of today.");
+    }
+    step.enters().stream().filter(f -> !entered.add(f)).forEach(f ->
+        doc.fault("enters", "The %s is entered twice.".formatted(f.words())));
   }
 
   private static <T> Optional<T> optional(Doc doc, String field, java.util.function.Function<Doc, T> reader) {
@@ -161,6 +186,9 @@ final class ProcedureReader {
     if (doc.yes("turn", false)) {
       return new DayValue(new DayValue.Source.Turn(), back);
     }
+    if (doc.has("agreed")) {
+      return new DayValue(new DayValue.Source.Agreed(doc.one("agreed", CriticalFigure.class)), back);
+    }
     return new DayValue(
         new DayValue.Source.Figure(doc.one("of", DayFigure.class), doc.has("plus")
         ? doc.whole("plus", -10_000, 10_000) : 0), back);
@@ -180,6 +208,7 @@ final class ProcedureReader {
         }
       }
       case DayValue.Source.Figure f -> { }
+      case DayValue.Source.Agreed a -> { }
     }
   }
 
@@ -254,9 +283,17 @@ final class ProcedureReader {
     hooked(placed, "opens", step.opens());
     hooked(placed, "closes", step.closes());
     for (Step.Hook hook : step.closes()) {
+      if (clock(tags.get(hook.tag()))) {
+        continue;
+      }
       hook.items().stream().filter(i -> !opened.getOrDefault(hook.tag(), Set.of()).contains(i)).forEach(i ->
           placed.at.fault("closes", "Nothing opens '%s' of the tag '%s'.".formatted(i, hook.tag())));
     }
+  }
+
+  /** A step may close it, though none opens it. */
+  private static boolean clock(@Nullable TagKind kind) {
+    return kind != null && kind.hangsOn() == Trigger.HOLDOVER;
   }
 
   private void hooked(Placed placed, String field, List<Step.Hook> hooks) {
@@ -264,7 +301,7 @@ final class ProcedureReader {
       TagKind kind = tags.get(hook.tag());
       if (kind == null) {
         placed.at.fault(field, "There is no tag '%s'.".formatted(hook.tag()));
-      } else if (kind.hangsOn() != Trigger.STEP) {
+      } else if (kind.hangsOn() != Trigger.STEP && !(clock(kind) && field.equals("closes"))) {
         placed.at.fault(field, "The tag '%s' hangs on %s, not on steps.".formatted(hook.tag(),
             Doc.written(kind.hangsOn())));
       }

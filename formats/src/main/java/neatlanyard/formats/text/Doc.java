@@ -299,6 +299,13 @@ public final class Doc {
     return all[0];
   }
 
+  /** A constant by how it is written in a document. @throws IllegalArgumentException naming those that are known */
+  public static <E extends Enum<E>> E named(Class<E> of, String written) {
+    return Arrays.stream(of.getEnumConstants()).filter(e -> written(e).equals(written)).findFirst()
+        .orElseThrow(() -> new IllegalArgumentException("'%s' is not one of %s".formatted(written,
+        Arrays.stream(of.getEnumConstants()).map(Doc::written).collect(Collectors.joining(", ")))));
+  }
+
   /** How an enum's constant is written in a document. */
   public static String written(Enum<?> e) {
     return written(e.name());

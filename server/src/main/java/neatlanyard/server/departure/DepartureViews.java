@@ -17,6 +17,7 @@ import neatlanyard.core.sop.Stage;
 import neatlanyard.core.state.Mark;
 import neatlanyard.core.state.Status;
 import neatlanyard.server.controls.ControlViews.JudgementView;
+import neatlanyard.server.figures.FiguresViews.FigureView;
 import neatlanyard.server.sop.CardViews.LeftOutView;
 import neatlanyard.server.sop.CardViews.PartView;
 import neatlanyard.server.sop.CardViews.PlaceView;
@@ -117,14 +118,16 @@ public final class DepartureViews {
    * @param values what today gives the steps that want a value, by step
    * @param allowed what the steps that measure may read and need no find, by step, as far as the rest is known now
    * @param takeoff the take-off configuration, a line a control
+   * @param figures the critical figures of today's card, by their codes
+   * @param figuresNumber of the last entry that says something of the figures; 0 before
    * @param aircraft what the aircraft's own data said last
    */
   public record Progress(
       long number, long cardKey, List<BeadView> beads, Map<String, StepView> steps, Map<String, PartProgress> parts,
       List<TagView> tags, List<TagView> unfinished, List<SeatView> seats, List<FindView> finds, TechView tech,
       Map<String, List<GateView>> gates, List<String> passed, List<WaitView> waits, Map<String, ValueView> values,
-      Map<String, AllowedView> allowed, List<TakeoffView> takeoff, Optional<AircraftView> aircraft,
-      Optional<ControlsView> controls, Optional<TiedOffView> tiedOff) {}
+      Map<String, AllowedView> allowed, List<TakeoffView> takeoff, Map<String, FigureView> figures,
+      long figuresNumber, Optional<AircraftView> aircraft, Optional<ControlsView> controls, Optional<TiedOffView> tiedOff) {}
 
   /**
    * What keeps a step closed.

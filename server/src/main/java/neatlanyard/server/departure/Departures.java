@@ -42,6 +42,7 @@ import neatlanyard.core.state.Recorded;
 import neatlanyard.server.departure.DepartureViews.HangingView;
 import neatlanyard.server.departure.DepartureViews.SeatView;
 import neatlanyard.server.dispatch.TechDesk;
+import neatlanyard.server.figures.FiguresDesk;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
@@ -86,6 +87,7 @@ public class Departures {
   private final LiveViews live;
   private final TailStatus tails;
   private final TechDesk tech;
+  private final FiguresRoom figures;
   /** Of departures that are tied off or long over; those do not change any more. */
   private final Map<FlightId, Optional<Duration>> walked = new ConcurrentHashMap<>();
   /** What the list showed last of each departure. */
@@ -99,7 +101,7 @@ public class Departures {
 
   Departures(
       Flights flights, DepartureLog log, PackDesk packs, Reading reading, FleetDesk fleet, InstantSource clock,
-      ProgressViewer progress, JsonMapper json, TailStatus tails, TechDesk tech, PhotoDesk photos,
+      ProgressViewer progress, JsonMapper json, TailStatus tails, TechDesk tech, FiguresRoom figures, FiguresDesk tables, PhotoDesk photos,
       MeterRegistry meters, Settings settings) {
     this.desks = new Desks(settings.departuresKept());
     this.presses = Timer.builder("lanyard.presses").description("From taking an event in until it is on the disk")
@@ -115,7 +117,9 @@ public class Departures {
     this.live = new LiveViews(progress::progress, json);
     this.tails = tails;
     this.tech = tech;
+    this.figures = figures;
     tech.onLine(this::tailChanged);
+    tables.onChange(() -> desks.here().forEach(this::workOut));
     photos.onNamed(photo -> Optional.ofNullable(named.get(photo)));
   }
 
@@ -311,9 +315,17 @@ public class Departures {
     switch (event) {
       case Event.FindRaised e -> name(desk.state());
       case Event.VerdictTaken e -> settle(desk);
-      case Event.DaySet e -> tellOfTail(desk);
+      case Event.DaySet e -> {
+        tellOfTail(desk);
+        workOut(desk);
+      }
+      case Event.FigureEntered e -> figures.tellDifferences(desk, BY_SERVER, before(desk.state().opened().flight()));
       case Event.TiedOff e -> settle(desk);
-      default -> { }
+      default -> {
+        if (FiguresRoom.restsOn(event)) {
+          workOut(desk);
+        }
+      }
     }
   }
 
@@ -327,6 +339,11 @@ public class Departures {
     }
     tails.keepReadings(desk.state());
     tellOfTail(desk);
+    workOut(desk);
+  }
+
+  private void workOut(DepartureDesk desk) {
+    figures.workOut(desk, BY_SERVER, before(desk.state().opened().flight()));
   }
 
   private void tailChanged(TailId tail) {

@@ -23,6 +23,7 @@ import neatlanyard.server.departure.DepartureViews.TechView;
 import neatlanyard.server.departure.DepartureViews.TiedOffView;
 import neatlanyard.server.departure.DepartureViews.ValueView;
 import neatlanyard.server.departure.DepartureViews.WaitView;
+import neatlanyard.server.figures.FiguresViews.FigureView;
 
 /**
  * What is otherwise in one {@link Progress} than in another: only the sections that changed, and of those with keys
@@ -38,7 +39,8 @@ public record ProgressChange(
     Optional<ListChange<TagView>> unfinished, Optional<ListChange<SeatView>> seats,
     Optional<ListChange<FindView>> finds, Optional<TechView> tech, Optional<MapChange<List<GateView>>> gates,
     Optional<List<String>> passed, Optional<List<WaitView>> waits, Optional<MapChange<ValueView>> values,
-    Optional<MapChange<AllowedView>> allowed, Optional<List<TakeoffView>> takeoff, Optional<AircraftView> aircraft,
+    Optional<MapChange<AllowedView>> allowed, Optional<List<TakeoffView>> takeoff,
+    Optional<MapChange<FigureView>> figures, Optional<Long> figuresNumber, Optional<AircraftView> aircraft,
     Optional<ControlsView> controls, Optional<TiedOffView> tiedOff) {
 
   /**
@@ -105,7 +107,8 @@ public record ProgressChange(
         ListChange.between(a.finds(), b.finds(), FindView::id), now(a.tech(), b.tech()),
         MapChange.between(a.gates(), b.gates()), now(a.passed(), b.passed()), now(a.waits(), b.waits()),
         MapChange.between(a.values(), b.values()), MapChange.between(a.allowed(), b.allowed()),
-        now(a.takeoff(), b.takeoff()), come(a.aircraft(), b.aircraft()), come(a.controls(), b.controls()),
+        now(a.takeoff(), b.takeoff()), MapChange.between(a.figures(), b.figures()),
+        now(a.figuresNumber(), b.figuresNumber()), come(a.aircraft(), b.aircraft()), come(a.controls(), b.controls()),
         come(a.tiedOff(), b.tiedOff()));
   }
 }

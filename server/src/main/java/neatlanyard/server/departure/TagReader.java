@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import neatlanyard.core.departure.Picture;
+import neatlanyard.core.lanyard.LooseEnd;
 import neatlanyard.core.lanyard.Tag;
 import neatlanyard.core.sop.Card.Item;
 import neatlanyard.core.sop.Procedure;
@@ -34,7 +35,8 @@ final class TagReader {
   private TagView tag(Tag t) {
     List<Item> closers = t.closedBy().stream().flatMap(s -> d.item(s).stream()).toList();
     return new TagView(
-        t.key(), t.title(), t.detail(), t.sinceNumber() == 0 ? "" : Names.family(d, t.hungBy()),
+        t.key(), t.title(), t.detail(), t.sinceNumber() == 0 || t.hungBy().equals(LooseEnd.NOBODY) ? ""
+        : Names.family(d, t.hungBy()),
         t.sinceNumber() == 0 ? Optional.empty() : Optional.of(t.since()),
         t.due(), t.due().title(), go(t, closers),
         about(t).map(i -> List.of(i.step().id().value()))
@@ -66,8 +68,10 @@ final class TagReader {
     return switch (t.kind().hangsOn()) {
       case FIND, STANDING_VERDICT -> Screen.FINDS;
       case DEFERRAL, OTHER_LOG -> Screen.DAY;
+      case FIGURE, LIMIT -> Screen.FIGURES;
       case WAIT, OVERRIDE -> Screen.of(about(t).map(i -> i.procedure().stage()).orElse(t.due()));
-      case STEP, LOOK_AGAIN, DISAGREEMENT, STOPPED_CHECKLIST, CONTROLS, BY_HAND, INTERRUPTED, UNFINISHED ->
+      case STEP, LOOK_AGAIN, DISAGREEMENT, STOPPED_CHECKLIST, CONTROLS, BY_HAND, INTERRUPTED, UNFINISHED,
+          HOLDOVER ->
           Screen.of(closers.stream().findFirst().map(i -> i.procedure().stage()).orElse(t.due()));
     };
   }

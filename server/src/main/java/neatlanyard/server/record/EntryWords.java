@@ -1,9 +1,17 @@
 package neatlanyard.server.record;
 
 import java.time.Duration;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import neatlanyard.core.figures.Difference;
+import neatlanyard.core.figures.FigureInput;
+import neatlanyard.core.figures.FiguresAsked;
+import neatlanyard.core.figures.Limit;
+import neatlanyard.core.figures.WorkedOut;
 import neatlanyard.core.log.Entry;
 import neatlanyard.core.log.Event;
 import neatlanyard.core.log.Facts;
@@ -18,6 +26,7 @@ import neatlanyard.core.sop.ProcedureId;
 import neatlanyard.core.sop.State;
 import neatlanyard.core.sop.Step;
 import neatlanyard.core.sop.StepId;
+import neatlanyard.core.units.Numbers;
 import neatlanyard.formats.text.Doc;
 
 /** Says each entry of a log in words. */
@@ -27,7 +36,11 @@ final class EntryWords {
   private final Map<PlaceId, String> places;
   private final Map<PointId, String> points;
 
-  EntryWords(Pack pack) {
+  private final Predicate<Entry> covered;
+
+  /** @param covered whether what somebody entered must not be shown yet */
+  EntryWords(Pack pack, Predicate<Entry> covered) {
+    this.covered = covered;
     steps = pack.procedures().stream().flatMap(p -> p.steps().stream()).collect(Collectors.toMap(Step::id, s -> s));
     places = pack.places().stream().collect(Collectors.toMap(Place::id, Place::name));
     points = pack.points().stream().collect(Collectors.toMap(Point::id, Point::name));
@@ -47,6 +60,21 @@ final class EntryWords {
       case Event.AircraftRead e -> "The aircraft's controls (%s): %s".formatted(e.source(), e.states().stream()
           .map(this::state).collect(Collectors.joining(", ")));
       case Event.FlightFacts e -> facts(e.facts());
+      case Event.RunwayReported e -> "Runway condition: %s".formatted(e.condition().words());
+      case Event.TowerWindSaid e -> e.wind().map(w -> "Tower wind: %s".formatted(w.words()))
+          .orElse("The report's wind counts again");
+      case Event.LoadSheetTaken e -> "Load sheet, edition %d (%s): zero fuel %s, fuel %s".formatted(
+          e.sheet().edition(), e.source(), kg(e.sheet().stated().zeroFuelKg()), kg(e.sheet().allFuelKg()));
+      case Event.TakeoffChosen e -> "Take-off chosen: " + chosen(e);
+      case Event.DeIced e -> e.applied().map(a -> "De-iced: %s %s, last application begun %s".formatted(
+          a.fluid(), a.mix(), a.lastBegan().toString().substring(11, 16))).orElse("De-icing taken back");
+      case Event.FiguresWorked e -> worked(e.worked());
+      case Event.FigureEntered e -> "%s: %s".formatted(first(e.figure().words()),
+          covered.test(entry) ? "entered, covered until the other has"
+          : "%s %s entered".formatted(e.value(), e.figure().unit()).replace("  ", " "));
+      case Event.FigureDiffered e -> differed(e.difference());
+      case Event.FigureTaken e -> "%s: %s taken, %s".formatted(
+          first(e.figure().words()), e.value(), e.words());
       case Event.FoundSo e -> "%s: found so, %s".formatted(challenge(e.step()), response(e.step()));
       case Event.Overridden e -> "%s: went past what keeps it closed, %s".formatted(challenge(e.step()), e.words());
       case Event.WaitSeen e -> "%s: wait seen over".formatted(challenge(e.step()));
@@ -76,6 +104,43 @@ final class EntryWords {
           : "Tied off; " + e.accepted().stream()
               .map(a -> "%s may stay: %s".formatted(a.what(), a.reason())).collect(Collectors.joining("; "));
     };
+  }
+
+  private static String first(String words) {
+    return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+  }
+
+  private static String kg(double value) {
+    return Numbers.written(value, 0) + " kg";
+  }
+
+  private static String chosen(Event.TakeoffChosen e) {
+    FiguresAsked.Choice c = e.choice();
+    List<String> words = Stream.of(c.runway().map(r -> "runway " + r), c.intersection().map(i -> "from " + i),
+        c.flap().map(f -> "flap " + f), c.thrust().map(t -> "thrust " + t.words()),
+        e.antiIce().map(a -> a ? "anti-ice on" : "anti-ice off"),
+        e.airConditioning().map(a -> a ? "air conditioning on" : "air conditioning off"))
+        .flatMap(Optional::stream).toList();
+    return words.isEmpty() ? "as it is proposed" : String.join(", ", words);
+  }
+
+  private static String worked(WorkedOut w) {
+    String changed = w.changed().isEmpty() ? "" : " (changed: %s)".formatted(
+        w.changed().stream().map(FigureInput::words).collect(Collectors.joining(", ")));
+    if (!w.missing().isEmpty()) {
+      return "Figures not worked out: " + String.join(" ", w.missing());
+    }
+    String held = w.notHeld().isEmpty() ? "all limits hold"
+        : "not held: " + w.notHeld().stream().map(Limit::words).collect(Collectors.joining(" "));
+    return "Figures worked out, tables %s%s; %s".formatted(w.tables(), changed, held);
+  }
+
+  private static String differed(Difference d) {
+    String entries = d.entries().stream().map(e -> "%s by %s%s%s".formatted(e.value(), e.by(),
+        e.causes().isEmpty() ? "" : ": " + e.causes().getFirst().words(),
+        e.consequence().isEmpty() ? "" : "; " + e.consequence())).collect(Collectors.joining(". "));
+    return "%s differs%s. %s".formatted(first(d.figure().words()),
+        d.expected().map(x -> ", %s expected".formatted(x)).orElse(""), entries);
   }
 
   private static String techStatus(TechState state) {

@@ -10,9 +10,11 @@ import neatlanyard.core.fleet.Refusal;
 import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.core.log.DepartureLog.StoredEntry;
 import neatlanyard.core.log.Entry;
+import neatlanyard.core.log.Event;
 import neatlanyard.core.record.Chain;
 import neatlanyard.core.record.Seal;
 import neatlanyard.core.state.DepartureState;
+import neatlanyard.core.state.FigureEntries;
 import neatlanyard.formats.record.EntryJson;
 import neatlanyard.formats.record.RecordFile;
 import neatlanyard.server.departure.Departures;
@@ -51,7 +53,7 @@ class RecordController {
   RecordView log(@PathVariable String id) {
     DepartureState d = departures.state(id);
     List<StoredEntry> kept = departures.entries(id);
-    EntryWords words = new EntryWords(d.pack());
+    EntryWords words = new EntryWords(d.pack(), e -> covered(d, e));
     List<LineView> lines = kept.stream().map(k -> line(EntryJson.read(k.json()), k.hash(), words)).toList();
     String head = kept.getLast().hash();
     Optional<Chain.Break> broken = RecordFile.firstBreak(kept.stream().map(StoredEntry::json).toList());
@@ -59,6 +61,12 @@ class RecordController {
     String said = broken.map(b -> "Entry %d: %s".formatted(b.number(), b.what()))
         .orElse(tiedOff ? "%d entries, the chain is whole".formatted(kept.size()) : "Not tied off yet");
     return new RecordView(lines, head, tiedOff, tiedOff && broken.isEmpty(), said);
+  }
+
+  /** What one pilot has entered alone is not read here by the other before they have entered theirs. */
+  private static boolean covered(DepartureState d, Entry entry) {
+    return entry.event() instanceof Event.FigureEntered e && d.tiedOff().isEmpty()
+        && d.entries().standing(e.figure()) == FigureEntries.Standing.COVERED;
   }
 
   private static LineView line(Entry e, String hash, EntryWords words) {

@@ -109,7 +109,7 @@ final class RecordPage {
   }
 
   private Optional<Deviations> deviations(List<Entry> log) {
-    EntryWords words = new EntryWords(d.pack());
+    EntryWords words = new EntryWords(d.pack(), e -> false);
     List<Entry> all = log.stream().filter(e -> Account.deviates(e.event())).toList();
     return all.isEmpty() ? Optional.empty() : Optional.of(new Deviations(
         all.stream().limit(MOST_DEVIATIONS)

@@ -25,7 +25,12 @@ public record Comparison(Verdict verdict, List<Cause> first, List<Cause> second)
     /** Both are the same, and not what was worked out: something both relied on is wrong, or the computation is. */
     BOTH_ALIKE_AND_WRONG,
     /** They are not alike, and nothing says which is right. */
-    ONE_OF_THEM
+    ONE_OF_THEM;
+
+    /** Whether it can be locked as it stands. */
+    public boolean agreed() {
+      return this == AGREED || this == ALIKE;
+    }
   }
 
   public Comparison {
@@ -47,6 +52,14 @@ public record Comparison(Verdict verdict, List<Cause> first, List<Cause> second)
     return new Comparison(verdict(alike, ofFirst.isEmpty(), ofSecond.isEmpty()), ofFirst, ofSecond);
   }
 
+  /** The same without the causes. */
+  public static Verdict verdict(CriticalFigure figure, String first, String second, Optional<String> computed) {
+    boolean alike = Recogniser.agrees(figure, first, second);
+    return computed.isEmpty() ? alike ? Verdict.ALIKE : Verdict.ONE_OF_THEM
+        : verdict(alike, Recogniser.agrees(figure, computed.get(), first),
+        Recogniser.agrees(figure, computed.get(), second));
+  }
+
   private static Verdict verdict(boolean alike, boolean firstRight, boolean secondRight) {
     if (firstRight) {
       return secondRight ? Verdict.AGREED : Verdict.SECOND_DIFFERS;
@@ -55,10 +68,5 @@ public record Comparison(Verdict verdict, List<Cause> first, List<Cause> second)
       return Verdict.FIRST_DIFFERS;
     }
     return alike ? Verdict.BOTH_ALIKE_AND_WRONG : Verdict.BOTH_DIFFER;
-  }
-
-  /** Whether it can be locked as it stands. */
-  public boolean agreed() {
-    return verdict == Verdict.AGREED || verdict == Verdict.ALIKE;
   }
 }

@@ -9,8 +9,6 @@ import neatlanyard.core.units.Units;
 
 /** What is entered when one figure is taken for another: of another field, flight, row, unit or runway. */
 final class Confusion {
-  private static final String WHOLE = "FULL";
-
   private Confusion() {}
 
   /** @param share of all that this kind could give here @param words how it came about */
@@ -29,8 +27,9 @@ final class Confusion {
     if (figure == CriticalFigure.RUNWAY) {
       all.addAll(runways(right));
     }
-    if (figure == CriticalFigure.INTERSECTION && !right.equals(WHOLE)) {
-      all.add(new Taken(Slip.FULL_LENGTH, WHOLE, 1, "the whole runway entered for intersection " + right));
+    if (figure == CriticalFigure.INTERSECTION && !right.equals(CriticalFigure.WHOLE_RUNWAY)) {
+      all.add(new Taken(Slip.FULL_LENGTH, CriticalFigure.WHOLE_RUNWAY, 1,
+          "the whole runway entered for intersection " + right));
     }
     return all.stream().filter(t -> !Typed.same(figure, context.scale(), t.figure, right)).toList();
   }

@@ -20,6 +20,9 @@ public enum CriticalFigure {
   RUNWAY_HEADING("runway heading", "°", 1),
   PRESSURE_SETTING("pressure setting", "hPa", 1);
 
+  /** How the whole runway is entered where an intersection is asked for. */
+  public static final String WHOLE_RUNWAY = "FULL";
+
   private final String words;
   private final String unit;
   private final double step;
@@ -40,20 +43,20 @@ public enum CriticalFigure {
   }
 
   /** The smallest difference that counts, in its unit; 0 where it is compared letter by letter. */
-  double step() {
+  public double step() {
     return step;
   }
 
-  boolean number() {
+  public boolean number() {
     return step > 0;
   }
 
   /** Whether it is a mass. */
-  boolean weight() {
+  public boolean weight() {
     return unit.equals("kg");
   }
 
-  boolean speed() {
+  public boolean speed() {
     return unit.equals("kt");
   }
 }

@@ -94,7 +94,7 @@ public class RecogniserTest {
   public void two_entries_and_what_was_worked_out() {
     CriticalFigure weight = CriticalFigure.TAKEOFF_WEIGHT;
     Optional<String> computed = Optional.of("68240");
-    assertThat(Comparison.of(weight, "68240", "68 240", computed, BESIDE).agreed()).isTrue();
+    assertThat(Comparison.of(weight, "68240", "68 240", computed, BESIDE).verdict().agreed()).isTrue();
     Comparison second = Comparison.of(weight, "68240", "62840", computed, BESIDE);
     assertThat(second.verdict()).isEqualTo(Verdict.SECOND_DIFFERS);
     assertThat(second.first()).isEmpty();
@@ -102,11 +102,11 @@ public class RecogniserTest {
     Comparison same = Comparison.of(weight, "57640", "57640", computed, BESIDE);
     assertThat(same.verdict()).isEqualTo(Verdict.BOTH_ALIKE_AND_WRONG);
     assertThat(same.first().getFirst().slip()).isEqualTo(Slip.OTHER_FIELD);
-    assertThat(same.agreed()).isFalse();
+    assertThat(same.verdict().agreed()).isFalse();
     assertThat(Comparison.of(weight, "57640", "63270", computed, BESIDE).verdict()).isEqualTo(Verdict.BOTH_DIFFER);
     CriticalFigure code = CriticalFigure.TRANSPONDER;
     assertThat(Comparison.of(code, "4721", "4712", Optional.empty(), EntryContext.NONE).verdict())
         .isEqualTo(Verdict.ONE_OF_THEM);
-    assertThat(Comparison.of(code, "4721", "4721", Optional.empty(), EntryContext.NONE).agreed()).isTrue();
+    assertThat(Comparison.of(code, "4721", "4721", Optional.empty(), EntryContext.NONE).verdict().agreed()).isTrue();
   }
 }

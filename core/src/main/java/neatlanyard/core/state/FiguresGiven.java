@@ -1,0 +1,49 @@
+package neatlanyard.core.state;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import neatlanyard.core.figures.FiguresAsked;
+import neatlanyard.core.figures.FuelPlan;
+import neatlanyard.core.figures.LoadSheet;
+import neatlanyard.core.figures.RunwayCondition;
+import neatlanyard.core.figures.TowerWind;
+import neatlanyard.core.log.Entry;
+import neatlanyard.core.log.Event;
+
+/**
+ * What a crew has given for the figures so far, besides the report.
+ *
+ * @param sheetFrom where the load sheet came from, in words; empty before there is one
+ */
+public record FiguresGiven(
+    Optional<RunwayCondition> condition, Optional<TowerWind> tower, Optional<LoadSheet> sheet, String sheetFrom,
+    Optional<FuelPlan> fuel, OptionalDouble aircraftKg, Event.TakeoffChosen chosen,
+    Optional<Recorded<Event.DeIced>> deIced) {
+  public static final FiguresGiven NONE = new FiguresGiven(
+      Optional.empty(), Optional.empty(), Optional.empty(), "", Optional.empty(), OptionalDouble.empty(),
+      new Event.TakeoffChosen(FiguresAsked.Choice.NONE, Optional.empty(), Optional.empty()), Optional.empty());
+
+  public FiguresGiven with(Event.RunwayReported e) {
+    return new FiguresGiven(
+        Optional.of(e.condition()), tower, sheet, sheetFrom, fuel, aircraftKg, chosen, deIced);
+  }
+
+  public FiguresGiven with(Event.TowerWindSaid e) {
+    return new FiguresGiven(condition, e.wind(), sheet, sheetFrom, fuel, aircraftKg, chosen, deIced);
+  }
+
+  /** A sheet that comes without a plan of the fuel leaves the one that is known. */
+  public FiguresGiven with(Event.LoadSheetTaken e) {
+    return new FiguresGiven(condition, tower, Optional.of(e.sheet()), e.source(), e.fuel().or(() -> fuel),
+        e.aircraftKg().isPresent() ? e.aircraftKg() : aircraftKg, chosen, deIced);
+  }
+
+  public FiguresGiven with(Event.TakeoffChosen e) {
+    return new FiguresGiven(condition, tower, sheet, sheetFrom, fuel, aircraftKg, e, deIced);
+  }
+
+  public FiguresGiven with(Event.DeIced e, Entry entry) {
+    return new FiguresGiven(condition, tower, sheet, sheetFrom, fuel, aircraftKg, chosen,
+        e.applied().map(a -> Recorded.happened(e, entry)));
+  }
+}

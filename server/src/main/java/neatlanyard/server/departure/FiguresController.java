@@ -1,0 +1,84 @@
+package neatlanyard.server.departure;
+
+import java.time.InstantSource;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.UUID;
+import neatlanyard.core.fleet.Flight;
+import neatlanyard.core.log.Event;
+import neatlanyard.core.log.Proposal;
+import neatlanyard.formats.figures.PapersReader;
+import neatlanyard.formats.text.Read;
+import neatlanyard.server.departure.DepartureViews.Accepted;
+import neatlanyard.server.figures.FiguresViews.DeviceForm;
+import neatlanyard.server.figures.FiguresViews.FiguresView;
+import neatlanyard.server.figures.FiguresViews.SheetForm;
+import neatlanyard.server.figures.LoadSheetService;
+import neatlanyard.server.fleet.SignedIn;
+import neatlanyard.server.problem.Problem;
+import neatlanyard.server.work.HeavyWork;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The figures of a departure, and the load sheet they are worked out from. */
+@RestController
+class FiguresController {
+  private final Departures departures;
+  private final FiguresViewer viewer;
+  private final LoadSheetService sheets;
+  private final InstantSource clock;
+  private final HeavyWork heavy;
+
+  FiguresController(Departures departures, FiguresViewer viewer, LoadSheetService sheets, InstantSource clock,
+      HeavyWork heavy) {
+    this.departures = departures;
+    this.viewer = viewer;
+    this.sheets = sheets;
+    this.clock = clock;
+    this.heavy = heavy;
+  }
+
+  /** How they stand. What one pilot has entered alone, and what is to be entered, is not in it. */
+  @GetMapping("/api/departures/{id}/figures")
+  FiguresView figures(@PathVariable String id) {
+    return viewer.view(departures.state(id));
+  }
+
+  /** Takes the latest load sheet that was sent for the flight. */
+  @PostMapping("/api/departures/{id}/load-sheet")
+  Accepted sent(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @RequestBody DeviceForm form) {
+    Flight flight = departures.state(id).opened().flight();
+    LoadSheetService.Papers papers = sheets.latest(flight, LocalDate.ofInstant(flight.departs(), ZoneOffset.UTC))
+        .orElseThrow(() -> Problem.notFound(
+        "The %s has nothing for %s yet; bring a sheet in by its text.".formatted(sheets.name(), flight.number())));
+    return taken(who, id, form.device(),
+        new Event.LoadSheetTaken(papers.sheet(), papers.fuel(), papers.aircraftKg(), sheets.name()));
+  }
+
+  /** Takes a load sheet by its text. @throws Problem naming every fault */
+  @PostMapping("/api/departures/{id}/load-sheet-text")
+  Accepted text(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @RequestBody SheetForm form) {
+    String text = form.text() == null ? "" : form.text();
+    PapersReader.Papers papers = heavy.run(who.id().value(), HeavyWork.Kind.IMPORT, stop ->
+        switch (PapersReader.either(text)) {
+      case Read.Good<PapersReader.Papers> good -> good.value();
+      case Read.Bad<PapersReader.Papers> bad -> throw Problem.faulty("The load sheet has faults.", bad.faults());
+    });
+    return taken(who, id, form.device(),
+        new Event.LoadSheetTaken(papers.sheet(), papers.fuel(), papers.aircraftKg(), "brought in by the crew"));
+  }
+
+  private Accepted taken(SignedIn who, String id, @Nullable String device,
+      Event.LoadSheetTaken event) {
+    DepartureDesk desk = departures.require(id);
+    long number = departures.take(desk, new Proposal(UUID.randomUUID(), clock.instant(), who.id(),
+        DepartureController.device(device == null ? "" : device), event));
+    departures.after(desk, event);
+    return new Accepted(number);
+  }
+}

@@ -1,0 +1,69 @@
+package neatlanyard.server.departure;
+
+import java.util.List;
+import java.util.Optional;
+import neatlanyard.core.figures.DepartureFigures;
+import neatlanyard.core.figures.RunwayWind;
+import neatlanyard.core.figures.TakeoffFigures;
+import neatlanyard.core.fleet.Runway;
+import neatlanyard.core.units.Numbers;
+import neatlanyard.core.weather.Bearing;
+import neatlanyard.server.figures.FiguresViews.IntersectionView;
+import neatlanyard.server.figures.FiguresViews.TakeoffRunwayView;
+
+/** The runway that is used as it is drawn, all places in metres from its beginning. */
+final class RunwayDrawn {
+  private final DepartureFigures f;
+  private final TakeoffFigures t;
+  private final Runway.End end;
+  private final int begins;
+
+  RunwayDrawn(DepartureFigures figures, TakeoffFigures takeoff) {
+    this.f = figures;
+    this.t = takeoff;
+    this.end = takeoff.of().end();
+    this.begins = takeoff.of().from().map(Runway.Intersection::fromBeginningM).orElse(0);
+  }
+
+  TakeoffRunwayView view() {
+    TakeoffFigures.Tightest tightest = t.tightest();
+    DepartureFigures.EndWind on = f.ends().stream().filter(e -> e.wind().runway().equals(end.name())).findFirst()
+        .orElseThrow();
+    Runway runway = f.asked().from().runway(end.name()).orElseThrow();
+    return new TakeoffRunwayView(end.name().value(), t.of().words(), end.declared().toraM(), runway.widthM(),
+        runway.surface() == Runway.Surface.GRAVEL, begins, tightest.needed().whole(), tightest.what(),
+        begins + tightest.availableM(), tightest.which(), tightest.leftM(), begins + t.placeM(t.v1()),
+        begins + t.placeM(t.vr()), heading(),
+        from(), along(on.wind()), across(on.wind()), f.asked().condition().thirds().stream().map(FiguresViewer::third).toList(), intersections(),
+        t.held() && on.limits().stream().allMatch(l -> l.held()),
+        "%s kg, by %s".formatted(Numbers.written(t.limiting().kg(), 0), t.limiting().by().words()));
+  }
+
+  private String heading() {
+    return "%s true, %s magnetic".formatted(Bearing.words(end.bearingTrueDeg()),
+        Bearing.words(Bearing.magnetic(end.bearingTrueDeg(), f.asked().from().variationDeg())));
+  }
+
+  private Optional<Integer> from() {
+    return f.wind().calm() || f.wind().directionDeg().isEmpty() ? Optional.empty()
+        : Optional.of((int) Math.round(Bearing.within(f.wind().directionDeg().getAsInt() - end.bearingTrueDeg())));
+  }
+
+  private static String along(RunwayWind wind) {
+    return wind.headKt() >= 0 ? "%d kt from ahead".formatted(wind.headKt())
+        : "%d kt from behind".formatted(-wind.headKt());
+  }
+
+  private static String across(RunwayWind wind) {
+    int kt = (int) Math.ceil(wind.crossKt() - 1e-9);
+    String side = wind.parts().map(p -> p.acrossKt() > 0 ? " from the right" : " from the left").orElse("");
+    return kt == 0 ? "none across" : "%d kt across%s".formatted(kt, side);
+  }
+
+  private List<IntersectionView> intersections() {
+    return end.intersections().stream().map(i -> new IntersectionView(i.name(), i.fromBeginningM(),
+        end.declared().toraM() - i.fromBeginningM(), f.options().stream()
+        .filter(o -> o.of().end().equals(end) && o.of().from().filter(i::equals).isPresent()
+        && o.of().flap().equals(t.of().flap())).noneMatch(o -> o.good().isPresent()))).toList();
+  }
+}

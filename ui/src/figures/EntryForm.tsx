@@ -1,0 +1,103 @@
+import { Button, Input } from '@mantine/core'
+import { useHotkeys } from '@mantine/hooks'
+import { useRef, useState } from 'react'
+import type { FigureView } from '../api.gen'
+import { Action } from '../app/Action'
+import { Key } from '../app/Key'
+import { useDraft } from '../app/useDraft'
+import { first, written } from './words'
+import classes from './Figures.module.css'
+
+interface EntryFormProps {
+  /** Where the digits are kept until they are sent. */
+  draft: string
+  figure: FigureView
+  /** What can be entered; empty where it is typed. */
+  choices: string[]
+  /** What the other typed, where one types and the other looks. */
+  typed: string | undefined
+  onEnter: (value: string) => void
+}
+
+const FIELD = { input: classes.field!, section: classes.unit! }
+
+/** One figure, entered alone: digits with their unit beside them, or one of a few. */
+export const EntryForm = ({ draft, figure: f, choices, typed, onEnter }: EntryFormProps) => {
+  const [text, setText, dropText] = useDraft(draft)
+  const [wrong, setWrong] = useState('')
+  const input = useRef<HTMLInputElement>(null)
+  const enter = (value: string) => {
+    const said = value.trim()
+    const plain = f.digits ? said.replace(/[\s\u202f\u00a0]/g, '') : said.toUpperCase()
+    if (said === '') {
+      if (document.activeElement !== input.current) input.current?.focus()
+      else setWrong('Read it from your own source and enter it.')
+    } else if (f.digits && !/^[-\u2212]?\d{1,7}([.,]\d{1,3})?$/.test(plain)) {
+      setWrong(`"${said}" is no figure.`)
+    } else if (plain.length > 12) {
+      setWrong('At most 12 digits or letters.')
+    } else {
+      dropText()
+      setWrong('')
+      onEnter(plain)
+    }
+  }
+  useHotkeys(choices.map((c, n) => [`alt+${n + 1}`, () => enter(c)]))
+  const alone =
+    typed !== undefined
+      ? `The other pilot typed it; hold it against your own source.`
+      : f.entries.length > 0
+        ? 'The other pilot has entered it. It stays covered until you have too.'
+        : 'Each alone, compared. It is covered until both have entered.'
+  return (
+    <form
+      className={classes.enter}
+      onSubmit={(e) => {
+        e.preventDefault()
+        enter(text)
+      }}
+    >
+      <h2>{f.words}</h2>
+      <p>{alone}</p>
+      {typed !== undefined && (
+        <Action hotkey="Space" shown="space" main onAct={() => enter(typed)}>
+          {written(typed)} {f.unit} is right
+        </Action>
+      )}
+      {choices.length > 0 ? (
+        <div className={classes.choices} role="group" aria-label={first(f.words)}>
+          {choices.map((c, n) => (
+            <Button key={c} size="arm" onClick={() => enter(c)} rightSection={<Key>alt {n + 1}</Key>}>
+              {c === 'FULL' ? 'Whole runway' : c}
+            </Button>
+          ))}
+        </div>
+      ) : (
+        <>
+          <Input
+            key={f.figure}
+            ref={input}
+            error={wrong !== ''}
+            classNames={FIELD}
+            aria-label={first(f.words)}
+            aria-invalid={wrong !== ''}
+            inputMode={f.digits ? 'decimal' : 'text'}
+            autoComplete="off"
+            value={text}
+            autoFocus
+            rightSection={f.unit}
+            rightSectionWidth={60}
+            onChange={(e) => {
+              setText(e.currentTarget.value)
+              setWrong('')
+            }}
+          />
+          <Button type="submit" variant="main" size="arm" rightSection={<Key>enter</Key>}>
+            Enter
+          </Button>
+        </>
+      )}
+      {wrong && <b role="alert">{wrong}</b>}
+    </form>
+  )
+}

@@ -1,0 +1,267 @@
+import { useState } from 'react'
+import type { FigureView, FiguresView, PartView } from '../api.gen'
+import { Action } from '../app/Action'
+import { Fetching } from '../app/Fetching'
+import { ProblemNotice } from '../app/Notice'
+import { clockTime } from '../app/clock'
+import { GoOn } from '../live/GoOn'
+import type { Live } from '../live/useDeparture'
+import { Arithmetic } from './Arithmetic'
+import { ConditionForm } from './ConditionForm'
+import { DeIcedForm } from './DeIcedForm'
+import { DifferenceNotice } from './DifferenceNotice'
+import { EntryForm } from './EntryForm'
+import { Envelope } from './Envelope'
+import { FigureCell } from './FigureCell'
+import { RunwayDrawing } from './RunwayDrawing'
+import { SheetPanel } from './SheetPanel'
+import { TakeoffForm } from './TakeoffForm'
+import { useFigures } from './useFigures'
+import { WindForm } from './WindForm'
+import classes from './Figures.module.css'
+
+type Panel = '' | 'condition' | 'sheet' | 'take-off' | 'wind' | 'de-iced' | 'arithmetic'
+
+interface FiguresStageProps {
+  live: Live
+  /** The procedures of the stage. */
+  parts: PartView[]
+  /** A step to begin at; empty for the first figure that is to be entered. */
+  wanted: string
+  /** The rest of the stage, where anything of it is open. */
+  next: { title: string; go: () => void } | undefined
+  onGo: (stage: string, step?: string) => void
+}
+
+const choicesOf = (f: FigureView, figures: FiguresView | undefined): string[] => {
+  const c = figures?.choices
+  if (!c) return []
+  if (f.figure === 'runway') return c.runways
+  if (f.figure === 'flap') return c.flaps
+  const used = figures.worked?.runway?.runway ?? figures.given.runway
+  return f.figure === 'intersection' && used ? ['FULL', ...(c.intersections[used] ?? [])] : []
+}
+
+/** The figures on which the take-off depends: what they are worked out from, and each entered by two, alone. */
+export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStageProps) => {
+  const { view, seat, me, outbox } = live
+  const query = useFigures(live)
+  const figures = query.data
+  const all = Object.values(view.progress.figures)
+  const tiedOff = view.progress.tiedOff !== undefined
+  const seatsOf = new Map(parts.flatMap((p) => p.items.map((i) => [i.id, i.seats] as const)))
+  const mine = (f: FigureView) => seat !== '' && (seatsOf.get(f.step) ?? []).includes(seat)
+  const toEnter = (f: FigureView) =>
+    mine(f) &&
+    !f.notToday &&
+    f.value === undefined &&
+    f.standing !== 'differs' &&
+    !f.entries.some((e) => e.who === me.id)
+  const [chosen, setChosen] = useState(() => all.find((f) => f.step === wanted)?.figure ?? '')
+  const [again, setAgain] = useState('')
+  const [panel, setPanel] = useState<Panel>('')
+  const differing = all.find((f) => f.standing === 'differs' && f.difference)
+  const figure = all.find((f) => f.figure === chosen) ?? differing ?? all.find(toEnter)
+  const settled = all.filter((f) => f.value !== undefined || f.notToday).length
+  const disabled = tiedOff || seat === ''
+  const say = (kind: string, label: string) => (body: Record<string, unknown>) => {
+    outbox.put(kind, body, label)
+    setPanel('')
+  }
+  const enter = (f: FigureView) => (value: string) => {
+    outbox.put('figure-entered', { figure: f.figure.replaceAll('-', '_'), value }, f.words)
+    setAgain('')
+    setChosen('')
+  }
+  const choose = (f: FigureView) => {
+    setChosen(f.figure)
+    setAgain('')
+    if (panel !== 'arithmetic') setPanel('')
+  }
+  const commander = view.header.crew.some((c) => c.id === me.id && c.commander)
+  const worked = figures?.worked
+  const given = figures?.given
+  const back = () => setPanel('')
+  const mayEnter = figure !== undefined && mine(figure) && !tiedOff && !figure.notToday
+  const entering =
+    figure && mayEnter && (toEnter(figure) || again === figure.figure) && (figures !== undefined || query.isError)
+  const draft = `figure/${view.header.id}/${figure?.figure ?? ''}`
+  return (
+    <div data-figures={figures ? figures.number : undefined}>
+      <div className={classes.head}>
+        <h1>
+          Figures · {settled} of {all.length} agreed ·{' '}
+          {figures?.alone === false ? 'one types, both look' : 'each alone, compared'}
+        </h1>
+        {worked?.runway && (
+          <p>
+            {worked.runway.take} · {worked.runway.heading} · {worked.condition}
+          </p>
+        )}
+      </div>
+      {query.error && !figures && <ProblemNotice problem={query.error} />}
+      {!figures && !query.error && <Fetching what="the figures" />}
+      {figures && (
+        <div className={classes.given} role="group" aria-label="What they rest on">
+          <Action
+            hotkey="c"
+            size="seat"
+            main={!given?.condition && panel === ''}
+            disabled={disabled}
+            onAct={() => setPanel('condition')}
+          >
+            {given?.condition ? `Runway ${given.condition}` : 'How is the runway?'}
+          </Action>
+          <Action
+            hotkey="s"
+            size="seat"
+            main={given?.condition !== '' && !given?.sheet && panel === ''}
+            disabled={disabled && !given?.sheet}
+            onAct={() => setPanel('sheet')}
+          >
+            {given?.sheet ? `Load sheet ${given.sheet.edition}` : 'Load sheet'}
+          </Action>
+          <Action hotkey="r" size="seat" disabled={disabled} onAct={() => setPanel('take-off')}>
+            {given?.runway || given?.flap || given?.thrust ? 'Take-off, chosen' : 'Take-off, as proposed'}
+          </Action>
+          <Action hotkey="t" size="seat" disabled={disabled} onAct={() => setPanel('wind')}>
+            {given?.tower ? `Tower ${given.tower}` : 'Tower wind'}
+          </Action>
+          <Action hotkey="y" size="seat" disabled={disabled} onAct={() => setPanel('de-iced')}>
+            {worked?.holdover?.least && worked.holdover.most
+              ? `Holdover ${clockTime(worked.holdover.least, view.header.zone)} to ${clockTime(worked.holdover.most, view.header.zone)}`
+              : given?.deIced
+                ? 'De-iced'
+                : 'Not de-iced'}
+          </Action>
+          <Action hotkey="v" size="seat" onAct={() => setPanel(panel === 'arithmetic' ? '' : 'arithmetic')}>
+            The arithmetic
+          </Action>
+        </div>
+      )}
+      {figures && figures.missing.length > 0 && (
+        <p className={classes.soft} role="status">
+          {figures.missing.join(' ')}
+        </p>
+      )}
+      {worked?.runway && <RunwayDrawing runway={worked.runway} />}
+      {worked && !worked.runway && (
+        <p className={classes.bad} role="alert">
+          {worked.limits
+            .filter((l) => !l.held)
+            .map((l) => l.words)
+            .join(' ')}
+        </p>
+      )}
+      <ul className={classes.values} aria-label="The figures">
+        {all.map((f) => (
+          <FigureCell
+            key={f.figure}
+            figure={f}
+            me={me.id}
+            mine={mine(f)}
+            current={f === figure && panel !== 'condition'}
+            zone={view.header.zone}
+            onChoose={() => choose(f)}
+          />
+        ))}
+      </ul>
+      <div className={classes.below}>
+        <div>
+          {figures && panel === 'condition' ? (
+            <ConditionForm figures={figures} onSay={say('runway-reported', 'the runway condition')} onBack={back} />
+          ) : figures && panel === 'sheet' ? (
+            <SheetPanel
+              departure={view.header.id}
+              figures={figures}
+              disabled={disabled}
+              onTaken={back}
+              onBack={back}
+            />
+          ) : figures && panel === 'take-off' ? (
+            <TakeoffForm
+              figures={figures}
+              disabled={disabled}
+              onSay={say('takeoff-chosen', 'the take-off')}
+              onBack={back}
+            />
+          ) : figures && panel === 'wind' ? (
+            <WindForm
+              figures={figures}
+              disabled={disabled}
+              onSay={say('tower-wind-said', 'the tower wind')}
+              onBack={back}
+            />
+          ) : figures && panel === 'de-iced' ? (
+            <DeIcedForm
+              figures={figures}
+              zone={view.header.zone}
+              disabled={disabled}
+              onSay={say('de-iced', 'the de-icing')}
+              onBack={back}
+            />
+          ) : figures && panel === 'arithmetic' ? (
+            <Arithmetic figures={figures} figure={figure} onBack={back} />
+          ) : figure?.difference && again !== figure.figure ? (
+            <DifferenceNotice
+              draft={draft}
+              figure={figure}
+              difference={figure.difference}
+              commander={commander}
+              disabled={!mayEnter}
+              onAgain={() => setAgain(figure.figure)}
+              onTake={(value, words) =>
+                outbox.put('figure-taken', { figure: figure.figure.replaceAll('-', '_'), value, words }, figure.words)
+              }
+            />
+          ) : entering ? (
+            <EntryForm
+              key={figure.figure}
+              draft={draft}
+              figure={figure}
+              choices={choicesOf(figure, figures)}
+              typed={figures?.alone === false && figure.standing === 'covered' ? figure.entries[0]?.value : undefined}
+              onEnter={enter(figure)}
+            />
+          ) : figure && mayEnter ? (
+            <Entered figure={figure} me={me.id} onAgain={() => setAgain(figure.figure)} />
+          ) : (
+            <Done all={all.length} settled={settled} seat={seat} />
+          )}
+          {next && settled === all.length && (
+            <div className={classes.actions}>
+              <GoOn progress={view.progress} from="figures" next={next} onGo={onGo} />
+            </div>
+          )}
+        </div>
+        {worked && <Envelope envelope={worked.envelope} />}
+      </div>
+    </div>
+  )
+}
+
+/** A figure this person has entered, and may enter anew. */
+const Entered = ({ figure: f, me, onAgain }: { figure: FigureView; me: string; onAgain: () => void }) => {
+  const waits = f.value === undefined && f.entries.some((e) => e.who === me)
+  return (
+    <section className={classes.panel}>
+      <h2>{f.value === undefined ? `You have entered the ${f.words}` : `The ${f.words} is agreed`}</h2>
+      {waits && <p>It stays covered until the other pilot has entered it too.</p>}
+      <div className={classes.ways}>
+        <Action hotkey="x" onAct={onAgain}>
+          Enter it again
+        </Action>
+      </div>
+    </section>
+  )
+}
+
+const Done = ({ all, settled, seat }: { all: number; settled: number; seat: string }) => (
+  <p className={classes.soft} role="status">
+    {seat === ''
+      ? 'Take your seat to enter figures.'
+      : settled === all
+        ? 'All figures are agreed.'
+        : 'You have entered all of yours; what the other pilot has not entered is open still.'}
+  </p>
+)
