@@ -45,6 +45,8 @@ export const Parts = ({ live, stage, parts: whole, wanted, onGo }: PartsProps) =
   // What two enter alone has a page of its own; the other steps are worked as in any flow.
   const { figures } = view.progress
   const { entering, parts } = useMemo(() => apart(whole, figures), [whole, figures])
+  const all = Object.values(figures)
+  const settled = all.filter((f) => f.value !== undefined || f.notToday).length
   const agreed = entering.filter((i) => view.progress.steps[i.id]?.settled).length
   const left = (p: PartView): number => p.items.filter((i) => !view.progress.steps[i.id]?.settled).length
   const mine = (p: PartView): boolean => owed(view, p, seat) > 0
@@ -73,8 +75,8 @@ export const Parts = ({ live, stage, parts: whole, wanted, onGo }: PartsProps) =
     ['[', () => to(at - 1)],
     [']', () => to(at + 1)],
   ])
-  const all = view.header.schools
-  const schools = useMemo(() => all.filter((s) => s.stage === stage), [all, stage])
+  const matters = view.header.schools
+  const schools = useMemo(() => matters.filter((s) => s.stage === stage), [matters, stage])
   const after = parts.filter((p) => ids.indexOf(p.id) > at)
   const next = after.find((p) => (seat ? mine(p) : left(p) > 0))
   const goOn = next ? { title: next.title, go: () => setChosen(next.id) } : undefined
@@ -89,7 +91,7 @@ export const Parts = ({ live, stage, parts: whole, wanted, onGo }: PartsProps) =
               onClick={() => setChosen(FIGURES)}
             >
               Entered by two
-              <span>{agreed === entering.length ? 'agreed' : `${agreed} of ${entering.length}`}</span>
+              <span>{agreed === entering.length ? 'all agreed' : `${settled} of ${all.length} agreed`}</span>
             </UnstyledButton>
           )}
           {parts.map((p) => (

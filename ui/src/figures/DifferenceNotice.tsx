@@ -24,6 +24,8 @@ const heading = (f: FigureView, d: FigureDifferenceView): string => {
     : `${first(f.words)}: both entered ${values[0]}, ${written(d.expected ?? '')} was worked out`
 }
 
+const likely = (percent: number): string => (percent >= 99 ? 'nearly certain' : `${percent} % likely`)
+
 const NEXT: Record<FigureDifferenceView['verdict'], string> = {
   agreed: '',
   alike: '',
@@ -102,8 +104,8 @@ const Told = ({
         )
       ) : (
         <>
-          {f.unit}: {cause.words}, likely to {cause.percent} %
-          {more[0] && more[0].percent >= 10 ? `; or ${more[0].words}, ${more[0].percent} %` : ''}.
+          {f.unit}: {cause.words}, {likely(cause.percent)}
+          {more[0] && more[0].percent >= 10 ? `; or ${more[0].words}, ${likely(more[0].percent)}` : ''}.
           {e.consequence && <> With it: {e.consequence}</>}
         </>
       )}

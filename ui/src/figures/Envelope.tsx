@@ -5,7 +5,7 @@ import classes from './Envelope.module.css'
 const LEFT = 34
 const RIGHT = 14
 const TOP = 10
-const HIGH = 178
+const HIGH = 128
 const TONNE = 1000
 
 /** Weight over the centre of gravity within what is allowed, and the trim in its band. Our own drawing. */

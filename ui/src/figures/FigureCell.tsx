@@ -78,7 +78,7 @@ export const FigureCell = ({ figure: f, me, mine, current, zone, onChoose }: Fig
               {f.entries.map((e) => (
                 <Hand key={e.who} entry={e} />
               ))}
-              {entered ? 'entered, covered' : others[0] ? `${others[0].by} has entered` : ''}
+              {entered ? 'covered' : others[0] ? 'entered' : ''}
               {f.again && f.entries.length === 0 && <span className={classes.again}>again, {f.again}</span>}
             </span>
           </>

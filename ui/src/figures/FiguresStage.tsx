@@ -61,7 +61,7 @@ export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStagePr
   const [again, setAgain] = useState('')
   const [panel, setPanel] = useState<Panel>('')
   const differing = all.find((f) => f.standing === 'differs' && f.difference)
-  const figure = all.find((f) => f.figure === chosen) ?? differing ?? all.find(toEnter)
+  const figure = all.find((f) => f.figure === chosen) ?? all.find(toEnter) ?? differing
   const settled = all.filter((f) => f.value !== undefined || f.notToday).length
   const disabled = tiedOff || seat === ''
   const say = (kind: string, label: string) => (body: Record<string, unknown>) => {
@@ -76,7 +76,6 @@ export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStagePr
   const choose = (f: FigureView) => {
     setChosen(f.figure)
     setAgain('')
-    if (panel !== 'arithmetic') setPanel('')
   }
   const commander = view.header.crew.some((c) => c.id === me.id && c.commander)
   const worked = figures?.worked
@@ -87,7 +86,7 @@ export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStagePr
     figure && mayEnter && (toEnter(figure) || again === figure.figure) && (figures !== undefined || query.isError)
   const draft = `figure/${view.header.id}/${figure?.figure ?? ''}`
   return (
-    <div data-figures={figures ? figures.number : undefined}>
+    <div className={classes.stage} data-figures={figures ? figures.number : undefined}>
       <div className={classes.head}>
         <h1>
           Figures · {settled} of {all.length} agreed ·{' '}
@@ -105,7 +104,7 @@ export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStagePr
         <div className={classes.given} role="group" aria-label="What they rest on">
           <Action
             hotkey="c"
-            size="seat"
+            size="desk"
             main={!given?.condition && panel === ''}
             disabled={disabled}
             onAct={() => setPanel('condition')}
@@ -114,28 +113,28 @@ export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStagePr
           </Action>
           <Action
             hotkey="s"
-            size="seat"
+            size="desk"
             main={given?.condition !== '' && !given?.sheet && panel === ''}
             disabled={disabled && !given?.sheet}
             onAct={() => setPanel('sheet')}
           >
-            {given?.sheet ? `Load sheet ${given.sheet.edition}` : 'Load sheet'}
+            {given?.sheet ? `Sheet ${given.sheet.edition}` : 'Load sheet'}
           </Action>
-          <Action hotkey="r" size="seat" disabled={disabled} onAct={() => setPanel('take-off')}>
-            {given?.runway || given?.flap || given?.thrust ? 'Take-off, chosen' : 'Take-off, as proposed'}
+          <Action hotkey="r" size="desk" disabled={disabled} onAct={() => setPanel('take-off')}>
+            {given?.runway || given?.flap || given?.thrust ? 'Take-off chosen' : 'Take-off'}
           </Action>
-          <Action hotkey="t" size="seat" disabled={disabled} onAct={() => setPanel('wind')}>
-            {given?.tower ? `Tower ${given.tower}` : 'Tower wind'}
+          <Action hotkey="t" size="desk" disabled={disabled} onAct={() => setPanel('wind')}>
+            {given?.tower ? 'Tower wind' : 'Tower'}
           </Action>
-          <Action hotkey="y" size="seat" disabled={disabled} onAct={() => setPanel('de-iced')}>
-            {worked?.holdover?.least && worked.holdover.most
-              ? `Holdover ${clockTime(worked.holdover.least, view.header.zone)} to ${clockTime(worked.holdover.most, view.header.zone)}`
+          <Action hotkey="y" size="desk" disabled={disabled} onAct={() => setPanel('de-iced')}>
+            {worked?.holdover?.least
+              ? `Look from ${clockTime(worked.holdover.least, view.header.zone)}`
               : given?.deIced
                 ? 'De-iced'
                 : 'Not de-iced'}
           </Action>
-          <Action hotkey="v" size="seat" onAct={() => setPanel(panel === 'arithmetic' ? '' : 'arithmetic')}>
-            The arithmetic
+          <Action hotkey="v" size="desk" onAct={() => setPanel(panel === 'arithmetic' ? '' : 'arithmetic')}>
+            Arithmetic
           </Action>
         </div>
       )}
@@ -153,20 +152,22 @@ export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStagePr
             .join(' ')}
         </p>
       )}
-      <ul className={classes.values} aria-label="The figures">
-        {all.map((f) => (
-          <FigureCell
-            key={f.figure}
-            figure={f}
-            me={me.id}
-            mine={mine(f)}
-            current={f === figure && panel !== 'condition'}
-            zone={view.header.zone}
-            onChoose={() => choose(f)}
-          />
-        ))}
-      </ul>
-      <div className={classes.below}>
+      {panel === '' && (
+        <ul className={classes.values} aria-label="The figures">
+          {all.map((f) => (
+            <FigureCell
+              key={f.figure}
+              figure={f}
+              me={me.id}
+              mine={mine(f)}
+              current={f === figure}
+              zone={view.header.zone}
+              onChoose={() => choose(f)}
+            />
+          ))}
+        </ul>
+      )}
+      <div className={classes.below} data-wide={panel !== '' || undefined}>
         <div>
           {figures && panel === 'condition' ? (
             <ConditionForm figures={figures} onSay={say('runway-reported', 'the runway condition')} onBack={back} />
@@ -234,7 +235,7 @@ export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStagePr
             </div>
           )}
         </div>
-        {worked && <Envelope envelope={worked.envelope} />}
+        {worked && panel === '' && <Envelope envelope={worked.envelope} />}
       </div>
     </div>
   )

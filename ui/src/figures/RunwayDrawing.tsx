@@ -4,8 +4,8 @@ import { metres } from './words'
 import classes from './RunwayDrawing.module.css'
 
 const EDGE = 8
-const TOP = 44
-const HIGH = 40
+const TOP = 42
+const HIGH = 36
 const NARROW = 620
 
 /**
@@ -21,6 +21,7 @@ export const RunwayDrawing = ({ runway: r }: { runway: TakeoffRunwayView }) => {
   const end = r.beginsM + r.neededM
   const below = TOP + HIGH
   const held = r.leftM >= 0
+  const high = below + (narrow ? 98 : 72)
   const third = r.lengthM / 3
   const needed = `needed ${metres(r.neededM)}${narrow ? '' : `: ${r.neededWhat}`}`
   const left = held
@@ -29,7 +30,7 @@ export const RunwayDrawing = ({ runway: r }: { runway: TakeoffRunwayView }) => {
   const leftRoom = x(r.availableM) - x(end) > (narrow ? 90 : 150)
   return (
     <figure className={classes.drawing} ref={ref} aria-label={`Runway ${r.runway}: ${needed}, ${left}`}>
-      <svg viewBox={`0 0 ${w} ${narrow ? 214 : 178}`} height={narrow ? 214 : 178} role="img" aria-hidden="true">
+      <svg viewBox={`0 0 ${w} ${high}`} height={high} role="img" aria-hidden="true">
         <rect
           x={x(0)}
           y={TOP}
@@ -84,7 +85,7 @@ export const RunwayDrawing = ({ runway: r }: { runway: TakeoffRunwayView }) => {
             <path d={`M${x(i.atM)} ${below}v9`} className={classes.tick} />
             <text
               x={Math.min(Math.max(x(i.atM), EDGE + 60), w - EDGE - 60)}
-              y={below + 40}
+              y={below + 38}
               textAnchor="middle"
               className={classes.soft}
             >
@@ -92,12 +93,15 @@ export const RunwayDrawing = ({ runway: r }: { runway: TakeoffRunwayView }) => {
             </text>
           </g>
         ))}
-        <Wind runway={r} y={below + 72} />
-        {narrow && (
-          <text x={EDGE} y={below + 112} className={classes.soft}>
-            V1 and VR: about where they come
-          </text>
-        )}
+        <Wind runway={r} y={below + 56} />
+        <text
+          x={narrow ? EDGE : w - EDGE}
+          y={below + (narrow ? 90 : 61)}
+          textAnchor={narrow ? 'start' : 'end'}
+          className={classes.soft}
+        >
+          V1 and VR about where they come
+        </text>
       </svg>
     </figure>
   )
@@ -106,13 +110,13 @@ export const RunwayDrawing = ({ runway: r }: { runway: TakeoffRunwayView }) => {
 const Speed = ({ x, name, anchor }: { x: number; name: string; anchor: 'start' | 'end' }) => (
   <g>
     <path d={`M${x} ${TOP - 8}V${TOP + HIGH + 8}`} className={classes.tick} />
-    <text x={x + (anchor === 'end' ? 2 : -2)} y={TOP + HIGH + 21} textAnchor={anchor} className={classes.strong}>
+    <text x={x + (anchor === 'end' ? -3 : 3)} y={TOP + HIGH + 19} textAnchor={anchor} className={classes.strong}>
       {name}
     </text>
   </g>
 )
 
-const REACH = 20
+const REACH = 17
 
 /** The wind as it meets the take-off, which goes to the right. */
 const Wind = ({ runway: r, y }: { runway: TakeoffRunwayView; y: number }) => {

@@ -21,6 +21,7 @@ import neatlanyard.core.state.FigureEntries;
 import neatlanyard.core.state.Recorded;
 import neatlanyard.core.state.Status;
 import neatlanyard.core.state.StepNotes;
+import neatlanyard.core.units.Numbers;
 
 /** What the figures have left open: figures that are not agreed, limits that do not hold, a fluid that runs off. */
 final class FigureEnds {
@@ -53,7 +54,7 @@ final class FigureEnds {
     all.stream().filter(a -> entries.standing(a.figure) == Standing.DIFFERS).forEach(a -> {
       Recorded<Event.FigureEntered> by = a.of.entries().getLast();
       ends.add(new LooseEnd(Trigger.FIGURE, a.figure.name(), "%s differs: %s entered".formatted(
-          first(a.figure.words()), a.of.entries().stream().map(e -> e.event().value()).distinct()
+          first(a.figure.words()), a.of.entries().stream().map(e -> shown(a.figure, e.event().value())).distinct()
           .collect(Collectors.joining(" and "))), 1, 1, by.by(), by.at(), by.number(), List.of(a.step),
           Optional.empty()));
     });
@@ -67,6 +68,11 @@ final class FigureEnds {
         "Enter again: %s; %s".formatted(names(again), why(again)), again.size(), again.size(), LooseEnd.NOBODY,
         w.at(), again.stream().flatMap(a -> a.of.again().stream()).mapToLong(StepNotes.Change::since).min()
         .orElse(w.number()), steps(again), Optional.empty())));
+  }
+
+  /** A long number with its thousands set apart. */
+  private static String shown(CriticalFigure figure, String value) {
+    return figure.weight() && value.matches("\\d{1,7}") ? Numbers.written(Double.parseDouble(value), 0) : value;
   }
 
   private static String first(String words) {

@@ -30,7 +30,7 @@ final class RunwayDrawn {
     DepartureFigures.EndWind on = f.ends().stream().filter(e -> e.wind().runway().equals(end.name())).findFirst()
         .orElseThrow();
     Runway runway = f.asked().from().runway(end.name()).orElseThrow();
-    return new TakeoffRunwayView(end.name().value(), t.of().words(), end.declared().toraM(), runway.widthM(),
+    return new TakeoffRunwayView(end.name().value(), t.of().words() + " thrust", end.declared().toraM(), runway.widthM(),
         runway.surface() == Runway.Surface.GRAVEL, begins, tightest.needed().whole(), tightest.what(),
         begins + tightest.availableM(), tightest.which(), tightest.leftM(), begins + t.placeM(t.v1()),
         begins + t.placeM(t.vr()), heading(),
