@@ -1,6 +1,6 @@
 import { Button, Input } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
-import { useRef, useState } from 'react'
+import { useRef, useState, type KeyboardEvent } from 'react'
 import type { FigureView } from '../api.gen'
 import { Action } from '../app/Action'
 import { Key } from '../app/Key'
@@ -17,6 +17,16 @@ interface EntryFormProps {
   /** What the other typed, where one types and the other looks. */
   typed: string | undefined
   onEnter: (value: string) => void
+}
+
+/** Digits alone are typed here: a letter is the key of something else on the screen, and does that. */
+const lettersAreKeys = (e: KeyboardEvent<HTMLInputElement>) => {
+  if (!/^[a-z]$/.test(e.key) || e.ctrlKey || e.altKey || e.metaKey) return
+  e.preventDefault()
+  e.currentTarget.blur()
+  document.documentElement.dispatchEvent(
+    new globalThis.KeyboardEvent('keydown', { key: e.key, code: e.code, bubbles: true }),
+  )
 }
 
 const FIELD = { input: classes.field!, section: classes.unit! }
@@ -87,6 +97,7 @@ export const EntryForm = ({ draft, figure: f, choices, typed, onEnter }: EntryFo
             autoFocus
             rightSection={f.unit}
             rightSectionWidth={60}
+            onKeyDown={f.digits ? lettersAreKeys : undefined}
             onChange={(e) => {
               setText(e.currentTarget.value)
               setWrong('')

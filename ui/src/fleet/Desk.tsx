@@ -1,6 +1,6 @@
 import { Table, UnstyledButton } from '@mantine/core'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import type { BroughtIn, DepartureLine, FleetView, Me } from '../api.gen'
+import type { BroughtIn, DepartureLine, FiguresTextView, FleetView, Me } from '../api.gen'
 import { FileChoice } from '../app/FileChoice'
 import { ask, type Problem } from '../app/api'
 import { ProblemNotice } from '../app/Notice'
@@ -12,6 +12,9 @@ import classes from './Desk.module.css'
 const KINDS = [
   { path: '/api/fleet', title: 'Fleet', words: 'airfields, tails and people' },
   { path: '/api/flights', title: 'Flights', words: 'with their crews' },
+  { path: '/api/take-off-tables', title: 'Take-off tables', words: 'of a type; before its figures' },
+  { path: '/api/type-figures', title: 'Figures of a type', words: 'loading, limits, weighed tails' },
+  { path: '/api/holdover', title: 'Holdover times', words: 'of the operator' },
 ]
 
 /** Bringing in one's own fleet and flights. */
@@ -73,9 +76,46 @@ export const Desk = ({ me }: { me: Me }) => {
           </p>
         )}
         <Given passwords={done?.signIns ?? []} />
+        <FiguresInForce />
         <InForce onWithdraw={(edition) => withdraw.mutate(edition)} />
         <Withdraw />
       </main>
+    </>
+  )
+}
+
+const KIND_WORDS: Record<string, string> = {
+  'type-figures': 'Figures of the type',
+  'takeoff-tables': 'Take-off tables',
+  holdover: 'Holdover times',
+}
+
+/** What the figures rest on, the newest of each; one that is wrong goes by bringing in the right one. */
+const FiguresInForce = () => {
+  const texts = useQuery<FiguresTextView[], Problem>({
+    queryKey: ['figures-texts'],
+    queryFn: () => ask('GET', '/api/figures-texts'),
+  })
+  if (!texts.data?.length) return null
+  return (
+    <>
+      <h2>What figures rest on</h2>
+      <Table>
+        <Table.Tbody>
+          {texts.data.map((t) => (
+            <Table.Tr key={`${t.kind}/${t.type}`}>
+              <Table.Td>
+                <b>{KIND_WORDS[t.kind] ?? t.kind}</b>
+              </Table.Td>
+              <Table.Td>{t.type || 'for all types'}</Table.Td>
+              <Table.Td>edition {t.edition}</Table.Td>
+              <Table.Td>
+                {t.at.slice(0, 16).replace('T', ' ')} UTC, {t.by}
+              </Table.Td>
+            </Table.Tr>
+          ))}
+        </Table.Tbody>
+      </Table>
     </>
   )
 }

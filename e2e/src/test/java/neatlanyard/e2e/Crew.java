@@ -144,6 +144,21 @@ final class Crew {
     return this;
   }
 
+  /** The same of another departure, by its route. */
+  Crew takeSeat(String seat, String route) {
+    page.getByText(route).first().click();
+    button("Take the " + seat + " seat").click();
+    assertThat(page.getByText(seat + " seat taken")).isVisible();
+    return this;
+  }
+
+  /** Cuts the card from whatever report came. */
+  Crew cut() {
+    button("Cut the card").click();
+    assertThat(page.getByText("steps today")).isVisible();
+    return this;
+  }
+
   /** Cuts the card from the report of the simulated station service. */
   Crew cutCard() {
     assertThat(page.getByText("wind 240° 12 kt")).isVisible();

@@ -73,6 +73,7 @@ final class StagedDeparture {
   private final Set<String> valued = new HashSet<>();
   private final Map<String, String> finds = new HashMap<>();
   private final Map<String, Instant> shifted = new HashMap<>();
+  private boolean given;
 
   StagedDeparture(Crew left, Crew right) {
     this.crew = Map.of("left", left, "right", right);
@@ -159,6 +160,14 @@ final class StagedDeparture {
       return send(word, "find-raised", Map.of("step", word.step(), "find", Crew.eventId().toString(), "note", what[0],
           "what", detail(what[1])));
     }
+    List<String> figures = progress().getAsJsonObject("figures").entrySet().stream()
+        .filter(f -> f.getValue().getAsJsonObject().get("step").getAsString().equals(word.step()))
+        .map(Map.Entry::getKey).toList();
+    if (!figures.isEmpty()) {
+      give(word);
+      return figures.stream().map(f -> send(word, "figure-entered", Map.of("figure", f.replace('-', '_'), "value",
+          Papers.FROST.figures().getOrDefault(f, "")))).filter(r -> !r.isEmpty()).findFirst().orElse("");
+    }
     if (valued.contains(word.step())) {
       return send(word, "value-said", Map.of("step", word.step(), "value", progress().getAsJsonObject("values")
           .getAsJsonObject(word.step()).getAsJsonArray("accepted").get(0).getAsString()));
@@ -167,6 +176,22 @@ final class StagedDeparture {
       return send(word, "measured", Map.of("step", word.step(), "value", reading(word.item())));
     }
     return send(word, "step-done", Map.of("step", word.step()));
+  }
+
+  /** What the figures are worked out from: the runway as it was reported, and the load sheet. */
+  private void give(Word word) {
+    if (given) {
+      return;
+    }
+    given = true;
+    Map<String, Object> third = new HashMap<>(Map.of("code", 5, "contaminant", "frost"));
+    third.put("depth-mm", null);
+    third.put("coverage-percent", null);
+    Map<String, Object> condition = new HashMap<>(Map.of("thirds", List.of(third)));
+    condition.put("braking", null);
+    send(word, "runway-reported", Map.of("condition", condition));
+    crew(word.seat()).post("/api/departures/" + ID + "/load-sheet", "application/json",
+        "{\"device\": \"%s-tablet\"}".formatted(word.seat()));
   }
 
   private static Map<String, Object> detail(String entry) {

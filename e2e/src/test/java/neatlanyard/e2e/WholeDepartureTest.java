@@ -113,11 +113,19 @@ public class WholeDepartureTest extends AtTheDemo {
 
   private static void start(Crew wren, Crew ida) {
     assertThat(ida.page.getByText("Before the doors close, look again:")).isVisible();
-    Crew.together(wren, ida, "Figures", "");
+    figures(wren, ida);
     Crew.together(wren, ida, "Briefing", "");
     Crew.together(wren, ida, "Start", "");
     assertThat(ida.tag("Gust lock still in")).not().isVisible();
     assertThat(ida.tag("Baggage door open for loading")).not().isVisible();
+  }
+
+  private static void figures(Crew wren, Crew ida) {
+    wren.stage("Figures");
+    ida.stage("Figures");
+    Papers.give(wren);
+    Papers.DRY.agreed(wren, ida);
+    Crew.together(wren, ida, "Figures", "");
   }
 
   private static void decideFind(Crew wren, Crew ida) {

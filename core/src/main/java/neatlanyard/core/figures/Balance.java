@@ -24,6 +24,9 @@ import neatlanyard.core.units.Numbers;
 public record Balance(
     Worked zeroFuelKg, Worked zeroFuelPercent, Worked grossKg, Worked takeoffKg, Worked takeoffPercent,
     Worked landingKg, Optional<Trim> trim, List<Limit> limits) {
+  /** How a limit ends that holds what a sheet states against what is on it. */
+  public static final String AS_STATED = " as stated";
+
   private static final String SHEET = "The load sheet";
   private static final String MOMENTS = "Moments, FAA-H-8083-1B; arms of the type";
   /** A sheet counts in whole kilograms and tenths of a per cent. */
@@ -173,7 +176,7 @@ public record Balance(
     double apart = stated - own.value();
     int decimals = unit.equals("%") ? 1 : 0;
     boolean held = Math.abs(apart) <= within;
-    return new Limit(what + " as stated", held, held
+    return new Limit(what + AS_STATED, held, held
         ? "The sheet's %s %s agrees.".formatted(Numbers.written(stated, decimals), unit)
         : "The sheet states %s %s; what is on it comes to %s %s: %s %s apart.".formatted(
         Numbers.written(stated, decimals), unit, Numbers.written(own.value(), decimals), unit,

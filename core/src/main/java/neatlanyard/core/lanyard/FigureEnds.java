@@ -3,8 +3,10 @@ package neatlanyard.core.lanyard;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import neatlanyard.core.figures.Balance;
 import neatlanyard.core.figures.Limit;
 import neatlanyard.core.figures.WorkedOut;
 import neatlanyard.core.figures.entry.CriticalFigure;
@@ -53,10 +55,12 @@ final class FigureEnds {
         .map(f -> new At(f, i.step().id(), entries.of(f)))).toList();
     all.stream().filter(a -> entries.standing(a.figure) == Standing.DIFFERS).forEach(a -> {
       Recorded<Event.FigureEntered> by = a.of.entries().getLast();
-      ends.add(new LooseEnd(Trigger.FIGURE, a.figure.name(), "%s differs: %s entered".formatted(
-          first(a.figure.words()), a.of.entries().stream().map(e -> shown(a.figure, e.event().value())).distinct()
-          .collect(Collectors.joining(" and "))), 1, 1, by.by(), by.at(), by.number(), List.of(a.step),
-          Optional.empty()));
+      List<String> values = a.of.entries().stream().map(e -> shown(a.figure, e.event().value())).distinct().toList();
+      String words = values.size() == 1 ? "%s: both entered %s, not as worked out".formatted(
+          first(a.figure.words()), values.getFirst())
+          : "%s differs: %s entered".formatted(first(a.figure.words()), String.join(" and ", values));
+      ends.add(new LooseEnd(Trigger.FIGURE, a.figure.name(), words, 1, 1, by.by(), by.at(), by.number(),
+          List.of(a.step), Optional.empty()));
     });
     List<At> covered = all.stream().filter(a -> entries.standing(a.figure) == Standing.COVERED).toList();
     covered.stream().map(a -> a.of.entries().getFirst()).min(Comparator.comparing(Recorded::number)).ifPresent(by ->
@@ -92,13 +96,21 @@ final class FigureEnds {
     return all.stream().map(At::step).distinct().toList();
   }
 
+  /** A sheet that states several weights wrong is one thing to look at. */
   private void limits() {
     entries.workedBy().ifPresent(w -> {
-      for (Limit limit : w.event().worked().notHeld()) {
-        ends.add(new LooseEnd(Trigger.LIMIT, limit.what(), "%s. %s".formatted(first(limit.what()), limit.words()), 1,
-            1, LooseEnd.NOBODY, w.at(), w.number(), List.of(), Optional.empty()));
-      }
+      Map<Boolean, List<Limit>> all = w.event().worked().notHeld().stream()
+          .collect(Collectors.partitioningBy(l -> l.what().endsWith(Balance.AS_STATED)));
+      all.getOrDefault(true, List.of()).stream().findFirst().ifPresent(first -> limit(w, Balance.AS_STATED.strip(),
+          "The load sheet does not agree with itself. " + first.words()));
+      all.getOrDefault(false, List.of()).forEach(l ->
+          limit(w, l.what(), "%s. %s".formatted(first(l.what()), l.words())));
     });
+  }
+
+  private void limit(Recorded<Event.FiguresWorked> by, String subject, String words) {
+    ends.add(new LooseEnd(Trigger.LIMIT, subject, words, 1, 1, LooseEnd.NOBODY, by.at(), by.number(), List.of(),
+        Optional.empty()));
   }
 
   /** Until a step that closes it is done after the treatment. */

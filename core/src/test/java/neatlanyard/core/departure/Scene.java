@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.UUID;
 import neatlanyard.core.controls.ControlSpec;
 import neatlanyard.core.dispatch.Verdict;
+import neatlanyard.core.figures.entry.CriticalFigure;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Flight;
@@ -165,6 +166,18 @@ final class Scene {
           Step.of("strobes", "overhead", "strobes", "on", Owner.RIGHT).build(),
           Step.of("radar", "overhead", "radar", "on", Owner.RIGHT).needs(new StepId("level")).build(),
           Step.of("heading", "overhead", "heading", "agrees", Owner.RIGHT).build()))));
+
+  /** Weights and speeds that two enter, a speed that is asked back, and a look at the wings that ends a holdover. */
+  static final Pack FIGURES = with(List.of(), List.of(), List.of(
+      new Procedure(new ProcedureId("figures"), "Figures", Stage.FIGURES, Procedure.Kind.FIGURES, List.of(), List.of(
+          Step.of("weights", "overhead", "weights", "compared", Owner.BOTH).enters(CriticalFigure.ZERO_FUEL_WEIGHT)
+          .build(),
+          Step.of("speeds", "overhead", "speeds", "compared", Owner.BOTH)
+          .enters(CriticalFigure.ASSUMED_TEMPERATURE, CriticalFigure.V1, CriticalFigure.VR).build())),
+      new Procedure(LIST, "List", Stage.BEFORE_TAKEOFF, Procedure.Kind.CHECKLIST, List.of(), List.of(
+          Step.of("wings", "place", "wings", "clean", Owner.RIGHT).closes(hook("holdover", "holdover")).build(),
+          Step.of("v1", "place", "V1", "read", Owner.LEFT)
+          .value(new DayValue(new DayValue.Source.Agreed(CriticalFigure.V1), true)).build()))));
 
   private static DayValue figure(DayFigure figure, int plus) {
     return new DayValue(new DayValue.Source.Figure(figure, plus), true);

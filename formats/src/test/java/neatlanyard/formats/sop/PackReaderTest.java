@@ -159,7 +159,8 @@ public class PackReaderTest {
         FlightsReader.read(demo("flights.yaml").replace("TL-DVC", "TL-NIX").replace("quill", "varga"), fleet, NOW)))
         .containsExactly(
             "line 16, column 11: The fleet has no tail 'TL-NIX'.",
-            "line 22, column 15: 'varga' is maintenance and does not sit in the left seat.");
+            "line 22, column 15: 'varga' is maintenance and does not sit in the left seat.",
+            "line 43, column 15: 'varga' is maintenance and does not sit in the left seat.");
   }
 
   @Test

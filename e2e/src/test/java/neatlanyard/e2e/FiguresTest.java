@@ -1,0 +1,144 @@
+package neatlanyard.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.ColorScheme;
+import java.util.List;
+import java.util.Map;
+import org.testng.annotations.Test;
+
+/** Figures planned by two people, each at a device of their own, from the report to what both agreed. */
+public class FiguresTest extends AtTheDemo {
+  @Test
+  public void a_swapped_digit_is_covered_then_told_with_its_cause_and_what_it_would_have_done() throws Exception {
+    Crew wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.LIGHT).takeSeat("right").cutCard();
+    Crew ida = Crew.in(browser, app, "Ida Marsk", ColorScheme.DARK).takeSeat("left");
+    wren.stage("Figures");
+    ida.stage("Figures");
+    Papers.give(wren);
+    Papers.enter(wren, "zero-fuel-weight", "15920");
+    Papers.stands(ida, "zero-fuel-weight", "covered");
+    String told = ida.get("/api/departures/today-14") + ida.get("/api/departures/today-14/log")
+        + ida.get("/api/departures/today-14/figures");
+    assertThat(told).as("neither what the other entered nor what was worked out").doesNotContain("15920")
+        .doesNotContain("15290\"");
+
+    Papers.enter(ida, "zero-fuel-weight", "15290");
+    for (Crew c : List.of(wren, ida)) {
+      Papers.stands(c, "zero-fuel-weight", "differs");
+      Papers.cell(c, "zero-fuel-weight").click();
+      Locator notice = c.page.locator("main [role=alert]");
+      assertThat(notice).containsText("15 920 kg and 15 290 kg are not the same");
+      assertThat(notice).containsText("15 290 is what was worked out");
+      assertThat(notice).containsText("digits swapped");
+      assertThat(notice).containsText("rotated 2 kt too late");
+      c.readable();
+    }
+    assertThat(ida.tag("Zero-fuel weight differs: 15 920 and 15 290 entered")).isVisible();
+    Papers.enter(wren, "zero-fuel-weight", "15290");
+    Papers.stands(ida, "zero-fuel-weight", "agreed");
+    assertThat(ida.tag("Zero-fuel weight differs")).not().isVisible();
+    assertThat(wren.get("/api/departures/today-14/log"))
+        .contains("Zero-fuel weight differs, 15290 expected", "15920 by adeyo: digits swapped");
+
+    Papers.DRY.agreed(wren, ida);
+    whatChangesIsAskedAgain(wren, ida);
+  }
+
+  /** Snow on the last third changes the stop, so V1; the weights stay agreed. */
+  private static void whatChangesIsAskedAgain(Crew wren, Crew ida) {
+    assertThat(ida.page.locator("main nav").getByText("all agreed")).isVisible();
+    wren.key("c");
+    wren.page.getByLabel("By thirds").check();
+    for (int third = 1; third <= 3; third++) {
+      wren.page.getByLabel("Third " + third, new Page.GetByLabelOptions().setExact(true))
+          .selectOption(third == 3 ? "wet-snow" : "frost");
+      wren.page.getByLabel("Third %d, code".formatted(third)).fill(third == 3 ? "3" : "5");
+    }
+    wren.page.getByLabel("Third 3, depth in millimetres").fill("4");
+    wren.button("So it was reported").click();
+    assertThat(ida.button("Runway 5/5/3")).isVisible();
+    Papers.stands(ida, "v1", "open");
+    assertThat(Papers.cell(ida, "v1")).containsText("again, another now: runway condition");
+    assertThat(ida.tag("Enter again: V1; another now: runway condition")).isVisible();
+    for (String stays : List.of("zero-fuel-weight", "takeoff-weight", "runway", "flap")) {
+      Papers.stands(ida, stays, "agreed");
+    }
+    Papers.enter(wren, "v1", "89");
+    Papers.enter(ida, "v1", "89");
+    Papers.stands(wren, "v1", "agreed");
+    assertThat(ida.tag("Enter again")).not().isVisible();
+    Papers.cell(ida, "v1").click();
+    ida.key("v");
+    assertThat(ida.page.getByText("89 kt, rounded down")).isVisible();
+  }
+
+  @Test
+  public void a_load_sheet_that_does_not_agree_hangs_until_one_comes_that_does() throws Exception {
+    Crew tomas = Crew.in(browser, app, "Tomas Quill", ColorScheme.LIGHT).takeSeat("left", "Brannoch – Lundmoor");
+    Crew wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.DARK).takeSeat("right", "Brannoch – Lundmoor");
+    tomas.cut();
+    tomas.stage("Figures");
+    wren.stage("Figures");
+    Papers.give(tomas);
+    assertThat(wren.tag("The load sheet does not agree with itself")).containsText("860 kg apart");
+    // Both read the same wrong paper.
+    Papers.enter(tomas, "zero-fuel-weight", "56780");
+    Papers.enter(wren, "zero-fuel-weight", "56780");
+    Papers.stands(wren, "zero-fuel-weight", "differs");
+    Papers.cell(wren, "zero-fuel-weight").click();
+    assertThat(wren.page.locator("main [role=alert]")).containsText("both entered 56 780 kg, 57 640 was worked out");
+    // Only the commander takes one against what was worked out.
+    assertThat(wren.button("Take one, say why")).not().isVisible();
+
+    tomas.key("s");
+    tomas.button("Bring one in by its text").click();
+    tomas.page.getByLabel("The sheet, in the open format").fill(corrected(tomas));
+    tomas.button("Take it").click();
+    assertThat(wren.button("Sheet 2")).isVisible();
+    assertThat(wren.tag("The load sheet does not agree with itself")).not().isVisible();
+    Papers.enter(tomas, "zero-fuel-weight", "57640");
+    Papers.enter(wren, "zero-fuel-weight", "57640");
+    Papers.stands(wren, "zero-fuel-weight", "agreed");
+  }
+
+  /** The same sheet as the service sent, with what it states put right. */
+  private static String corrected(Crew who) {
+    String day = who.get("/api/departures/today-31").replaceAll("(?s).*\"departs\":\"(\\d{4}-\\d\\d-\\d\\d).*", "$1");
+    return """
+        {"format": "neat-lanyard/load-sheet/1", "weights": "kg", "flight": "Flight 31", "tail": "TL-HYB",
+        "day": "%s", "edition": 2, "states": {"zero-fuel": 57640, "zero-fuel-percent": 22.4},
+        "load": {"passengers": {"front": 50, "middle": 52, "aft": 48}, "holds": {"front": 1100, "aft": 1300}},
+        "fuel": {"left": 5100, "right": 5100, "centre": 600}, "taxi-fuel": 200, "trip-fuel": 6900}"""
+        .formatted(day).replace("\n", " ");
+  }
+
+  @Test
+  public void after_de_icing_the_time_hangs_until_the_wings_are_looked_at() throws Exception {
+    Crew ida = Crew.in(browser, app, "Ida Marsk", ColorScheme.LIGHT).takeSeat("left", "Vesk – Ternholm");
+    Crew wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.DARK).takeSeat("right", "Vesk – Ternholm");
+    ida.cut();
+    ida.page.setViewportSize(390, 844);
+    ida.page.navigate(ida.page.url().replaceAll("stage=[a-z]+", "stage=figures"));
+    wren.stage("Figures");
+    Papers.give(wren);
+    wren.key("y");
+    wren.page.getByLabel("Last application begun, min ago").fill("6");
+    wren.button("It was de-iced so").click();
+    assertThat(wren.tag("Holdover")).isVisible();
+    assertThat(wren.button("Look from")).isVisible();
+    // On a phone, with a thumb.
+    Papers.enter(ida, "zero-fuel-weight", "15290");
+    Papers.enter(wren, "zero-fuel-weight", "15290");
+    Papers.stands(ida, "zero-fuel-weight", "agreed");
+    ida.readable();
+    for (Crew c : List.of(ida, wren)) {
+      c.send("today-15", Crew.eventId(), "tablet", "overridden", Map.of("step", "bt-surfaces", "words", "Looked"));
+      c.send("today-15", Crew.eventId(), "tablet", "step-done", Map.of("step", "bt-surfaces"));
+    }
+    assertThat(wren.tag("Holdover")).not().isVisible();
+  }
+}
