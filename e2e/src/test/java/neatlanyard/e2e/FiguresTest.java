@@ -37,6 +37,7 @@ public class FiguresTest extends AtTheDemo {
       assertThat(notice).containsText("rotated 2 kt too late");
       c.readable();
     }
+    ida.picture("figures-night");
     assertThat(ida.tag("Zero-fuel weight differs: 15 920 and 15 290 entered")).isVisible();
     Papers.enter(wren, "zero-fuel-weight", "15290");
     Papers.stands(ida, "zero-fuel-weight", "agreed");
@@ -68,6 +69,7 @@ public class FiguresTest extends AtTheDemo {
       Papers.stands(ida, stays, "agreed");
     }
     Papers.enter(wren, "v1", "89");
+    wren.picture("figures-day");
     Papers.enter(ida, "v1", "89");
     Papers.stands(wren, "v1", "agreed");
     assertThat(ida.tag("Enter again")).not().isVisible();
@@ -135,6 +137,7 @@ public class FiguresTest extends AtTheDemo {
     Papers.enter(wren, "zero-fuel-weight", "15290");
     Papers.stands(ida, "zero-fuel-weight", "agreed");
     ida.readable();
+    ida.picture("figures-phone");
     for (Crew c : List.of(ida, wren)) {
       c.send("today-15", Crew.eventId(), "tablet", "overridden", Map.of("step", "bt-surfaces", "words", "Looked"));
       c.send("today-15", Crew.eventId(), "tablet", "step-done", Map.of("step", "bt-surfaces"));

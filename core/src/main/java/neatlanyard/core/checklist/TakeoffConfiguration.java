@@ -4,9 +4,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import neatlanyard.core.flow.Positions.Statement;
-import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.PointId;
 import neatlanyard.core.sop.State;
+import neatlanyard.core.state.DepartureState;
 
 /** The take-off configuration: what the pack wants, held against what is known of it. */
 public final class TakeoffConfiguration {
@@ -26,10 +26,18 @@ public final class TakeoffConfiguration {
     }
   }
 
-  /** One check for each control that the pack wants configured, in its order. */
-  public static List<Check> of(Pack pack, Map<PointId, List<Statement>> statements) {
-    return pack.takeoff().stream().map(wanted -> new Check(
-        wanted, pack.name(wanted.point()),
-        Optional.ofNullable(statements.get(wanted.point())).map(List::getLast))).toList();
+  /**
+   * One check for each control that the pack wants configured, in its order; where both have agreed on a figure that
+   * says where it stands, that counts.
+   */
+  public static List<Check> of(DepartureState d, Map<PointId, List<Statement>> statements) {
+    return d.pack().takeoff().stream().map(usual -> new Check(
+        wanted(d, usual), d.pack().name(usual.point()),
+        Optional.ofNullable(statements.get(usual.point())).map(List::getLast))).toList();
+  }
+
+  private static State wanted(DepartureState d, State usual) {
+    return d.pack().point(usual.point()).flatMap(p -> p.agreed().flatMap(d.entries()::agreed)
+        .filter(p.states()::contains)).map(agreed -> new State(usual.point(), agreed)).orElse(usual);
   }
 }

@@ -76,9 +76,9 @@ public final class Admission {
       case Event.FigureTaken e -> figures.taken(e);
       case Event.LoadSheetTaken e -> figures.sheet(e);
       case Event.DeIced e -> figures.deIced(e);
-      case Event.RunwayReported e -> Optional.empty();
-      case Event.TowerWindSaid e -> Optional.empty();
-      case Event.TakeoffChosen e -> Optional.empty();
+      case Event.RunwayReported e -> figures.runway(e);
+      case Event.TowerWindSaid e -> figures.tower(e);
+      case Event.TakeoffChosen e -> figures.chosen(e);
       case Event.FiguresWorked e -> byServerAlone();
       case Event.FigureDiffered e -> byServerAlone();
       case Event.DaySet e -> Optional.empty();

@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.Optional;
+import java.util.OptionalInt;
 import neatlanyard.core.figures.LoadSheet;
 import neatlanyard.core.figures.entry.CriticalFigure;
 import neatlanyard.core.fleet.Flight;
@@ -21,6 +22,11 @@ import neatlanyard.core.state.FigureEntries;
 /** What is asked of the figures and of what they are worked out from. */
 final class FiguresAdmission {
   private static final int LONGEST_FIGURE = 12;
+  private static final int MOST_CODE = 6;
+  private static final int DEEPEST_MM = 300;
+  private static final int PERCENT = 100;
+  private static final int FULL_CIRCLE = 360;
+  private static final int MOST_KT = 150;
   private static final Duration LONGEST_DE_ICED = Duration.ofHours(24);
 
   private final Attempt attempt;
@@ -30,12 +36,14 @@ final class FiguresAdmission {
   }
 
   Optional<Refusal> entered(Event.FigureEntered e) {
-    return typed(e.value()).or(() -> owned(e.figure()));
+    return typed(e.figure(), e.value()).or(() -> owned(e.figure()));
   }
 
-  private static Optional<Refusal> typed(String value) {
-    return value.matches("[0-9A-Za-z.,\u2212 -]{1," + LONGEST_FIGURE + "}") && !value.isBlank() ? Optional.empty()
-        : no(RefusalCode.NOT_A_FIGURE, "That is no figure: 1 to %d digits or letters.".formatted(LONGEST_FIGURE),
+  private static Optional<Refusal> typed(CriticalFigure figure, String value) {
+    boolean good = value.length() <= LONGEST_FIGURE && !value.isBlank()
+        && value.matches(figure.number() ? " *[-\u2212]?[0-9][0-9 ]*([.,][0-9]{1,3})?" : "[0-9A-Za-z ]*");
+    return good ? Optional.empty() : no(RefusalCode.NOT_A_FIGURE,
+        "That is no figure: 1 to %d digits or letters.".formatted(LONGEST_FIGURE),
         "Enter it again.");
   }
 
@@ -47,11 +55,40 @@ final class FiguresAdmission {
   }
 
   Optional<Refusal> taken(Event.FigureTaken e) {
-    return typed(e.value()).or(() -> owned(e.figure())).or(() -> attempt.commander("takes a figure that differs"))
+    return typed(e.figure(), e.value()).or(() -> owned(e.figure()))
+        .or(() -> attempt.commander("takes a figure that differs"))
         .or(() -> words("reason", e.words())).or(() -> attempt.now().entries().standing(e.figure())
         == FigureEntries.Standing.DIFFERS ? Optional.empty()
         : no(RefusalCode.NOT_DIFFERING, "Nothing differs in the %s.".formatted(e.figure().words()),
         "Each enters it alone; what differs then, the commander may take."));
+  }
+
+  Optional<Refusal> runway(Event.RunwayReported e) {
+    boolean good = e.condition().thirds().stream().allMatch(t -> within(t.code(), 0, MOST_CODE)
+        && within(t.depthMm(), 0, DEEPEST_MM) && within(t.coveragePercent(), 0, PERCENT));
+    return good ? Optional.empty() : no(RefusalCode.NOT_A_FIGURE,
+        "A code is 0 to 6, a depth 0 to %d mm, a coverage 0 to 100 per cent.".formatted(DEEPEST_MM),
+        "Look at the report again.");
+  }
+
+  Optional<Refusal> tower(Event.TowerWindSaid e) {
+    boolean good = e.wind().isEmpty() || within(e.wind().get().fromMagneticDeg(), 0, FULL_CIRCLE)
+        && e.wind().get().speedKt() >= 0 && e.wind().get().speedKt() <= MOST_KT
+        && within(e.wind().get().gustKt(), e.wind().get().speedKt(), MOST_KT);
+    return good ? Optional.empty() : no(RefusalCode.NOT_A_FIGURE,
+        "A wind is from 0 to 360 degrees, 0 to %d kt, and a gust is more than the wind.".formatted(MOST_KT),
+        "Ask the tower again.");
+  }
+
+  Optional<Refusal> chosen(Event.TakeoffChosen e) {
+    boolean good = e.choice().intersection().orElse("").length() <= LONGEST_FIGURE
+        && e.choice().flap().orElse("").length() <= LONGEST_FIGURE;
+    return good ? Optional.empty()
+        : no(RefusalCode.NOT_A_FIGURE, "No intersection and no flap has so long a name.", "Choose it from the list.");
+  }
+
+  private static boolean within(OptionalInt value, int least, int most) {
+    return value.isEmpty() || value.getAsInt() >= least && value.getAsInt() <= most;
   }
 
   Optional<Refusal> sheet(Event.LoadSheetTaken e) {

@@ -54,7 +54,7 @@ public final class Picture {
     this.stale = Once.of(() -> Stale.of(state, positions()));
     this.standing = Once.of(() -> new Standing(state, tags(), stale.get()));
     this.beads = Once.of(() -> Bead.of(state, standing()));
-    this.takeoff = Once.of(() -> TakeoffConfiguration.of(state.pack(), positions()));
+    this.takeoff = Once.of(() -> TakeoffConfiguration.of(state, positions()));
     this.unfinished = Once.of(() -> Cord.loose(state, TieOff.unfinished(state, standing())));
   }
 

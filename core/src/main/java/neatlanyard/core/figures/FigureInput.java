@@ -5,7 +5,7 @@ import java.util.Objects;
 import java.util.Set;
 import neatlanyard.core.figures.entry.CriticalFigure;
 
-/** Something the figures are worked out from. When it changes, what rests on it is worked out anew, and nothing else. */
+/** What the figures are worked out from. When it changes, what rests on it is worked out anew, and nothing else. */
 public enum FigureInput {
   WIND("wind"),
   TEMPERATURE("temperature"),

@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import neatlanyard.core.figures.entry.CriticalFigure;
 import neatlanyard.core.fleet.Equipment;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.fleet.SubType;
@@ -206,7 +207,9 @@ public final class PackReader {
 
   private Point point(Doc doc, PlaceId at, boolean control, String field) {
     Point point = new Point(doc.of("id", PointId::new, "x"), doc.text("name"), at, control,
-        doc.yes("lights-test", true), doc.values(field, s -> s, "x"));
+        doc.yes("lights-test", true),
+        doc.has("agreed") ? Optional.of(doc.one("agreed", CriticalFigure.class)) : Optional.empty(),
+        doc.values(field, s -> s, "x"));
     if (points.containsKey(point.id())) {
       doc.fault("id", "A control or indication '%s' exists already.".formatted(point.id()));
     }

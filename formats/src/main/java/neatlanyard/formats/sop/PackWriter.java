@@ -170,6 +170,7 @@ public final class PackWriter {
   private static Map<String, Object> point(Point p, String states) {
     Map<String, Object> m = fields("id", p.id().value(), "name", p.name(), states, p.states());
     unless(m, "lights-test", p.lightsTested(), false);
+    p.agreed().ifPresent(f -> m.put("agreed", Doc.written(f)));
     return m;
   }
 

@@ -8,7 +8,9 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Random;
 import java.util.Set;
@@ -21,6 +23,23 @@ import neatlanyard.core.dispatch.DispatchList;
 import neatlanyard.core.dispatch.EntryId;
 import neatlanyard.core.dispatch.Severity;
 import neatlanyard.core.dispatch.Verdict;
+import neatlanyard.core.figures.BrakingAction;
+import neatlanyard.core.figures.Contaminant;
+import neatlanyard.core.figures.Difference;
+import neatlanyard.core.figures.FigureInput;
+import neatlanyard.core.figures.FiguresAsked;
+import neatlanyard.core.figures.FuelPlan;
+import neatlanyard.core.figures.Holdover;
+import neatlanyard.core.figures.Limit;
+import neatlanyard.core.figures.LoadSheet;
+import neatlanyard.core.figures.RunwayCondition;
+import neatlanyard.core.figures.Thrust;
+import neatlanyard.core.figures.TowerWind;
+import neatlanyard.core.figures.WorkedOut;
+import neatlanyard.core.figures.entry.Cause;
+import neatlanyard.core.figures.entry.Comparison;
+import neatlanyard.core.figures.entry.CriticalFigure;
+import neatlanyard.core.figures.entry.Slip;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.CrewMember;
@@ -30,6 +49,7 @@ import neatlanyard.core.fleet.FlightId;
 import neatlanyard.core.fleet.Role;
 import neatlanyard.core.fleet.Rostered;
 import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.fleet.RunwayName;
 import neatlanyard.core.fleet.SubTypeId;
 import neatlanyard.core.fleet.Tail;
 import neatlanyard.core.fleet.TailId;
@@ -63,6 +83,10 @@ public class RecordTest {
   private static final Instant AT = Instant.parse("2027-01-14T07:25:00.123456Z");
   private static final CrewId MARSK = new CrewId("marsk");
   private static final StepId STEP = new StepId("wa-static-l");
+
+  private static final LoadSheet SHEET = new LoadSheet("Flight 14", new TailId("TL-DVA"), LocalDate.of(2027, 1, 14), 1,
+      new LoadSheet.Stated(15_290, 28.5, OptionalDouble.of(17_350), OptionalDouble.empty(), OptionalDouble.empty()),
+      Optional.of(new LoadSheet.Load(Map.of("front", 14), Map.of("aft", 480.5))), Map.of("left", 1_030.0), 60, 640);
 
   /** One event of each kind there is; the test below fails when a kind is added and not put here. */
   private static final List<Event> ONE_OF_EACH = List.of(
@@ -119,6 +143,24 @@ public class RecordTest {
               11.2)))),
           Optional.of(new Usage(104, 78.3)),
           new Schedule(LocalDate.of(2027, 1, 14), List.of(LocalDate.of(2027, 1, 15)), 4))),
+      new Event.RunwayReported(new RunwayCondition(List.of(new RunwayCondition.Third(
+          OptionalInt.of(3), Contaminant.WET_SNOW, OptionalInt.of(4), OptionalInt.empty())),
+          Optional.of(BrakingAction.MEDIUM_TO_POOR))),
+      new Event.TowerWindSaid(Optional.of(new TowerWind(OptionalInt.empty(), 5, OptionalInt.of(18)))),
+      new Event.LoadSheetTaken(SHEET, Optional.of(new FuelPlan(Map.of(FuelPlan.Part.FINAL_RESERVE, 410.0))),
+          OptionalDouble.of(17_420), "simulated"),
+      new Event.TakeoffChosen(new FiguresAsked.Choice(Optional.of(new RunwayName("09L")), Optional.of("N2"),
+          Optional.of("1"), Optional.of(new Thrust.Assumed(-4))), Optional.of(true), Optional.empty()),
+      new Event.DeIced(Optional.of(new Holdover.Applied("thick", "100/0", AT))),
+      new Event.FiguresWorked(new WorkedOut("2026-11", List.of(new WorkedOut.Figure(CriticalFigure.V1, "91")),
+          List.of(new Limit("stop", false, "too short", "14 CFR 25.113")), List.of(),
+          Set.of(FigureInput.WIND, FigureInput.LOAD),
+          Optional.of(new WorkedOut.Protection(AT, Optional.of(AT), Optional.empty(), "Holdover")))),
+      new Event.FigureEntered(CriticalFigure.V1, "91"),
+      new Event.FigureDiffered(new Difference(CriticalFigure.V1, Comparison.Verdict.SECOND_DIFFERS, Optional.of("91"),
+          List.of(new Difference.OfEntry(MARSK, "19", List.of(new Cause(Slip.DIGITS_SWAPPED, 0.99, "digits swapped")),
+          "too early")))),
+      new Event.FigureTaken(CriticalFigure.V1, "91", "by hand"),
       new Event.ChecklistStopped(new ProcedureId("before-takeoff")),
       new Event.ChecklistResumed(new ProcedureId("before-takeoff")),
       new Event.ControlsChecked("simulated aircraft", "ff", new Judgement(List.of(new Judgement.Finding(

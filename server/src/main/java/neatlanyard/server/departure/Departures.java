@@ -101,7 +101,8 @@ public class Departures {
 
   Departures(
       Flights flights, DepartureLog log, PackDesk packs, Reading reading, FleetDesk fleet, InstantSource clock,
-      ProgressViewer progress, JsonMapper json, TailStatus tails, TechDesk tech, FiguresRoom figures, FiguresDesk tables, PhotoDesk photos,
+      ProgressViewer progress, JsonMapper json, TailStatus tails, TechDesk tech, FiguresRoom figures,
+      FiguresDesk tables, PhotoDesk photos,
       MeterRegistry meters, Settings settings) {
     this.desks = new Desks(settings.departuresKept());
     this.presses = Timer.builder("lanyard.presses").description("From taking an event in until it is on the disk")

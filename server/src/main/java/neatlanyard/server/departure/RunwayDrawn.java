@@ -30,11 +30,13 @@ final class RunwayDrawn {
     DepartureFigures.EndWind on = f.ends().stream().filter(e -> e.wind().runway().equals(end.name())).findFirst()
         .orElseThrow();
     Runway runway = f.asked().from().runway(end.name()).orElseThrow();
-    return new TakeoffRunwayView(end.name().value(), t.of().words() + " thrust", end.declared().toraM(), runway.widthM(),
+    return new TakeoffRunwayView(end.name().value(), t.of().words() + " thrust", end.declared().toraM(),
+        runway.widthM(),
         runway.surface() == Runway.Surface.GRAVEL, begins, tightest.needed().whole(), tightest.what(),
         begins + tightest.availableM(), tightest.which(), tightest.leftM(), begins + t.placeM(t.v1()),
         begins + t.placeM(t.vr()), heading(),
-        from(), along(on.wind()), across(on.wind()), f.asked().condition().thirds().stream().map(FiguresViewer::third).toList(), intersections(),
+        from(), along(on.wind()), across(on.wind()),
+        f.asked().condition().thirds().stream().map(FiguresViewer::third).toList(), intersections(),
         t.held() && on.limits().stream().allMatch(l -> l.held()),
         "%s kg, by %s".formatted(Numbers.written(t.limiting().kg(), 0), t.limiting().by().words()));
   }

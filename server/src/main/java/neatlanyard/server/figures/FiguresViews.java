@@ -126,7 +126,8 @@ public final class FiguresViews {
    */
   public record TakeoffRunwayView(
       String runway, String take, int lengthM, int widthM, boolean gravel, int beginsM, int neededM,
-      String neededWhat, int availableM, String availableWhat, int leftM, int v1M, int vrM, String heading, Optional<Integer> windFromDeg,
+      String neededWhat, int availableM, String availableWhat, int leftM, int v1M, int vrM, String heading,
+      Optional<Integer> windFromDeg,
       String along, String across, List<ThirdView> thirds, List<IntersectionView> intersections, boolean held,
       String limiting) {}
 
