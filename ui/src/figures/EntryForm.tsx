@@ -1,6 +1,6 @@
 import { Button, Input } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
-import { useRef, useState, type KeyboardEvent } from 'react'
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
 import type { FigureView } from '../api.gen'
 import { Action } from '../app/Action'
 import { Key } from '../app/Key'
@@ -36,6 +36,8 @@ export const EntryForm = ({ draft, figure: f, choices, typed, onEnter }: EntryFo
   const [text, setText, dropText] = useDraft(draft)
   const [wrong, setWrong] = useState('')
   const input = useRef<HTMLInputElement>(null)
+  // Without moving the page: what is above it is looked at too.
+  useEffect(() => input.current?.focus({ preventScroll: true }), [])
   const enter = (value: string) => {
     const said = value.trim()
     const plain = f.digits ? said.replace(/[\s\u202f\u00a0]/g, '') : said.toUpperCase()
@@ -94,7 +96,6 @@ export const EntryForm = ({ draft, figure: f, choices, typed, onEnter }: EntryFo
             inputMode={f.digits ? 'decimal' : 'text'}
             autoComplete="off"
             value={text}
-            autoFocus
             rightSection={f.unit}
             rightSectionWidth={60}
             onKeyDown={f.digits ? lettersAreKeys : undefined}

@@ -22,6 +22,8 @@ const Hand = ({ entry }: { entry: EnteredView }) => (entry.seat ? <Pennant seats
 export const FigureCell = ({ figure: f, me, mine, current, zone, onChoose }: FigureCellProps) => {
   const entered = f.entries.some((e) => e.who === me)
   const others = f.entries.filter((e) => e.who !== me)
+  // By their seats, not by who was first.
+  const hands = [...f.entries].sort((a, b) => (a.seat ?? '').localeCompare(b.seat ?? ''))
   return (
     <li>
       <UnstyledButton
@@ -47,7 +49,7 @@ export const FigureCell = ({ figure: f, me, mine, current, zone, onChoose }: Fig
                 <>taken: {f.taken}</>
               ) : (
                 <>
-                  {f.entries.map((e) => (
+                  {hands.map((e) => (
                     <Hand key={e.who} entry={e} />
                   ))}
                   {f.entries[1] && clockTime(f.entries[1].at, zone)}
@@ -61,7 +63,7 @@ export const FigureCell = ({ figure: f, me, mine, current, zone, onChoose }: Fig
               {[...new Set(f.entries.map((e) => written(e.value ?? '')))].join(' / ')}
             </span>
             <span className={classes.who}>
-              {f.entries.map((e) => (
+              {hands.map((e) => (
                 <Hand key={e.who} entry={e} />
               ))}
               differs
@@ -75,7 +77,7 @@ export const FigureCell = ({ figure: f, me, mine, current, zone, onChoose }: Fig
               data-covered={entered || undefined}
             />
             <span className={classes.who}>
-              {f.entries.map((e) => (
+              {hands.map((e) => (
                 <Hand key={e.who} entry={e} />
               ))}
               {entered ? 'covered' : others[0] ? 'entered' : ''}

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import type { FigureView, FiguresView, PartView } from '../api.gen'
+import type { FigureView, FiguresView, PartView, WorkedView } from '../api.gen'
 import { Action } from '../app/Action'
 import { Fetching } from '../app/Fetching'
 import { ProblemNotice } from '../app/Notice'
@@ -227,7 +227,7 @@ export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStagePr
           ) : figure && mayEnter ? (
             <Entered figure={figure} me={me.id} onAgain={() => setAgain(figure.figure)} />
           ) : (
-            <Done all={all.length} settled={settled} seat={seat} />
+            <Done all={all.length} settled={settled} seat={seat} worked={worked} />
           )}
           {next && settled === all.length && (
             <div className={classes.actions}>
@@ -257,12 +257,32 @@ const Entered = ({ figure: f, me, onAgain }: { figure: FigureView; me: string; o
   )
 }
 
-const Done = ({ all, settled, seat }: { all: number; settled: number; seat: string }) => (
-  <p className={classes.soft} role="status">
-    {seat === ''
-      ? 'Take your seat to enter figures.'
-      : settled === all
-        ? 'All figures are agreed.'
-        : 'You have entered all of yours; what the other pilot has not entered is open still.'}
-  </p>
+interface DoneProps {
+  all: number
+  settled: number
+  seat: string
+  worked: WorkedView | undefined
+}
+
+/** Nothing is left to enter here: what it all comes to. */
+const Done = ({ all, settled, seat, worked }: DoneProps) => (
+  <>
+    <p className={classes.soft} role="status">
+      {seat === ''
+        ? 'Take your seat to enter figures.'
+        : settled === all
+          ? 'All figures are agreed.'
+          : 'You have entered all of yours; what the other pilot has not entered is open still.'}
+    </p>
+    {worked && (
+      <ul className={classes.facts}>
+        {worked.runway && <li>At most {worked.runway.limiting} today</li>}
+        {worked.proposed && <li>Proposed, {worked.proposed}</li>}
+        <li>{worked.wind}</li>
+        {worked.air.map((l) => (
+          <li key={l}>{l}</li>
+        ))}
+      </ul>
+    )}
+  </>
 )

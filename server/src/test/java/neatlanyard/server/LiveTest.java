@@ -56,7 +56,7 @@ public class LiveTest extends AbstractTestNGSpringContextTests {
   private static final class Listener implements AutoCloseable {
     private static final Map<String, String> KEYS =
         Map.of("beads", "stage", "tags", "key", "unfinished", "key", "seats", "seat", "finds", "id");
-    private static final Set<String> MAPS = Set.of("steps", "parts", "gates", "values", "allowed");
+    private static final Set<String> MAPS = Set.of("steps", "parts", "gates", "values", "allowed", "figures");
 
     private final BufferedReader in;
     final List<String> ids = new ArrayList<>();
