@@ -68,8 +68,16 @@ const nobody = (): Problem =>
     'What you entered is kept here and sent when it answers.',
   )
 
-/** Asks the server; a string body goes as text, bytes as bytes, anything else as JSON. Throws `Problem`. */
-export const ask = async <T>(method: 'GET' | 'POST' | 'DELETE', path: string, body?: unknown): Promise<T> => {
+/**
+ * Asks the server; a string body goes as text, bytes as bytes, anything else as JSON. Throws `Problem`; also when no
+ * answer has come within so many milliseconds, where that is said: a link that hangs fails by itself only after minutes.
+ */
+export const ask = async <T>(
+  method: 'GET' | 'POST' | 'DELETE',
+  path: string,
+  body?: unknown,
+  within?: number,
+): Promise<T> => {
   const send = async (): Promise<Response> => {
     const headers: Record<string, string> = { Accept: 'application/json' }
     if (method !== 'GET') {
@@ -84,6 +92,7 @@ export const ask = async <T>(method: 'GET' | 'POST' | 'DELETE', path: string, bo
             ? 'text/plain'
             : 'application/json'
     const init: RequestInit = { method, headers }
+    if (within !== undefined) init.signal = AbortSignal.timeout(within)
     if (body !== undefined)
       init.body = typeof body === 'string' || body instanceof ArrayBuffer ? body : JSON.stringify(body)
     try {

@@ -103,6 +103,13 @@ export const deviceName = (): string => {
   return made
 }
 
+/**
+ * So long an answer may take before it is asked for again, twice as long each time: what hangs on a dead link would
+ * hold up all that is said after it, and what is only slow must come through in the end.
+ */
+const ANSWER_MS = 12_000
+const LONGEST_ANSWER_MS = 180_000
+
 /** Told to the other tabs of the browser. */
 interface Told {
   box: string
@@ -261,9 +268,12 @@ export class Outbox {
     for (let some = await this.next(); some.length > 0; some = await this.next()) {
       const events = some.map(({ id, deviceAt, device, kind, body }) => ({ id, deviceAt, device, kind, body }))
       try {
-        const answers = await ask<Answered[] | undefined>('POST', `/api/departures/${this.departure}/outbox`, {
-          events,
-        })
+        const answers = await ask<Answered[] | undefined>(
+          'POST',
+          `/api/departures/${this.departure}/outbox`,
+          { events },
+          Math.min(LONGEST_ANSWER_MS, ANSWER_MS * 2 ** this.tries),
+        )
         if (!answers?.length) throw new Problem(0, 'no-answer', 'The server said nothing of it.', 'It is sent again.')
         await this.answered(some, answers)
         this.tries = 0
