@@ -1,8 +1,9 @@
-import { Button, Checkbox, NativeSelect, TextInput } from '@mantine/core'
+import { Checkbox, NativeSelect, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import type { FiguresView } from '../api.gen'
 import { Action } from '../app/Action'
 import { numberOf } from '../app/number'
+import { Panel } from './Panel'
 import classes from './Figures.module.css'
 
 interface Third {
@@ -59,8 +60,18 @@ export const ConditionForm = ({ figures, onSay, onBack }: ConditionFormProps) =>
     })
   }
   return (
-    <section className={classes.panel} aria-label="Runway condition">
-      <h2>How is the runway?</h2>
+    <Panel
+      title="How is the runway?"
+      wrong={wrong}
+      onBack={onBack}
+      actions={
+        <>
+          <Action hotkey="alt+Enter" shown="alt enter" onAct={() => say(thirds, braking)}>
+            So it was reported
+          </Action>
+        </>
+      }
+    >
       <div className={classes.ways}>
         <Action hotkey="alt+d" shown="alt d" main onAct={() => say([DRY], '')}>
           Dry
@@ -117,17 +128,6 @@ export const ConditionForm = ({ figures, onSay, onBack }: ConditionFormProps) =>
           onChange={(e) => setBraking(e.currentTarget.value)}
         />
       </div>
-      {wrong && (
-        <p role="alert" className={classes.bad}>
-          {wrong}
-        </p>
-      )}
-      <div className={classes.ways}>
-        <Action hotkey="alt+Enter" shown="alt enter" onAct={() => say(thirds, braking)}>
-          So it was reported
-        </Action>
-        <Button onClick={onBack}>Back</Button>
-      </div>
-    </section>
+    </Panel>
   )
 }

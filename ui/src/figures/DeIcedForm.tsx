@@ -3,6 +3,7 @@ import { useState } from 'react'
 import type { FiguresView } from '../api.gen'
 import { clockTime, serverNow } from '../app/clock'
 import { numberOf } from '../app/number'
+import { Panel } from './Panel'
 import classes from './Figures.module.css'
 
 interface DeIcedFormProps {
@@ -35,8 +36,23 @@ export const DeIcedForm = ({ figures, zone, disabled, onSay, onBack }: DeIcedFor
     onSay({ applied: { fluid, mix: mix || mixes[0], 'last-began': began } })
   }
   return (
-    <section className={classes.panel} aria-label="De-icing">
-      <h2>De-iced?</h2>
+    <Panel
+      title="De-iced?"
+      wrong={wrong}
+      onBack={onBack}
+      actions={
+        <>
+          <Button variant="main" disabled={disabled || fluid === ''} onClick={say}>
+            It was de-iced so
+          </Button>
+          {figures.given.deIced && (
+            <Button disabled={disabled} onClick={() => onSay({ applied: null })}>
+              It was not
+            </Button>
+          )}
+        </>
+      }
+    >
       {figures.given.deIced && (
         <p>
           {figures.given.deIced.fluid} {figures.given.deIced.mix}, begun {clockTime(figures.given.deIced.began, zone)}
@@ -72,22 +88,6 @@ export const DeIcedForm = ({ figures, zone, disabled, onSay, onBack }: DeIcedFor
           />
         </div>
       )}
-      {wrong && (
-        <p role="alert" className={classes.bad}>
-          {wrong}
-        </p>
-      )}
-      <div className={classes.ways}>
-        <Button variant="main" disabled={disabled || fluid === ''} onClick={say}>
-          It was de-iced so
-        </Button>
-        {figures.given.deIced && (
-          <Button disabled={disabled} onClick={() => onSay({ applied: null })}>
-            It was not
-          </Button>
-        )}
-        <Button onClick={onBack}>Back</Button>
-      </div>
-    </section>
+    </Panel>
   )
 }

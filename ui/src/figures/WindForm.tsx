@@ -2,6 +2,7 @@ import { Button, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { numberOf } from '../app/number'
 import type { FiguresView } from '../api.gen'
+import { Panel } from './Panel'
 import classes from './Figures.module.css'
 
 interface WindFormProps {
@@ -30,8 +31,23 @@ export const WindForm = ({ figures, disabled, onSay, onBack }: WindFormProps) =>
     onSay({ wind: { 'from-magnetic-deg': f, 'speed-kt': s, 'gust-kt': g } })
   }
   return (
-    <section className={classes.panel} aria-label="Tower wind">
-      <h2>Wind by the tower</h2>
+    <Panel
+      title="Wind by the tower"
+      wrong={wrong}
+      onBack={onBack}
+      actions={
+        <>
+          <Button variant="main" disabled={disabled} onClick={say}>
+            Count this wind
+          </Button>
+          {figures.given.tower && (
+            <Button disabled={disabled} onClick={() => onSay({ wind: null })}>
+              The report's again
+            </Button>
+          )}
+        </>
+      }
+    >
       <p className={classes.soft}>Counted now: {figures.worked?.wind ?? 'the report'}</p>
       <div className={classes.row4}>
         <TextInput
@@ -53,22 +69,6 @@ export const WindForm = ({ figures, disabled, onSay, onBack }: WindFormProps) =>
           onChange={(e) => setGust(e.currentTarget.value)}
         />
       </div>
-      {wrong && (
-        <p role="alert" className={classes.bad}>
-          {wrong}
-        </p>
-      )}
-      <div className={classes.ways}>
-        <Button variant="main" disabled={disabled} onClick={say}>
-          Count this wind
-        </Button>
-        {figures.given.tower && (
-          <Button disabled={disabled} onClick={() => onSay({ wind: null })}>
-            The report's again
-          </Button>
-        )}
-        <Button onClick={onBack}>Back</Button>
-      </div>
-    </section>
+    </Panel>
   )
 }

@@ -101,6 +101,11 @@ public record DepartureFigures(
     return limits().stream().allMatch(Limit::held);
   }
 
+  /** Whether the wind on the runway of an option is within its limits. */
+  public boolean windHolds(TakeoffOption option) {
+    return ends.stream().filter(e -> e.wind.runway().equals(option.of().end().name())).allMatch(EndWind::held);
+  }
+
   /** One departure being worked out. */
   private static final class Working {
     private final TypeFigures type;
