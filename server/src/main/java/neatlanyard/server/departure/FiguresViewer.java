@@ -206,7 +206,8 @@ class FiguresViewer {
         case Takeoff.Result.Figures t -> t.figures().of();
         case Takeoff.Result.None n -> n.of();
       });
-      return f.options().stream().flatMap(r -> r.good().stream()).filter(f::windHolds).map((TakeoffOption o) -> new OptionView(
+      return f.options().stream().flatMap(r -> r.good().stream()).filter(f::windHolds)
+          .map((TakeoffOption o) -> new OptionView(
           o.of().end().name().value(), o.of().from().map(Runway.Intersection::name).orElse(""), o.of().flap(),
           o.of().thrust().words(), o.of().thrust().code(), o.stopMarginM(), "%s kg, %s".formatted(
           whole(o.limiting().kg()), o.limiting().by().words()), used.filter(o.of()::equals).isPresent())).toList();
