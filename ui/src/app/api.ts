@@ -70,7 +70,7 @@ const nobody = (): Problem =>
 
 /**
  * Asks the server; a string body goes as text, bytes as bytes, anything else as JSON. Throws `Problem`; also when no
- * answer has come within so many milliseconds, where that is said: a link that hangs fails by itself only after minutes.
+ * answer has come within so many milliseconds, where that is said: a link that hangs fails by itself after minutes.
  */
 export const ask = async <T>(
   method: 'GET' | 'POST' | 'DELETE',

@@ -64,6 +64,7 @@ export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStagePr
   const figure = all.find((f) => f.figure === chosen) ?? all.find(toEnter) ?? differing
   const settled = all.filter((f) => f.value !== undefined || f.notToday).length
   const disabled = tiedOff || seat === ''
+  const asked = all.filter((f) => f.again !== '' && f.value === undefined).length
   const say = (kind: string, label: string) => (body: Record<string, unknown>) => {
     outbox.put(kind, body, label)
     setPanel('')
@@ -141,6 +142,12 @@ export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStagePr
       {figures && figures.missing.length > 0 && (
         <p className={classes.soft} role="status">
           {figures.missing.join(' ')}
+        </p>
+      )}
+      {figures && figures.changed.length > 0 && (
+        <p className={classes.soft} role="status">
+          Worked out anew: another {figures.changed.map((c) => c.replaceAll('-', ' ')).join(', ')}.{' '}
+          {asked === 0 ? 'All that was agreed still comes out.' : `${asked} to be entered again.`}
         </p>
       )}
       {worked?.runway && <RunwayDrawing runway={worked.runway} />}

@@ -114,7 +114,7 @@ public class FirstStartTest {
   }
 
   private static Path faulty() throws IOException {
-    Path file = Files.createTempFile("faulty", ".yaml");
+    Path file = Files.createTempFile(Application.temporary(), "faulty", ".yaml");
     Files.writeString(file, Files.readString(Application.ROOT.resolve("demo/packs/dovrin-46.yaml"))
         .replace("at: nose-left", "at: nowhere"));
     return file;

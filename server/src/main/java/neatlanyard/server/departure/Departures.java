@@ -320,7 +320,7 @@ public class Departures {
         tellOfTail(desk);
         workOut(desk);
       }
-      case Event.FigureEntered e -> figures.tellDifferences(desk, BY_SERVER, before(desk.state().opened().flight()));
+      case Event.FigureEntered e -> figures.tellDifferences(desk, BY_SERVER, () -> before(desk));
       case Event.TiedOff e -> settle(desk);
       default -> {
         if (FiguresRoom.restsOn(event)) {
@@ -343,8 +343,12 @@ public class Departures {
     workOut(desk);
   }
 
+  private List<DepartureState> before(DepartureDesk desk) {
+    return before(desk.state().opened().flight());
+  }
+
   private void workOut(DepartureDesk desk) {
-    figures.workOut(desk, BY_SERVER, before(desk.state().opened().flight()));
+    figures.workOut(desk, BY_SERVER, () -> before(desk));
   }
 
   private void tailChanged(TailId tail) {
@@ -353,7 +357,7 @@ public class Departures {
 
   /** Writes how the tail's log stands, where that is not what the departure knows. */
   private void tellOfTail(DepartureDesk desk) {
-    List<DepartureState> before = before(desk.state().opened().flight());
+    List<DepartureState> before = before(desk);
     desk.note(now -> {
       TechState state = tails.state(now, before);
       return now.tiedOff().isPresent() || state.equals(now.tech()) ? Optional.empty()

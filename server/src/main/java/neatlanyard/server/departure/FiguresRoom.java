@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.WeakHashMap;
+import java.util.function.Supplier;
 import neatlanyard.core.departure.TodaysFigures.Basis;
 import neatlanyard.core.departure.TodaysFigures;
 import neatlanyard.core.figures.DepartureFigures;
@@ -49,9 +50,9 @@ class FiguresRoom {
   /**
    * Writes what comes of it, where that is not what the departure knows, and why entries differ.
    *
-   * @param before departures of the tail that left before, the newest first
+   * @param before departures of the tail that left before, the newest first; asked for only where entries differ
    */
-  void workOut(DepartureDesk departure, CrewId by, List<DepartureState> before) {
+  void workOut(DepartureDesk departure, CrewId by, Supplier<List<DepartureState>> before) {
     departure.note(d -> {
       if (d.tiedOff().isPresent()) {
         return Optional.empty();
@@ -65,16 +66,19 @@ class FiguresRoom {
   }
 
   /** Writes of every figure that differs why it does, once. */
-  void tellDifferences(DepartureDesk departure, CrewId by, List<DepartureState> before) {
-    boolean more = true;
+  void tellDifferences(DepartureDesk departure, CrewId by, Supplier<List<DepartureState>> before) {
+    boolean more = untold(departure.state());
+    List<DepartureState> earlier = more ? before.get() : List.of();
     while (more) {
       long number = departure.state().lastNumber();
-      departure.note(d -> d.tiedOff().isPresent() || d.entries().touched().allMatch(
-          f -> d.entries().untold(f).isEmpty()) ? Optional.empty()
-          : TodaysFigures.differing(d, figures(d), figure -> before.stream().flatMap(b ->
-              b.entries().agreed(figure).stream()).findFirst()), by);
+      departure.note(d -> untold(d) ? TodaysFigures.differing(d, figures(d), figure -> earlier.stream()
+          .flatMap(b -> b.entries().agreed(figure).stream()).findFirst()) : Optional.empty(), by);
       more = departure.state().lastNumber() > number;
     }
+  }
+
+  private static boolean untold(DepartureState d) {
+    return d.tiedOff().isEmpty() && d.entries().touched().anyMatch(f -> d.entries().untold(f).isPresent());
   }
 
   private Optional<DepartureFigures> figures(DepartureState d) {

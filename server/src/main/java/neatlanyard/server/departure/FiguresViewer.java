@@ -69,7 +69,7 @@ class FiguresViewer {
     Basis basis = room.basis(d);
     TodaysFigures.Result result = TodaysFigures.of(d, basis);
     return new FiguresView(d.lastNumber(), result.missing(), basis.type().map(TypeFigures::edition).orElse(""),
-        FigureReader.alone(d), given(d.given()), choices(basis),
+        FigureReader.alone(d), List.copyOf(d.entries().worked().changed()), given(d.given()), choices(basis),
         result.figures().map(f -> new Drawn(d, f).worked()));
   }
 

@@ -50,11 +50,12 @@ public final class FiguresViews {
    * @param number of the last entry of the log
    * @param missing why nothing is worked out, a sentence each
    * @param tables edition of the type's figures; empty where there are none
+   * @param changed what was another when they were worked out last; empty the first time
    * @param alone whether each pilot enters alone; else one types and the other looks
    */
   public record FiguresView(
-      long number, List<String> missing, String tables, boolean alone, GivenView given, ChoicesView choices,
-      Optional<WorkedView> worked) {}
+      long number, List<String> missing, String tables, boolean alone, List<FigureInput> changed, GivenView given,
+      ChoicesView choices, Optional<WorkedView> worked) {}
 
   /**
    * What the crew has given.
