@@ -32,8 +32,7 @@ export const Arithmetic = ({ figures, figure, onBack }: ArithmeticProps) => {
       )}
       {figure && figure.restsOn.length > 0 && (
         <p className={classes.soft}>
-          Rests on {figure.restsOn.map((r) => r.replaceAll('-', ' ')).join(', ')}: when one of these is another, it is
-          worked out anew.
+          Rests on {figure.restsOn.join(', ')}: when one of these is another, it is worked out anew.
         </p>
       )}
       {w && (

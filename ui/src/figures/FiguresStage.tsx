@@ -146,7 +146,7 @@ export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStagePr
       )}
       {figures && figures.changed.length > 0 && (
         <p className={classes.soft} role="status">
-          Worked out anew: another {figures.changed.map((c) => c.replaceAll('-', ' ')).join(', ')}.{' '}
+          Worked out anew: another {figures.changed.join(', ')}.{' '}
           {asked === 0 ? 'All that was agreed still comes out.' : `${asked} to be entered again.`}
         </p>
       )}

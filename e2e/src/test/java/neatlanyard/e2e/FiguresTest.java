@@ -69,6 +69,7 @@ public class FiguresTest extends AtTheDemo {
       Papers.stands(ida, stays, "agreed");
     }
     Papers.enter(wren, "v1", "89");
+    wren.page.evaluate("document.querySelector('main').scrollTo(0, 0)");
     wren.picture("figures-day");
     Papers.enter(ida, "v1", "89");
     Papers.stands(wren, "v1", "agreed");

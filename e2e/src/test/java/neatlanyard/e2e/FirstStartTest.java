@@ -40,7 +40,7 @@ public class FirstStartTest {
       String hers = given(admin, "Wren Adeyo");
       publish(browser, app, given(admin, "Bas Orrin"), given(admin, "Mette Rand"));
       bring(admin, "Flights", Application.ROOT.resolve("demo/flights.yaml"));
-      assertThat(admin.page.getByText("Flights brought in. 3 flights.")).isVisible();
+      assertThat(admin.page.getByText("Flights brought in. 4 flights.")).isVisible();
 
       Crew wren = Crew.at(browser, app, ColorScheme.LIGHT);
       signIn(wren, "adeyo", hers);

@@ -73,7 +73,7 @@ public class SecondTypeTest extends AtTheDemo {
     assertThat(ida.tag("Find without a decision")).not().isVisible();
     LargerType.says(wren, "measured", Map.of("step", "fi-centre", "value", 25));
     ida.page.navigate(app.url() + "/departures/larger?stage=figures");
-    assertThat(ida.page.getByText("each alone, compared")).isVisible();
+    assertThat(ida.heading("Figures · 0 of 10 agreed")).isVisible();
     ida.key("]");
     ida.page.locator("main h1").waitFor();
     ida.lookAhead("Pitch trim");

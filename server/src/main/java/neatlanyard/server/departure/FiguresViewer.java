@@ -14,6 +14,7 @@ import neatlanyard.core.departure.TodaysFigures;
 import neatlanyard.core.figures.Contaminant;
 import neatlanyard.core.figures.CriticalValues;
 import neatlanyard.core.figures.DepartureFigures;
+import neatlanyard.core.figures.FigureInput;
 import neatlanyard.core.figures.Holdover;
 import neatlanyard.core.figures.Limit;
 import neatlanyard.core.figures.LoadSheet;
@@ -69,7 +70,7 @@ class FiguresViewer {
     Basis basis = room.basis(d);
     TodaysFigures.Result result = TodaysFigures.of(d, basis);
     return new FiguresView(d.lastNumber(), result.missing(), basis.type().map(TypeFigures::edition).orElse(""),
-        FigureReader.alone(d), List.copyOf(d.entries().worked().changed()), given(d.given()), choices(basis),
+        FigureReader.alone(d), d.entries().worked().changed().stream().map(FigureInput::words).toList(), given(d.given()), choices(basis),
         result.figures().map(f -> new Drawn(d, f).worked()));
   }
 

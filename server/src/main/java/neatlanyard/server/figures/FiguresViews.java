@@ -4,7 +4,6 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import neatlanyard.core.figures.FigureInput;
 import neatlanyard.core.figures.RunwayState;
 import neatlanyard.core.figures.entry.Comparison;
 import neatlanyard.core.figures.entry.CriticalFigure;
@@ -30,7 +29,7 @@ public final class FiguresViews {
   public record FigureView(
       CriticalFigure figure, String words, String unit, boolean digits, String step, FigureEntries.Standing standing,
       boolean notToday, boolean covered, List<EnteredView> entries, Optional<String> value, String again,
-      String taken, List<FigureInput> restsOn, Optional<FigureDifferenceView> difference) {}
+      String taken, List<String> restsOn, Optional<FigureDifferenceView> difference) {}
 
   /** @param value empty while it is covered */
   public record EnteredView(String by, String who, Optional<Seat> seat, Instant at, Optional<String> value) {}
@@ -54,7 +53,7 @@ public final class FiguresViews {
    * @param alone whether each pilot enters alone; else one types and the other looks
    */
   public record FiguresView(
-      long number, List<String> missing, String tables, boolean alone, List<FigureInput> changed, GivenView given,
+      long number, List<String> missing, String tables, boolean alone, List<String> changed, GivenView given,
       ChoicesView choices, Optional<WorkedView> worked) {}
 
   /**
