@@ -63,7 +63,8 @@ final class FigureReader {
     return new FigureView(figure, figure.words(), figure.unit(), digits(figure), item.step().id().value(), standing,
         entries.notToday(figure), covered, of.entries().stream().map(e -> entered(e, covered)).toList(),
         entries.agreed(figure), standing.settled() ? "" : of.again().map(StepNotes.Change::words).orElse(""),
-        of.taken().map(t -> t.event().words()).orElse(""), FigureInput.of(figure).stream().map(FigureInput::words).toList(),
+        of.taken().map(t -> t.event().words()).orElse(""),
+        FigureInput.of(figure).stream().map(FigureInput::words).toList(),
         entries.difference(figure).map(this::difference));
   }
 

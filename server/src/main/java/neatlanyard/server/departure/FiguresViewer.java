@@ -70,7 +70,8 @@ class FiguresViewer {
     Basis basis = room.basis(d);
     TodaysFigures.Result result = TodaysFigures.of(d, basis);
     return new FiguresView(d.lastNumber(), result.missing(), basis.type().map(TypeFigures::edition).orElse(""),
-        FigureReader.alone(d), d.entries().worked().changed().stream().map(FigureInput::words).toList(), given(d.given()), choices(basis),
+        FigureReader.alone(d), d.entries().worked().changed().stream().map(FigureInput::words).toList(),
+        given(d.given()), choices(basis),
         result.figures().map(f -> new Drawn(d, f).worked()));
   }
 
