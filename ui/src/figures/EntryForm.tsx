@@ -19,13 +19,14 @@ interface EntryFormProps {
   onEnter: (value: string) => void
 }
 
-/** Digits alone are typed here: a letter is the key of something else on the screen, and does that. */
-const lettersAreKeys = (e: KeyboardEvent<HTMLInputElement>) => {
-  if (!/^[a-z]$/.test(e.key) || e.ctrlKey || e.altKey || e.metaKey) return
+/** Digits alone are typed here: any other sign is the key of something else on the screen, and does that. */
+const othersAreKeys = (e: KeyboardEvent<HTMLInputElement>) => {
+  const { key, code, shiftKey } = e
+  if (key.length !== 1 || /[\d.,\u2212\s-]/.test(key) || e.ctrlKey || e.altKey || e.metaKey) return
   e.preventDefault()
   e.currentTarget.blur()
   document.documentElement.dispatchEvent(
-    new globalThis.KeyboardEvent('keydown', { key: e.key, code: e.code, bubbles: true }),
+    new globalThis.KeyboardEvent('keydown', { key, code, shiftKey, bubbles: true }),
   )
 }
 
@@ -98,7 +99,7 @@ export const EntryForm = ({ draft, figure: f, choices, typed, onEnter }: EntryFo
             value={text}
             rightSection={f.unit}
             rightSectionWidth={60}
-            onKeyDown={f.digits ? lettersAreKeys : undefined}
+            onKeyDown={f.digits ? othersAreKeys : undefined}
             onChange={(e) => {
               setText(e.currentTarget.value)
               setWrong('')
