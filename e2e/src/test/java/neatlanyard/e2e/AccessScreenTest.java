@@ -31,7 +31,6 @@ public class AccessScreenTest extends AtTheDemo {
     Locator row = admin.page.locator("tr").filter(new Locator.FilterOptions().setHasText("holm, first officer"));
     assertThat(row).containsText("signed in on 1 device");
     admin.readable();
-    admin.picture("access-day");
     row.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take away")).click();
     assertThat(row).containsText("signed in on 1 device");
     row.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Press again: Petra Holm is out")).click();

@@ -172,7 +172,6 @@ public class ProceduresTest extends AtTheDemo {
     orrin.page.getByLabel("Tail").last().selectOption("TL-DVC");
     assertThat(orrin.page.getByText("freight door fitted").first()).isVisible();
     assertThat(orrin.heading("12 steps differ")).isVisible();
-    orrin.picture("cards-day");
     orrin.page.getByLabel("Tail").last().selectOption("TL-DVA");
     assertThat(orrin.heading("Nothing differs")).isVisible();
   }

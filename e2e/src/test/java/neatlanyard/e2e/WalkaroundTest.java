@@ -259,7 +259,6 @@ public class WalkaroundTest extends AtTheDemo {
     wren.enter("4,2");
     assertThat(wren.page.getByText("4.2 mm stands out")).isVisible();
     assertThat(wren.page.getByText("landings left")).isVisible();
-    wren.picture("reading-phone");
   }
 
   @Test
