@@ -137,6 +137,11 @@ export const ChecklistStage = ({ live, part, next, onGo }: ChecklistStageProps) 
             {!(value?.back && mine) && (
               <p className={classes.response}>{value?.back ? `${value.shown}, by ${value.from}` : item.response}</p>
             )}
+            {value && !value.back && value.accepted.length > 0 && (
+              <p className={classes.part}>
+                {value.shown}, {value.from}
+              </p>
+            )}
             <StepRemarks view={view} item={item} />
             <p className={classes.owner}>
               <Pennant seats={item.seats} />{' '}
