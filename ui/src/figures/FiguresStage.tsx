@@ -183,7 +183,7 @@ export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStagePr
               departure={view.header.id}
               figures={figures}
               disabled={disabled}
-              onTaken={back}
+              onTaken={() => setPanel((p) => (p === 'sheet' ? '' : p))}
               onBack={back}
             />
           ) : figures && panel === 'take-off' ? (
