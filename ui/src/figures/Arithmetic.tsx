@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core'
 import type { FigureView, FiguresView } from '../api.gen'
-import { first } from './words'
+import { first } from '../app/words'
 import classes from './Figures.module.css'
 
 interface ArithmeticProps {

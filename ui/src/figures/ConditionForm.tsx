@@ -1,17 +1,25 @@
 import { Checkbox, NativeSelect, TextInput } from '@mantine/core'
 import { useState } from 'react'
-import type { FiguresView } from '../api.gen'
+import type { FiguresView, ThirdView } from '../api.gen'
 import { Action } from '../app/Action'
 import { numberOf } from '../app/number'
 import { Panel } from './Panel'
 import classes from './Figures.module.css'
 
 interface Third {
-  contaminant: string
+  contaminant: ThirdView['contaminant']
   code: string
   depth: string
   coverage: string
 }
+
+/** As it was reported last, so that one third can be another without saying the others again. */
+const given = (t: ThirdView): Third => ({
+  contaminant: t.contaminant,
+  code: String(t.code ?? ''),
+  depth: String(t.depthMm ?? ''),
+  coverage: String(t.coveragePercent ?? ''),
+})
 
 const DRY: Third = { contaminant: 'dry', code: '', depth: '', coverage: '' }
 const BRAKING = ['', 'good', 'good-to-medium', 'medium', 'medium-to-poor', 'poor', 'less-than-poor']
@@ -30,8 +38,10 @@ const whole = (text: string, least: number, most: number): number | null | undef
 
 /** How the runway is, as it was reported: for the whole of it or by thirds, and what a pilot said of the brakes. */
 export const ConditionForm = ({ figures, onSay, onBack }: ConditionFormProps) => {
-  const [thirds, setThirds] = useState<Third[]>([DRY])
-  const [braking, setBraking] = useState('')
+  const [thirds, setThirds] = useState<Third[]>(() =>
+    figures.given.thirds.length > 0 ? figures.given.thirds.map(given) : [DRY],
+  )
+  const [braking, setBraking] = useState<string>(figures.given.braking ?? '')
   const [wrong, setWrong] = useState('')
   const kinds = figures.choices.contaminants
   const set = (n: number, change: Partial<Third>) =>
@@ -94,7 +104,7 @@ export const ConditionForm = ({ figures, onSay, onBack }: ConditionFormProps) =>
                 label={where}
                 value={t.contaminant}
                 data={kinds.map((k) => ({ value: k.id, label: k.words }))}
-                onChange={(e) => set(n, { contaminant: e.currentTarget.value })}
+                onChange={(e) => set(n, { contaminant: e.currentTarget.value as Third['contaminant'] })}
               />
               <TextInput
                 label="Code"

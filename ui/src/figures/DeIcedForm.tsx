@@ -61,6 +61,9 @@ export const DeIcedForm = ({ figures, zone, disabled, onSay, onBack }: DeIcedFor
             : holdover && `: ${holdover.words}`}
         </p>
       )}
+      {holdover && holdover.arithmetic.length > 0 && (
+        <p className={classes.soft}>{holdover.arithmetic.join('; ')}, by the operator's table</p>
+      )}
       {Object.keys(fluids).length === 0 ? (
         <p>No holdover times were brought in.</p>
       ) : (

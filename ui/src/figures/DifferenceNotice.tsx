@@ -4,7 +4,8 @@ import { Action } from '../app/Action'
 import { Choice } from '../app/Choice'
 import { Pennant } from '../app/Pennant'
 import { WordsForm } from '../app/WordsForm'
-import { first, written } from './words'
+import { first } from '../app/words'
+import { written } from './written'
 import classes from './Figures.module.css'
 
 interface DifferenceNoticeProps {

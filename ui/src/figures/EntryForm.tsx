@@ -5,7 +5,8 @@ import type { FigureView } from '../api.gen'
 import { Action } from '../app/Action'
 import { Key } from '../app/Key'
 import { useDraft } from '../app/useDraft'
-import { first, written } from './words'
+import { first } from '../app/words'
+import { written } from './written'
 import classes from './Figures.module.css'
 
 interface EntryFormProps {

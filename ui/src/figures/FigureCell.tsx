@@ -2,7 +2,7 @@ import { UnstyledButton } from '@mantine/core'
 import type { EnteredView, FigureView } from '../api.gen'
 import { clockTime } from '../app/clock'
 import { Pennant } from '../app/Pennant'
-import { written } from './words'
+import { written } from './written'
 import classes from './Figures.module.css'
 
 interface FigureCellProps {

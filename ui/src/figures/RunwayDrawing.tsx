@@ -1,6 +1,6 @@
 import { useElementSize } from '@mantine/hooks'
 import type { TakeoffRunwayView } from '../api.gen'
-import { metres } from './words'
+import { metres } from '../app/words'
 import classes from './RunwayDrawing.module.css'
 
 const EDGE = 8

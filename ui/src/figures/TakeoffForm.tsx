@@ -2,7 +2,7 @@ import { Button, NativeSelect } from '@mantine/core'
 import { useState } from 'react'
 import type { FiguresView, OptionView } from '../api.gen'
 import { Action } from '../app/Action'
-import { metres } from './words'
+import { metres } from '../app/words'
 import classes from './Figures.module.css'
 
 interface TakeoffFormProps {

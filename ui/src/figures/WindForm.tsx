@@ -49,6 +49,16 @@ export const WindForm = ({ figures, disabled, onSay, onBack }: WindFormProps) =>
       }
     >
       <p className={classes.soft}>Counted now: {figures.worked?.wind ?? 'the report'}</p>
+      {figures.worked && (
+        <ul className={classes.limits}>
+          {figures.worked.ends.map((e) => (
+            <li key={e.runway} className={e.held ? undefined : classes.bad}>
+              <b>{e.runway}</b> {e.along}, {e.across}
+              {!e.held && ': over a limit'}
+            </li>
+          ))}
+        </ul>
+      )}
       <div className={classes.row4}>
         <TextInput
           label="From, magnetic"

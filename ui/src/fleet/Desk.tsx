@@ -108,7 +108,9 @@ const FiguresInForce = () => {
                 <b>{KIND_WORDS[t.kind] ?? t.kind}</b>
               </Table.Td>
               <Table.Td>{t.type || 'for all types'}</Table.Td>
-              <Table.Td>edition {t.edition}</Table.Td>
+              <Table.Td>
+                <a href={`/api/figures-texts/${t.sha256}`}>edition {t.edition}</a>
+              </Table.Td>
               <Table.Td>
                 {t.at.slice(0, 16).replace('T', ' ')} UTC, {t.by}
               </Table.Td>

@@ -32,7 +32,6 @@ export const figuresAfter = (
     after[figure] = {
       ...before,
       standing: 'covered',
-      covered: true,
       entries: [...before.entries.filter((x) => x.who !== who.id).map((x) => ({ ...x, value: undefined })), mine],
       value: undefined,
       difference: undefined,

@@ -7,6 +7,7 @@ import { Action } from '../app/Action'
 import { ProblemNotice } from '../app/Notice'
 import { Pennant } from '../app/Pennant'
 import { useDraft } from '../app/useDraft'
+import { first } from '../app/words'
 import { GoOn } from '../live/GoOn'
 import type { Live } from '../live/useDeparture'
 import { TechStatus } from '../dispatch/TechStatus'
@@ -111,7 +112,7 @@ export const DayStage = ({ live, onGo }: { live: Live; onGo: (stage: string) => 
             <Checkbox
               key={a.id}
               size="md"
-              label={a.words.charAt(0).toUpperCase() + a.words.slice(1)}
+              label={first(a.words)}
               checked={so.includes(a.id)}
               onChange={(e) => set(a.id, e.currentTarget.checked)}
             />

@@ -63,7 +63,7 @@ public class FiguresBench {
       String name = flight.equals("flight-14") ? "dovrin-46" : "halyard-210";
       TakeoffTablesReader.Tables tables = TakeoffTablesReader.read(
           Files.readString(figures.resolve(name + "-take-off.yaml"))).orThrow(name);
-      type = Optional.of(TypeFiguresReader.read(Files.readString(figures.resolve(name + ".yaml")), tables)
+      type = Optional.of(TypeFiguresReader.read(Files.readString(figures.resolve(name + ".yaml")), tables::of)
           .orThrow(name));
       asked = Optional.of(FiguresAskedReader.read(
           Files.readString(figures.resolve("asked").resolve(flight + ".json")),

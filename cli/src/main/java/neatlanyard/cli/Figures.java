@@ -59,7 +59,7 @@ final class Figures implements Callable<Integer> {
       TakeoffTablesReader.Tables tables = InputFile.good(tablesFile,
           TakeoffTablesReader.read(InputFile.text(tablesFile)));
       Path typeFile = types.resolve(name + ".yaml");
-      TypeFigures type = InputFile.good(typeFile, TypeFiguresReader.read(InputFile.text(typeFile), tables));
+      TypeFigures type = InputFile.good(typeFile, TypeFiguresReader.read(InputFile.text(typeFile), tables::of));
       Path times = types.resolve("holdover.yaml");
       Holdover holdover = Files.exists(times)
           ? InputFile.good(times, HoldoverReader.read(InputFile.text(times))) : Holdover.NONE;

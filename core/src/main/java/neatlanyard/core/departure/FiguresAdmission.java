@@ -5,8 +5,7 @@ import static neatlanyard.core.departure.Attempt.words;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalDate;
-import java.time.ZoneOffset;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import neatlanyard.core.figures.LoadSheet;
@@ -48,7 +47,7 @@ final class FiguresAdmission {
   }
 
   private Optional<Refusal> owned(CriticalFigure figure) {
-    Optional<StepId> step = FiguresFold.item(attempt.now(), figure).map(i -> i.step().id());
+    Optional<StepId> step = attempt.now().entersAt(figure).map(i -> i.step().id());
     return step.isPresent() ? attempt.own(step.get())
         : no(RefusalCode.NO_SUCH_FIGURE, "Nobody enters the %s on today's card.".formatted(figure.words()),
         "Reload the departure.");
@@ -94,19 +93,9 @@ final class FiguresAdmission {
   Optional<Refusal> sheet(Event.LoadSheetTaken e) {
     LoadSheet sheet = e.sheet();
     Flight flight = attempt.now().opened().flight();
-    LocalDate day = LocalDate.ofInstant(flight.departs(), ZoneOffset.UTC);
-    String take = "Ask for the one of this flight.";
-    if (!sheet.tail().equals(flight.tail())) {
-      return no(RefusalCode.OTHER_SHEET, "The load sheet is for %s; this is %s.".formatted(
-          sheet.tail(), flight.tail()), take);
-    }
-    if (!sheet.flight().equals(flight.number())) {
-      return no(RefusalCode.OTHER_SHEET, "The load sheet is for %s; this is %s.".formatted(
-          sheet.flight(), flight.number()), take);
-    }
-    if (!sheet.day().equals(day)) {
-      return no(RefusalCode.OTHER_SHEET, "The load sheet is of %s; this flight is on %s.".formatted(
-          sheet.day(), day), take);
+    List<String> other = sheet.otherThan(flight.number(), flight.tail(), flight.day());
+    if (!other.isEmpty()) {
+      return no(RefusalCode.OTHER_SHEET, String.join(" ", other), "Ask for the one of this flight.");
     }
     return attempt.now().given().sheet().filter(s -> s.edition() > sheet.edition()).map(s -> no(
         RefusalCode.OTHER_SHEET, "Edition %d is here already; this is edition %d.".formatted(

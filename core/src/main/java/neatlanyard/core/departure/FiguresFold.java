@@ -34,7 +34,7 @@ final class FiguresFold {
   private static DepartureState said(
       DepartureState d, CriticalFigure figure, Entry entry, UnaryOperator<FigureEntries> change) {
     DepartureState next = d.entries(change);
-    Optional<Item> item = item(next, figure);
+    Optional<Item> item = next.entersAt(figure);
     if (item.isEmpty()) {
       return next;
     }
@@ -46,10 +46,7 @@ final class FiguresFold {
   /** After something was worked out anew: steps come back whose figures are another. */
   static DepartureState worked(DepartureState d, Event.FiguresWorked e, Entry entry) {
     DepartureState next = d.entries(x -> x.worked(e, entry));
-    for (Item item : next.items()) {
-      if (item.step().enters().isEmpty()) {
-        continue;
-      }
+    for (Item item : d.entering()) {
       boolean now = settled(next, item);
       if (now && next.marked(item) == Status.OPEN) {
         next = marked(next, item, entry);
@@ -68,20 +65,13 @@ final class FiguresFold {
 
   /** Without what somebody entered at a step. */
   static DepartureState without(DepartureState d, StepId step, CrewId by) {
-    List<CriticalFigure> figures = d.step(step).map(s -> s.enters()).orElse(List.of());
-    if (figures.isEmpty()) {
-      return d;
-    }
+    List<CriticalFigure> said = d.step(step).map(s -> s.enters()).orElse(List.of()).stream()
+        .filter(f -> d.entries().saidBy(by, f)).toList();
     DepartureState next = d;
-    for (CriticalFigure figure : figures) {
+    for (CriticalFigure figure : said) {
       next = next.entries(x -> x.without(figure, by));
     }
-    return next.unmarked(step, FiguresFold::byAgreement);
-  }
-
-  /** The step of today's card that a figure is entered at. */
-  static Optional<Item> item(DepartureState d, CriticalFigure figure) {
-    return d.items().stream().filter(i -> i.step().enters().contains(figure)).findFirst();
+    return said.isEmpty() ? d : next.unmarked(step, FiguresFold::byAgreement);
   }
 
   private static boolean settled(DepartureState d, Item item) {

@@ -179,7 +179,8 @@ final class StepAdmission {
 
   Optional<Refusal> undone(StepId step) {
     return attempt.onCard(step).or(() -> attempt.now().marks(step).stream().noneMatch(m -> m.by().equals(attempt.by()))
-        && !attempt.now().entries().enteredBy(attempt.by(), attempt.item(step).step().enters())
+        && attempt.item(step).step().enters().stream()
+            .noneMatch(f -> attempt.now().entries().saidBy(attempt.by(), f))
         ? no(RefusalCode.NOTHING_TO_UNDO, "You have said nothing of that step.",
         "Only what you said yourself can be taken back.")
         : undecidedFind(step));

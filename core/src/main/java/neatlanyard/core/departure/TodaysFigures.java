@@ -1,7 +1,5 @@
 package neatlanyard.core.departure;
 
-import java.time.LocalDate;
-import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
@@ -23,7 +21,10 @@ import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.log.Event;
 import neatlanyard.core.sop.Day;
+import neatlanyard.core.sop.Matter;
+import neatlanyard.core.sop.School;
 import neatlanyard.core.state.DepartureState;
+import neatlanyard.core.state.FigureEntries;
 import neatlanyard.core.state.FiguresGiven;
 import neatlanyard.core.state.Recorded;
 
@@ -35,10 +36,12 @@ public final class TodaysFigures {
    * What there is to work with.
    *
    * @param type empty where none was brought in for the type
+   * @param texts SHA-256 of the texts that {@code type} and {@code holdover} were read from
    * @param holdover the operator's; one without rows where it has none
    * @param from the airfield of departure; empty where the fleet has it no more
    */
-  public record Basis(Optional<TypeFigures> type, Holdover holdover, Optional<Airfield> from) {}
+  public record Basis(
+      Optional<TypeFigures> type, List<String> texts, Holdover holdover, Optional<Airfield> from) {}
 
   /** @param missing why there are none, a sentence each; empty where there are */
   public record Result(Optional<DepartureFigures> figures, List<String> missing) {
@@ -89,7 +92,7 @@ public final class TodaysFigures {
     LoadSheet sheet = given.sheet().get();
     Event.TakeoffChosen chosen = given.chosen();
     return Optional.of(new FiguresAsked(flight.number(), flight.tail(),
-        LocalDate.ofInstant(flight.departs(), ZoneOffset.UTC), from.get(), day.get().report(), given.tower(),
+        flight.day(), from.get(), day.get().report(), given.tower(),
         given.condition().get(), sheet, given.aircraftKg(), given.fuel().orElseGet(() -> least(sheet)),
         chosen.antiIce().orElseGet(() -> type.icing().in(day.get().report()).conditions()),
         chosen.airConditioning().orElse(true), given.deIced().flatMap(r -> r.event().applied()), chosen.choice(),
@@ -113,19 +116,33 @@ public final class TodaysFigures {
   public static Optional<Event> anew(DepartureState d, Basis basis, Optional<FiguresAsked> before) {
     Result result = of(d, basis);
     WorkedOut last = d.entries().worked();
-    WorkedOut now = result.figures.map(f -> WorkedOut.of(f, changed(f, before, last)))
+    WorkedOut now = result.figures.map(f -> WorkedOut.of(f, basis.texts, changed(f, basis, before, last)))
         .orElseGet(() -> WorkedOut.none(result.missing));
     boolean began = d.entries().workedBy().isPresent() || result.figures.isPresent();
     return began && !now.same(last) ? Optional.of(new Event.FiguresWorked(now)) : Optional.empty();
   }
 
-  private static Set<FigureInput> changed(DepartureFigures f, Optional<FiguresAsked> before, WorkedOut last) {
+  private static Set<FigureInput> changed(
+      DepartureFigures f, Basis basis, Optional<FiguresAsked> before, WorkedOut last) {
     Set<FigureInput> changed = EnumSet.noneOf(FigureInput.class);
     before.ifPresent(b -> changed.addAll(FigureInput.changed(b, f.asked())));
-    if (!last.tables().isEmpty() && !last.tables().equals(f.type().edition())) {
+    if (!last.tables().isEmpty() && !last.texts().equals(basis.texts)) {
       changed.add(FigureInput.TABLES);
     }
     return changed;
+  }
+
+  /**
+   * Whether what one pilot has entered of a figure is not to be seen until the other has entered it too. Where the
+   * fleet's school is that one types and both look, nothing is.
+   */
+  public static boolean covered(DepartureState d, CriticalFigure figure) {
+    return alone(d) && d.entries().standing(figure) == FigureEntries.Standing.COVERED;
+  }
+
+  /** Whether each pilot enters alone. */
+  public static boolean alone(DepartureState d) {
+    return d.pack().policy().of(Matter.CRITICAL_ENTRY) == School.EACH_ALONE;
   }
 
   /** What the figures were asked by as a departure stands; empty while that is not all there. */

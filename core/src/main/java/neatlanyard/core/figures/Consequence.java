@@ -9,6 +9,7 @@ import neatlanyard.core.figures.entry.CriticalFigure;
 import neatlanyard.core.fleet.Runway;
 import neatlanyard.core.fleet.RunwayName;
 import neatlanyard.core.units.Numbers;
+import neatlanyard.core.units.Words;
 import neatlanyard.core.weather.Air;
 
 /**
@@ -105,7 +106,7 @@ public final class Consequence {
       case Takeoff.Result.None none -> Optional.of(none.why());
       case Takeoff.Result.Figures t -> {
         List<String> broken = t.figures().limits().stream().filter(l -> !l.held()).map(l ->
-            "%s%s: %s".formatted(Character.toUpperCase(l.what().charAt(0)), l.what().substring(1), l.words()))
+            "%s: %s".formatted(Words.first(l.what()), l.words()))
             .toList();
         yield broken.isEmpty() ? Optional.empty()
             : Optional.of("%s does not do. %s".formatted(with, String.join(" ", broken)));

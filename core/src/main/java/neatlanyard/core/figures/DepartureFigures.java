@@ -217,9 +217,7 @@ public record DepartureFigures(
     private static String why(TakeoffOption best, List<TakeoffOption> good) {
       List<String> others = good.stream().map(o -> o.of().end().name().value()).distinct()
           .filter(n -> !n.equals(best.of().end().name().value())).toList();
-      int head = best.of().headKt();
-      String along = head >= 0 ? "%s from ahead".formatted(Worked.kt(head))
-          : "%s from behind".formatted(Worked.kt(-head));
+      String along = RunwayWind.along(best.of().headKt());
       return others.isEmpty()
           ? "The only one on which everything holds; %s.".formatted(along)
           : "Most wind along of those on which everything holds, %s; also %s.".formatted(

@@ -38,16 +38,7 @@ public record FiguresAsked(
 
   /** Why nothing can be worked out, a sentence each; empty where it can. */
   List<String> faults(TypeFigures type) {
-    List<String> all = new ArrayList<>();
-    if (!sheet.tail().equals(tail)) {
-      all.add("The load sheet is for %s; this is %s.".formatted(sheet.tail(), tail));
-    }
-    if (!sheet.flight().equals(flight)) {
-      all.add("The load sheet is for %s; this is %s.".formatted(sheet.flight(), flight));
-    }
-    if (!sheet.day().equals(day)) {
-      all.add("The load sheet is of %s; this flight is on %s.".formatted(sheet.day(), day));
-    }
+    List<String> all = new ArrayList<>(sheet.otherThan(flight, tail, day));
     if (!type.loading().weighings().containsKey(tail)) {
       all.add("%s is not among the tails that were weighed for the %s.".formatted(tail, type.type()));
     }

@@ -23,6 +23,9 @@ public interface FiguresTexts {
 
   Optional<Text> inForce(Kind kind, Optional<TypeId> type);
 
+  /** A text by its hash, also one that holds no more: a record names those it was worked out by. */
+  Optional<Text> find(String sha256);
+
   /** The newest of each kind and type. */
   List<Text> all();
 

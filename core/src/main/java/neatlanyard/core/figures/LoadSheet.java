@@ -1,6 +1,8 @@
 package neatlanyard.core.figures;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -42,6 +44,21 @@ public record LoadSheet(
     public int heads() {
       return passengers.values().stream().mapToInt(Integer::intValue).sum();
     }
+  }
+
+  /** Why it is not the sheet of a flight, a sentence each; empty where it is. */
+  public List<String> otherThan(String number, TailId of, LocalDate on) {
+    List<String> all = new ArrayList<>();
+    if (!tail.equals(of)) {
+      all.add("The load sheet is for %s; this is %s.".formatted(tail, of));
+    }
+    if (!flight.equals(number)) {
+      all.add("The load sheet is for %s; this is %s.".formatted(flight, number));
+    }
+    if (!day.equals(on)) {
+      all.add("The load sheet is of %s; this flight is on %s.".formatted(day, on));
+    }
+    return all;
   }
 
   public double allFuelKg() {

@@ -61,6 +61,27 @@ public record RunwayWind(
         Numbers.written(parts.crossKt(), 1) + " kt");
   }
 
+  /** What a take-off may count on, such as "11 kt from ahead". */
+  public String alongWords() {
+    return along(headKt);
+  }
+
+  static String along(int headKt) {
+    return headKt >= 0 ? "%s from ahead".formatted(Worked.kt(headKt)) : "%s from behind".formatted(Worked.kt(-headKt));
+  }
+
+  /** The most that may come across, and from which side the steady wind does. */
+  public String acrossWords() {
+    int kt = whole(crossKt);
+    String side = parts.map(p -> p.acrossKt() > 0 ? " from the right" : " from the left").orElse("");
+    return kt == 0 ? "none across" : "%s across%s".formatted(Worked.kt(kt), side);
+  }
+
+  /** Rounded up: 15.2 kt is not within 15. */
+  private static int whole(double kt) {
+    return (int) Math.ceil(kt - ROUNDING);
+  }
+
   /** Whether it is within somebody's limits on a runway in this state. */
   List<Limit> limits(WindLimits limits, RunwayState state) {
     List<Limit> all = new ArrayList<>();
@@ -73,8 +94,7 @@ public record RunwayWind(
   }
 
   private Limit limit(String what, double kt, int most, String where, String whose) {
-    // Rounded up: 15.2 kt is not within 15.
-    int worst = (int) Math.ceil(kt - ROUNDING);
+    int worst = whole(kt);
     return new Limit(what, worst <= most, "Runway %s: %s %s, at most %s%s.".formatted(
         runway, what, Worked.kt(worst), Worked.kt(most), where), whose);
   }

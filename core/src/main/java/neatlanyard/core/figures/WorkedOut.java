@@ -14,6 +14,7 @@ import neatlanyard.core.figures.entry.CriticalFigure;
  * What was worked out for a departure, as its record keeps it.
  *
  * @param tables edition of the type's figures; empty where there are none
+ * @param texts SHA-256 of the texts it was worked out by, as they were brought in
  * @param figures the critical ones that have a value today
  * @param notHeld limits that do not hold
  * @param missing why nothing could be worked out, a sentence each; empty where it could
@@ -21,12 +22,13 @@ import neatlanyard.core.figures.entry.CriticalFigure;
  * @param protection what the fluid is good for; empty where none was applied
  */
 public record WorkedOut(
-    String tables, List<Figure> figures, List<Limit> notHeld, List<String> missing, Set<FigureInput> changed,
-    Optional<Protection> protection) {
+    String tables, List<String> texts, List<Figure> figures, List<Limit> notHeld, List<String> missing,
+    Set<FigureInput> changed, Optional<Protection> protection) {
   public static final WorkedOut NONE =
-      new WorkedOut("", List.of(), List.of(), List.of(), Set.of(), Optional.empty());
+      new WorkedOut("", List.of(), List.of(), List.of(), List.of(), Set.of(), Optional.empty());
 
   public WorkedOut {
+    texts = List.copyOf(texts);
     figures = List.copyOf(figures);
     notHeld = List.copyOf(notHeld);
     missing = List.copyOf(missing);
@@ -48,17 +50,22 @@ public record WorkedOut(
   public record Protection(Instant began, Optional<Instant> least,
       Optional<Instant> most, String words) {}
 
-  /** @param changed since the last time */
-  public static WorkedOut of(DepartureFigures f, Set<FigureInput> changed) {
+  /**
+   * What there is to compare entries with.
+   *
+   * @param texts SHA-256 of those it was worked out by
+   * @param changed since the last time
+   */
+  public static WorkedOut of(DepartureFigures f, List<String> texts, Set<FigureInput> changed) {
     List<Figure> figures = new ArrayList<>();
     CriticalValues.of(f).forEach((figure, v) -> figures.add(new Figure(figure, v.entered())));
-    return new WorkedOut(f.type().edition(), figures, f.limits().stream().filter(l -> !l.held()).toList(), List.of(),
-        changed, f.asked().deIced().flatMap(d -> f.holdover().map(h -> protection(d, h))));
+    return new WorkedOut(f.type().edition(), texts, figures, f.limits().stream().filter(l -> !l.held()).toList(),
+        List.of(), changed, f.asked().deIced().flatMap(d -> f.holdover().map(h -> protection(d, h))));
   }
 
   /** @param why a sentence each */
   public static WorkedOut none(List<String> why) {
-    return new WorkedOut("", List.of(), List.of(), why, Set.of(), Optional.empty());
+    return new WorkedOut("", List.of(), List.of(), List.of(), why, Set.of(), Optional.empty());
   }
 
   private static Protection protection(Holdover.Applied applied, Holdover.Result result) {
@@ -81,7 +88,7 @@ public record WorkedOut(
 
   /** Whether the same was worked out, whatever changed. */
   public boolean same(WorkedOut other) {
-    return tables.equals(other.tables) && figures.equals(other.figures) && notHeld.equals(other.notHeld)
-        && missing.equals(other.missing) && protection.equals(other.protection);
+    return tables.equals(other.tables) && texts.equals(other.texts) && figures.equals(other.figures)
+        && notHeld.equals(other.notHeld) && missing.equals(other.missing) && protection.equals(other.protection);
   }
 }

@@ -1,6 +1,8 @@
 package neatlanyard.core.fleet;
 
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 
@@ -14,6 +16,11 @@ public record Flight(
     List<Rostered> crew) {
   public Flight {
     crew = List.copyOf(crew);
+  }
+
+  /** The day it is of, by UTC. */
+  public LocalDate day() {
+    return LocalDate.ofInstant(departs, ZoneOffset.UTC);
   }
 
   public Optional<Rostered> place(CrewId who) {

@@ -122,7 +122,7 @@ public final class DayValues {
   private static Turned turned(DepartureState d, Alternation a) {
     Flight flight = d.opened().flight();
     return switch (d.pack().policy().of(Matter.ALTERNATION)) {
-      case BY_DATE -> new Turned(LocalDate.ofInstant(flight.departs(), ZoneOffset.UTC).toEpochDay(),
+      case BY_DATE -> new Turned(flight.day().toEpochDay(),
           "in turn by date");
       case BY_FLIGHT -> new Turned(number(flight.number().replaceAll("\\D", "")).orElse(0.0).longValue(),
           "in turn by flight, " + flight.number().toLowerCase(Locale.ROOT));

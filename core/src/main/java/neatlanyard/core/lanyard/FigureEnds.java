@@ -24,6 +24,7 @@ import neatlanyard.core.state.Recorded;
 import neatlanyard.core.state.Status;
 import neatlanyard.core.state.StepNotes;
 import neatlanyard.core.units.Numbers;
+import neatlanyard.core.units.Words;
 
 /** What the figures have left open: figures that are not agreed, limits that do not hold, a fluid that runs off. */
 final class FigureEnds {
@@ -51,14 +52,14 @@ final class FigureEnds {
     if (entries.touched().findAny().isEmpty()) {
       return;
     }
-    List<At> all = d.items().stream().flatMap(i -> i.step().enters().stream()
+    List<At> all = d.entering().stream().flatMap(i -> i.step().enters().stream()
         .map(f -> new At(f, i.step().id(), entries.of(f)))).toList();
     all.stream().filter(a -> entries.standing(a.figure) == Standing.DIFFERS).forEach(a -> {
       Recorded<Event.FigureEntered> by = a.of.entries().getLast();
       List<String> values = a.of.entries().stream().map(e -> shown(a.figure, e.event().value())).distinct().toList();
       String words = values.size() == 1 ? "%s: both entered %s, not as worked out".formatted(
-          first(a.figure.words()), values.getFirst())
-          : "%s differs: %s entered".formatted(first(a.figure.words()), String.join(" and ", values));
+          Words.first(a.figure.words()), values.getFirst())
+          : "%s differs: %s entered".formatted(Words.first(a.figure.words()), String.join(" and ", values));
       ends.add(new LooseEnd(Trigger.FIGURE, a.figure.name(), words, 1, 1, by.by(), by.at(), by.number(),
           List.of(a.step), Optional.empty()));
     });
@@ -77,10 +78,6 @@ final class FigureEnds {
   /** A long number with its thousands set apart. */
   private static String shown(CriticalFigure figure, String value) {
     return figure.weight() && value.matches("\\d{1,7}") ? Numbers.written(Double.parseDouble(value), 0) : value;
-  }
-
-  private static String first(String words) {
-    return Character.toUpperCase(words.charAt(0)) + words.substring(1);
   }
 
   private static String names(List<At> all) {
@@ -104,7 +101,7 @@ final class FigureEnds {
       all.getOrDefault(true, List.of()).stream().findFirst().ifPresent(first -> limit(w, Balance.AS_STATED.strip(),
           "The load sheet does not agree with itself. " + first.words()));
       all.getOrDefault(false, List.of()).forEach(l ->
-          limit(w, l.what(), "%s. %s".formatted(first(l.what()), l.words())));
+          limit(w, l.what(), "%s. %s".formatted(Words.first(l.what()), l.words())));
     });
   }
 

@@ -1,6 +1,7 @@
 package neatlanyard.core.sop;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -9,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import neatlanyard.core.figures.entry.CriticalFigure;
 import neatlanyard.core.fleet.Seat;
 
 /** What the pack says for this tail, these seats and this day, with the reason for each step put in or left out. */
@@ -54,6 +56,8 @@ public final class Card {
   private final Map<ProcedureId, Part> byProcedure = new HashMap<>();
   private final Map<Stage, List<Item>> byStage = new EnumMap<>(Stage.class);
   private final Map<StepId, List<Item>> waiting = new HashMap<>();
+  private final Map<CriticalFigure, Item> entered = new EnumMap<>(CriticalFigure.class);
+  private final List<Item> entering = new ArrayList<>();
   private final Map<TagId, Map<String, List<StepId>>> closers = new HashMap<>();
   private final Map<State, List<Item>> makers = new HashMap<>();
 
@@ -67,6 +71,10 @@ public final class Card {
     for (Item item : items) {
       byStep.put(item.step().id(), item);
       byStage.computeIfAbsent(item.procedure().stage(), s -> new ArrayList<>()).add(item);
+      if (!item.step().enters().isEmpty()) {
+        entering.add(item);
+        item.step().enters().forEach(f -> entered.put(f, item));
+      }
       item.step().closes().forEach(hook -> hook.items().forEach(what ->
           closers.computeIfAbsent(hook.tag(), t -> new HashMap<>())
           .computeIfAbsent(what, w -> new ArrayList<>()).add(item.step().id())));
@@ -195,6 +203,16 @@ public final class Card {
 
   public List<LeftOut> leftOut() {
     return leftOut;
+  }
+
+  /** The steps at which two enter figures, in the order of the card. */
+  public List<Item> entering() {
+    return Collections.unmodifiableList(entering);
+  }
+
+  /** The step at which a figure is entered; empty where nobody is asked for it today. */
+  public Optional<Item> entersAt(CriticalFigure figure) {
+    return Optional.ofNullable(entered.get(figure));
   }
 
   public Optional<Item> item(StepId id) {

@@ -13,6 +13,7 @@ import java.util.function.Consumer;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import neatlanyard.core.figures.entry.CriticalFigure;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Rostered;
 import neatlanyard.core.fleet.Seat;
@@ -304,6 +305,16 @@ public final class DepartureState {
   /** A step of the card. */
   public Optional<Item> item(StepId step) {
     return card.flatMap(c -> c.item(step));
+  }
+
+  /** The steps of the card at which two enter figures; none before there is one. */
+  public List<Item> entering() {
+    return card.map(Card::entering).orElse(List.of());
+  }
+
+  /** The step of the card at which a figure is entered. */
+  public Optional<Item> entersAt(CriticalFigure figure) {
+    return card.flatMap(c -> c.entersAt(figure));
   }
 
   /** The parts of the card, in their order; none before there is one. */

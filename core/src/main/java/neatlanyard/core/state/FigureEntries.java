@@ -138,9 +138,11 @@ public final class FigureEntries {
         : of(figure).told.filter(t -> t.number() > of(figure).last()).map(t -> t.event().difference());
   }
 
-  /** Whether somebody has entered any of these. */
-  public boolean enteredBy(CrewId who, List<CriticalFigure> figures) {
-    return figures.stream().anyMatch(f -> of(f).entries.stream().anyMatch(e -> e.by().equals(who)));
+  /** Whether somebody has entered a figure or taken it. */
+  public boolean saidBy(CrewId who, CriticalFigure figure) {
+    OfFigure of = of(figure);
+    return of.taken.filter(t -> t.by().equals(who)).isPresent()
+        || of.entries.stream().anyMatch(e -> e.by().equals(who));
   }
 
   private FigureEntries with(CriticalFigure figure, OfFigure of) {
@@ -166,7 +168,7 @@ public final class FigureEntries {
     return with(e.figure(), new OfFigure(of.entries, Optional.of(Recorded.happened(e, entry)), of.again, of.told));
   }
 
-  /** Without what somebody entered of a figure. */
+  /** Without what somebody said of a figure. What was taken in view of two entries falls with either of them. */
   public FigureEntries without(CriticalFigure figure, CrewId by) {
     OfFigure of = of(figure);
     return with(figure, new OfFigure(of.entries.stream().filter(e -> !e.by().equals(by)).toList(), Optional.empty(),

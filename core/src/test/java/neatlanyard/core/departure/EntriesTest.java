@@ -32,7 +32,7 @@ public class EntriesTest {
   private static final Instant BEGAN = Instant.EPOCH.plusSeconds(60);
 
   private static WorkedOut worked(String v1, Set<FigureInput> changed, Limit... notHeld) {
-    return new WorkedOut("2026-11", List.of(
+    return new WorkedOut("2026-11", List.of(), List.of(
         new WorkedOut.Figure(CriticalFigure.ZERO_FUEL_WEIGHT, "15290"), new WorkedOut.Figure(CriticalFigure.V1, v1),
         new WorkedOut.Figure(CriticalFigure.VR, "96")), List.of(notHeld), List.of(), changed,
         Optional.of(new WorkedOut.Protection(BEGAN, Optional.of(BEGAN.plusSeconds(1_500)),

@@ -25,7 +25,12 @@ public final class TakeoffTablesReader {
   private TakeoffTablesReader() {}
 
   /** @param edition such as "2026-11" */
-  public record Tables(TypeId type, String edition, TakeoffTables tables) {}
+  public record Tables(TypeId type, String edition, TakeoffTables tables) {
+    /** These, where they are of a type. */
+    public Optional<Tables> of(TypeId one) {
+      return Optional.of(this).filter(t -> t.type.equals(one));
+    }
+  }
 
   public static Read<Tables> read(String text) {
     return Doc.read(text, TakeoffTablesReader::tables);

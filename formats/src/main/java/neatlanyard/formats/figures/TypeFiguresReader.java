@@ -6,8 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
+import java.util.function.Function;
 import neatlanyard.core.figures.Icing;
 import neatlanyard.core.figures.Loading;
 import neatlanyard.core.figures.Loading.Chord;
@@ -17,6 +16,7 @@ import neatlanyard.core.figures.Loading.Place;
 import neatlanyard.core.figures.Loading.Trim;
 import neatlanyard.core.figures.Loading.Weighing;
 import neatlanyard.core.figures.RunwayState;
+import neatlanyard.core.figures.TakeoffTables;
 import neatlanyard.core.figures.TakeoffType;
 import neatlanyard.core.figures.TypeFigures;
 import neatlanyard.core.figures.WindLimits;
@@ -29,34 +29,31 @@ import neatlanyard.formats.text.Read;
 /** Reads what the figures of a type rest on, besides its tables; see docs/formats/type-figures.md. */
 public final class TypeFiguresReader {
   public static final String FORMAT = "neat-lanyard/type-figures/1";
-  private static final Pattern TYPE =
-      Pattern.compile("(?m)(?:^|[{,\\s])\"?type\"?\\s*:\\s*\"?([a-z0-9][a-z0-9-]{0,39})");
   private static final int MOST_KG = 700_000;
   private static final double MOST_ARM_M = 100;
   private static final int MOST_KT = 300;
 
-  private final Tables tables;
+  private static final TakeoffTables NOTHING = new TakeoffTables(Map.of());
 
-  private TypeFiguresReader(Tables tables) {
+  private final Function<TypeId, Optional<Tables>> tables;
+
+  private TypeFiguresReader(Function<TypeId, Optional<Tables>> tables) {
     this.tables = tables;
   }
 
-  /** Which type a text says it is of; empty where it does not say. */
-  public static Optional<TypeId> type(String text) {
-    Matcher said = TYPE.matcher(text);
-    return said.find() ? Optional.of(new TypeId(said.group(1))) : Optional.empty();
-  }
-
-  public static Read<TypeFigures> read(String text, Tables tables) {
+  /** @param tables the take-off tables of a type, where there are any */
+  public static Read<TypeFigures> read(String text, Function<TypeId, Optional<Tables>> tables) {
     return Doc.read(text, new TypeFiguresReader(tables)::type);
   }
 
   private TypeFigures type(Doc doc) {
     doc.format(FORMAT);
     TypeId type = doc.of("type", TypeId::new, "x1");
-    if (!tables.type().equals(type)) {
-      doc.fault("type", "This is the %s; the tables are of the %s.".formatted(type, tables.type()));
+    Optional<TakeoffTables> found = tables.apply(type).map(Tables::tables);
+    if (found.isEmpty()) {
+      doc.fault("type", "There are no take-off tables of the %s yet; they come first.".formatted(type));
     }
+    TakeoffTables its = found.orElse(NOTHING);
     doc.text("note", "");
     String edition = doc.text("edition");
     Loading loading = doc.inner("loading", TypeFiguresReader::loading).orElse(NO_LOADING);
@@ -67,8 +64,8 @@ public final class TypeFiguresReader {
     Icing icing = doc.inner("icing", d -> new Icing(d.whole("at-or-below-c", -20, 20),
         d.whole("visibility-under-m", 0, 10_000))).orElse(new Icing(0, 0));
     double agrees = doc.number("agrees-within-kg", 0, 5_000);
-    TakeoffType takeoff = doc.inner("take-off", this::takeoff).orElseGet(() -> new TakeoffType(
-        tables.tables(), 2, 0, 0, 0, 0, 0, false, List.of(), 0, false, OptionalInt.empty(), 0));
+    TakeoffType takeoff = doc.inner("take-off", d -> takeoff(d, its)).orElseGet(() -> new TakeoffType(
+        its, 2, 0, 0, 0, 0, 0, false, List.of(), 0, false, OptionalInt.empty(), 0));
     return new TypeFigures(type, edition, loading, winds, icing, agrees, takeoff);
   }
 
@@ -130,9 +127,9 @@ public final class TypeFiguresReader {
     return new WindLimits(cross, doc.whole("tail-kt", 0, MOST_KT), doc.text("whose"));
   }
 
-  private TakeoffType takeoff(Doc doc) {
+  private static TakeoffType takeoff(Doc doc, TakeoffTables its) {
     return new TakeoffType(
-        tables.tables(), doc.whole("engines", 2, 4), doc.whole("least-v1-kt", 1, MOST_KT),
+        its, doc.whole("engines", 2, 4), doc.whole("least-v1-kt", 1, MOST_KT),
         doc.whole("vmc-kt", 1, MOST_KT), doc.whole("tyre-kt", 1, MOST_KT), doc.number("anti-ice-c", 0, 30, 0),
         doc.number("air-conditioning-c", 0, 30, 0), doc.yes("assumes-temperature", false),
         doc.values("steps-percent", Integer::parseInt, "100"), doc.whole("least-thrust-percent", 50, 100),

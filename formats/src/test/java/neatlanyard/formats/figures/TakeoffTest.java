@@ -42,7 +42,7 @@ public class TakeoffTest {
     Path folder = DEMO.resolve("figures");
     TakeoffTablesReader.Tables tables = TakeoffTablesReader
         .read(Files.readString(folder.resolve(name + "-take-off.yaml"))).orThrow(name);
-    return TypeFiguresReader.read(Files.readString(folder.resolve(name + ".yaml")), tables).orThrow(name);
+    return TypeFiguresReader.read(Files.readString(folder.resolve(name + ".yaml")), tables::of).orThrow(name);
   }
 
   private record Tried(TypeFigures type, TakeoffCase of, Takeoff.Result result) {

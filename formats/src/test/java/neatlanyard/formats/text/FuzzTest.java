@@ -151,12 +151,12 @@ public class FuzzTest {
     assertThat(TakeoffTablesReader.read(tables)).isInstanceOf(Read.Good.class);
     TakeoffTablesReader.Tables whole =
         TakeoffTablesReader.read(demo("figures/dovrin-46-take-off.yaml")).orThrow("tables");
-    TypeFigures dovrin = TypeFiguresReader.read(type, whole).orThrow("type");
+    TypeFigures dovrin = TypeFiguresReader.read(type, whole::of).orThrow("type");
     String times = demo("figures/holdover.yaml");
     Holdover holdover = HoldoverReader.read(times).orThrow("holdover");
     readers.put("holdover times", new Reader(40, List.of(times), HoldoverReader::read));
     readers.put("take-off tables", new Reader(60, List.of(tables), TakeoffTablesReader::read));
-    readers.put("type figures", new Reader(60, List.of(type), t -> TypeFiguresReader.read(t, whole)));
+    readers.put("type figures", new Reader(60, List.of(type), t -> TypeFiguresReader.read(t, whole::of)));
     readers.put("entries", new Reader(60, List.of(demo("figures/entered/slips.csv")), t -> {
       if (EntriesCsv.read(t) instanceof Read.Good<List<EntriesCsv.EnteredFigure>> good) {
         good.value().forEach(e -> Recogniser.causes(e.figure(), e.expected(), e.entered(), e.context()));

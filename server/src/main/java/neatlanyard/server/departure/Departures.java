@@ -7,7 +7,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.InstantSource;
 import java.time.LocalDate;
-import java.time.ZoneOffset;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -87,7 +86,7 @@ public class Departures {
   private final LiveViews live;
   private final TailStatus tails;
   private final TechDesk tech;
-  private final FiguresRoom figures;
+  private final FiguresWork figures;
   /** Of departures that are tied off or long over; those do not change any more. */
   private final Map<FlightId, Optional<Duration>> walked = new ConcurrentHashMap<>();
   /** What the list showed last of each departure. */
@@ -101,7 +100,7 @@ public class Departures {
 
   Departures(
       Flights flights, DepartureLog log, PackDesk packs, Reading reading, FleetDesk fleet, InstantSource clock,
-      ProgressViewer progress, JsonMapper json, TailStatus tails, TechDesk tech, FiguresRoom figures,
+      ProgressViewer progress, JsonMapper json, TailStatus tails, TechDesk tech, FiguresWork figures,
       FiguresDesk tables, PhotoDesk photos,
       MeterRegistry meters, Settings settings) {
     this.desks = new Desks(settings.departuresKept());
@@ -282,7 +281,7 @@ public class Departures {
   private DepartureDesk opened(Flight flight, SignedIn who) {
     Registered registered = fleet.fleet().tail(flight.tail()).orElseThrow(() ->
         Problem.notFound("The fleet has no tail %s any more.".formatted(flight.tail())));
-    LocalDate day = LocalDate.ofInstant(flight.departs(), ZoneOffset.UTC);
+    LocalDate day = flight.day();
     PackDesk.RevisedPack pack = packs.inForce(registered.type(), day).orElseThrow(() -> Problem.notFound(
         "No pack for the type %s holds on %s; fleet standards publish one.".formatted(registered.type(), day)));
     Tail tail = pack.pack().tail(flight.tail()).orElseThrow(() -> Problem.notFound(
@@ -323,7 +322,7 @@ public class Departures {
       case Event.FigureEntered e -> figures.tellDifferences(desk, BY_SERVER, () -> before(desk));
       case Event.TiedOff e -> settle(desk);
       default -> {
-        if (FiguresRoom.restsOn(event)) {
+        if (FiguresWork.restsOn(event)) {
           workOut(desk);
         }
       }

@@ -4,13 +4,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import neatlanyard.core.departure.TodaysFigures;
 import neatlanyard.core.figures.Difference;
 import neatlanyard.core.figures.FigureInput;
 import neatlanyard.core.figures.entry.CriticalFigure;
 import neatlanyard.core.log.Event;
 import neatlanyard.core.sop.Card.Item;
-import neatlanyard.core.sop.Matter;
-import neatlanyard.core.sop.School;
 import neatlanyard.core.state.DepartureState;
 import neatlanyard.core.state.FigureEntries.OfFigure;
 import neatlanyard.core.state.FigureEntries.Standing;
@@ -34,20 +33,10 @@ final class FigureReader {
     this.d = state;
   }
 
-  /** Whether each enters alone, or one types and the other looks. */
-  static boolean alone(DepartureState d) {
-    return d.pack().policy().of(Matter.CRITICAL_ENTRY) == School.EACH_ALONE;
-  }
-
-  /** Whether what somebody entered is covered still. */
-  static boolean covered(DepartureState d, CriticalFigure figure) {
-    return alone(d) && d.entries().standing(figure) == Standing.COVERED;
-  }
-
   /** The figures of today's card, by their codes, in the order in which they are entered. */
   Map<String, FigureView> figures() {
     Map<String, FigureView> all = new LinkedHashMap<>();
-    for (Item item : d.items()) {
+    for (Item item : d.entering()) {
       for (CriticalFigure figure : item.step().enters()) {
         all.put(Doc.written(figure), figure(figure, item));
       }
@@ -59,9 +48,9 @@ final class FigureReader {
     FigureEntries entries = d.entries();
     OfFigure of = entries.of(figure);
     Standing standing = entries.standing(figure);
-    boolean covered = covered(d, figure);
+    boolean covered = TodaysFigures.covered(d, figure);
     return new FigureView(figure, figure.words(), figure.unit(), digits(figure), item.step().id().value(), standing,
-        entries.notToday(figure), covered, of.entries().stream().map(e -> entered(e, covered)).toList(),
+        entries.notToday(figure), of.entries().stream().map(e -> entered(e, covered)).toList(),
         entries.agreed(figure), standing.settled() ? "" : of.again().map(StepNotes.Change::words).orElse(""),
         of.taken().map(t -> t.event().words()).orElse(""),
         FigureInput.of(figure).stream().map(FigureInput::words).toList(),

@@ -1,8 +1,6 @@
 package neatlanyard.server.departure;
 
 import java.time.InstantSource;
-import java.time.LocalDate;
-import java.time.ZoneOffset;
 import java.util.UUID;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.log.Event;
@@ -53,7 +51,7 @@ class FiguresController {
   @PostMapping("/api/departures/{id}/load-sheet")
   Accepted sent(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @RequestBody DeviceForm form) {
     Flight flight = departures.state(id).opened().flight();
-    LoadSheetService.Papers papers = sheets.latest(flight, LocalDate.ofInstant(flight.departs(), ZoneOffset.UTC))
+    LoadSheetService.Papers papers = sheets.latest(flight, flight.day())
         .orElseThrow(() -> Problem.notFound(
         "The %s has nothing for %s yet; bring a sheet in by its text.".formatted(sheets.name(), flight.number())));
     return taken(who, id, form.device(),

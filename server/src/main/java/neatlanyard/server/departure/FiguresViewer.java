@@ -6,9 +6,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.TreeMap;
 import java.util.TreeSet;
-import java.util.stream.Stream;
 import neatlanyard.core.departure.TodaysFigures.Basis;
 import neatlanyard.core.departure.TodaysFigures;
 import neatlanyard.core.figures.Contaminant;
@@ -58,19 +58,19 @@ import org.springframework.stereotype.Component;
 /** Puts the figures of a departure into what is drawn and read. */
 @Component
 class FiguresViewer {
-  private final FiguresRoom room;
+  private final FiguresWork work;
   private final LoadSheetService sheets;
 
-  FiguresViewer(FiguresRoom room, LoadSheetService sheets) {
-    this.room = room;
+  FiguresViewer(FiguresWork work, LoadSheetService sheets) {
+    this.work = work;
     this.sheets = sheets;
   }
 
   FiguresView view(DepartureState d) {
-    Basis basis = room.basis(d);
+    Basis basis = work.basis(d);
     TodaysFigures.Result result = TodaysFigures.of(d, basis);
     return new FiguresView(d.lastNumber(), result.missing(), basis.type().map(TypeFigures::edition).orElse(""),
-        FigureReader.alone(d), d.entries().worked().changed().stream().map(FigureInput::words).toList(),
+        TodaysFigures.alone(d), d.entries().worked().changed().stream().map(FigureInput::words).toList(),
         given(d.given()), choices(basis),
         result.figures().map(f -> new Drawn(d, f).worked()));
   }
@@ -79,7 +79,7 @@ class FiguresViewer {
     List<ThirdView> thirds = g.condition().map(c -> c.thirds().stream().map(FiguresViewer::third).toList())
         .orElse(List.of());
     return new GivenView(g.condition().map(RunwayCondition::codes).orElse(""), thirds,
-        g.condition().flatMap(RunwayCondition::braking).map(b -> b.words()).orElse(""),
+        g.condition().flatMap(RunwayCondition::braking),
         g.tower().map(TowerWind::words).orElse(""),
         g.sheet().map(s -> sheet(s, g.sheetFrom())),
         g.chosen().choice().runway().map(RunwayName::value).orElse(""), g.chosen().choice().intersection().orElse(""),
@@ -89,8 +89,11 @@ class FiguresViewer {
   }
 
   static ThirdView third(RunwayCondition.Third t) {
-    return new ThirdView(t.code().isPresent() ? Optional.of(t.code().getAsInt()) : Optional.empty(),
-        Doc.written(t.contaminant()), t.words());
+    return new ThirdView(boxed(t.code()), t.contaminant(), boxed(t.depthMm()), boxed(t.coveragePercent()));
+  }
+
+  private static Optional<Integer> boxed(OptionalInt value) {
+    return value.stream().boxed().findFirst();
   }
 
   private static SheetView sheet(LoadSheet s, String from) {
@@ -123,9 +126,8 @@ class FiguresViewer {
     fluids.forEach((f, m) -> mixes.put(f, List.copyOf(m.descendingSet())));
     return new ChoicesView(List.copyOf(intersections.keySet()), intersections,
         basis.type().map(t -> t.takeoff().tables().flaps()).orElse(List.of()),
-        basis.type().filter(t -> t.takeoff().assumes()).isPresent(),
         basis.type().map(t -> t.takeoff().steps()).orElse(List.of()), Arrays.stream(Contaminant.values())
-        .map(c -> new ContaminantView(Doc.written(c), c.words(), c.deep())).toList(), mixes, sheets.name());
+        .map(c -> new ContaminantView(c, c.words(), c.deep())).toList(), mixes, sheets.name());
   }
 
   /** The figures as they are drawn. */
@@ -145,8 +147,7 @@ class FiguresViewer {
 
     /** Both have entered it, or nobody is asked to. */
     private boolean told(CriticalFigure figure) {
-      boolean asked = d.items().stream().anyMatch(i -> i.step().enters().contains(figure));
-      return !asked || switch (d.entries().standing(figure)) {
+      return d.entersAt(figure).isEmpty() || switch (d.entries().standing(figure)) {
         case OPEN, COVERED -> d.entries().notToday(figure);
         case DIFFERS, AGREED, TAKEN -> true;
       };
@@ -154,7 +155,7 @@ class FiguresViewer {
 
     WorkedView worked() {
       return new WorkedView(f.windFrom(), air(), "code %d, %s".formatted(f.condition().code(),
-          f.condition().state().words()), f.condition().state(), f.condition().arithmetic(),
+          f.condition().state().words()), f.condition().arithmetic(),
           f.ends().stream().map(this::end).toList(),
           f.chosen().flatMap(r -> r instanceof Takeoff.Result.Figures t
           ? Optional.of(new RunwayDrawn(f, t.figures()).view()) : Optional.empty()), envelope(), limits(),
@@ -178,10 +179,8 @@ class FiguresViewer {
     }
 
     private EndView end(DepartureFigures.EndWind e) {
-      RunwayName name = e.wind().runway();
-      return new EndView(name.value(), f.asked().from().end(name).orElseThrow().declared().toraM(),
-          e.wind().headKt(), e.wind().crossKt(), e.wind().tailKt(), e.limits().stream().allMatch(Limit::held),
-          Stream.concat(e.wind().arithmetic().stream(), e.limits().stream().map(Limit::words)).toList());
+      return new EndView(e.wind().runway().value(), e.wind().alongWords(), e.wind().acrossWords(),
+          e.limits().stream().allMatch(Limit::held));
     }
 
     private EnvelopeView envelope() {

@@ -3,7 +3,6 @@ package neatlanyard.server.departure;
 import java.util.List;
 import java.util.Optional;
 import neatlanyard.core.figures.DepartureFigures;
-import neatlanyard.core.figures.RunwayWind;
 import neatlanyard.core.figures.TakeoffFigures;
 import neatlanyard.core.fleet.Runway;
 import neatlanyard.core.units.Numbers;
@@ -31,13 +30,11 @@ final class RunwayDrawn {
         .orElseThrow();
     Runway runway = f.asked().from().runway(end.name()).orElseThrow();
     return new TakeoffRunwayView(end.name().value(), t.of().words() + " thrust", end.declared().toraM(),
-        runway.widthM(),
         runway.surface() == Runway.Surface.GRAVEL, begins, tightest.needed().whole(), tightest.what(),
         begins + tightest.availableM(), tightest.which(), tightest.leftM(), begins + t.placeM(t.v1()),
         begins + t.placeM(t.vr()), heading(),
-        from(), along(on.wind()), across(on.wind()),
+        from(), on.wind().alongWords(), on.wind().acrossWords(),
         f.asked().condition().thirds().stream().map(FiguresViewer::third).toList(), intersections(),
-        t.held() && on.limits().stream().allMatch(l -> l.held()),
         "%s kg, by %s".formatted(Numbers.written(t.limiting().kg(), 0), t.limiting().by().words()));
   }
 
@@ -49,17 +46,6 @@ final class RunwayDrawn {
   private Optional<Integer> from() {
     return f.wind().calm() || f.wind().directionDeg().isEmpty() ? Optional.empty()
         : Optional.of((int) Math.round(Bearing.within(f.wind().directionDeg().getAsInt() - end.bearingTrueDeg())));
-  }
-
-  private static String along(RunwayWind wind) {
-    return wind.headKt() >= 0 ? "%d kt from ahead".formatted(wind.headKt())
-        : "%d kt from behind".formatted(-wind.headKt());
-  }
-
-  private static String across(RunwayWind wind) {
-    int kt = (int) Math.ceil(wind.crossKt() - 1e-9);
-    String side = wind.parts().map(p -> p.acrossKt() > 0 ? " from the right" : " from the left").orElse("");
-    return kt == 0 ? "none across" : "%d kt across%s".formatted(kt, side);
   }
 
   private List<IntersectionView> intersections() {

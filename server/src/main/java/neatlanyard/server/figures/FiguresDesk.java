@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.locks.ReentrantLock;
+import java.util.stream.Stream;
 import neatlanyard.core.figures.FiguresTexts;
 import neatlanyard.core.figures.FiguresTexts.Kind;
 import neatlanyard.core.figures.Holdover;
@@ -19,7 +20,6 @@ import neatlanyard.formats.figures.TakeoffTablesReader;
 import neatlanyard.formats.figures.TypeFiguresReader;
 import neatlanyard.formats.text.Read;
 import neatlanyard.server.problem.Problem;
-import neatlanyard.server.problem.ProblemCode;
 import neatlanyard.server.work.HeavyWork;
 import org.springframework.stereotype.Service;
 
@@ -29,8 +29,7 @@ public class FiguresDesk {
   private final FiguresTexts texts;
   private final InstantSource clock;
   private final HeavyWork heavy;
-  private final Map<TypeId, Optional<TypeFigures>> types = new ConcurrentHashMap<>();
-  private final Map<Kind, Holdover> holdover = new ConcurrentHashMap<>();
+  private final Map<TypeId, Held> held = new ConcurrentHashMap<>();
   private final List<Runnable> listeners = new CopyOnWriteArrayList<>();
   private final ReentrantLock one = new ReentrantLock();
 
@@ -45,22 +44,36 @@ public class FiguresDesk {
     listeners.add(listener);
   }
 
-  /** The figures of a type with its tables; empty until both were brought in. */
-  public Optional<TypeFigures> type(TypeId type) {
-    return types.computeIfAbsent(type, t -> tables(t).flatMap(tables ->
-        texts.inForce(Kind.TYPE_FIGURES, Optional.of(t)).map(x ->
-        TypeFiguresReader.read(x.content(), tables).orThrow("the figures of the type " + t))));
+  /**
+   * What a type's figures rest on.
+   *
+   * @param type empty until its tables and its figures were brought in
+   * @param holdover the operator's; without rows where none were brought in
+   * @param texts SHA-256 of the texts it was read from
+   */
+  public record Held(Optional<TypeFigures> type, Holdover holdover, List<String> texts) {}
+
+  public Held held(TypeId type) {
+    return held.computeIfAbsent(type, this::read);
   }
 
-  private Optional<TakeoffTablesReader.Tables> tables(TypeId type) {
-    return texts.inForce(Kind.TAKEOFF_TABLES, Optional.of(type)).map(t ->
-        TakeoffTablesReader.read(t.content()).orThrow("the take-off tables of " + type));
+  private Held read(TypeId type) {
+    Optional<FiguresTexts.Text> figures = texts.inForce(Kind.TYPE_FIGURES, Optional.of(type));
+    Optional<FiguresTexts.Text> tables = texts.inForce(Kind.TAKEOFF_TABLES, Optional.of(type));
+    Optional<FiguresTexts.Text> times = texts.inForce(Kind.HOLDOVER, Optional.empty());
+    return new Held(figures.map(t -> TypeFiguresReader.read(t.content(), of -> tables.map(FiguresDesk::tables))
+        .orThrow("the figures of the type " + type)),
+        times.map(t -> HoldoverReader.read(t.content()).orThrow("the holdover times")).orElse(Holdover.NONE),
+        Stream.of(figures, tables, times).flatMap(Optional::stream).map(FiguresTexts.Text::sha256).toList());
   }
 
-  /** The operator's holdover times; without rows where none were brought in. */
-  public Holdover holdover() {
-    return holdover.computeIfAbsent(Kind.HOLDOVER, k -> texts.inForce(k, Optional.empty())
-        .map(t -> HoldoverReader.read(t.content()).orThrow("the holdover times")).orElse(Holdover.NONE));
+  private static TakeoffTablesReader.Tables tables(FiguresTexts.Text text) {
+    return TakeoffTablesReader.read(text.content()).orThrow("take-off tables");
+  }
+
+  /** A text as it was brought in, also one that holds no more. @throws Problem if there is none of that hash */
+  FiguresTexts.Text text(String sha256) {
+    return texts.find(sha256).orElseThrow(() -> Problem.notFound("No such text was brought in."));
   }
 
   /** The texts in force. */
@@ -81,21 +94,18 @@ public class FiguresDesk {
     return heavy.run(by.value(), HeavyWork.Kind.IMPORT, stop -> {
       TakeoffTablesReader.Tables read = good("The take-off tables have faults.", TakeoffTablesReader.read(text));
       texts.inForce(Kind.TYPE_FIGURES, Optional.of(read.type())).ifPresent(t ->
-          good("The figures of the type do not fit these tables.", TypeFiguresReader.read(t.content(), read)));
+          good("The figures of the type do not fit these tables.", TypeFiguresReader.read(t.content(), read::of)));
       keep(new FiguresTexts.Text(Kind.TAKEOFF_TABLES, Optional.of(read.type()), read.edition(),
           Chain.sha256(text), text, by, clock.instant()));
       return read;
     });
   }
 
-  /** Brings in the figures of a type. @throws Problem naming every fault, or where its tables are not here yet */
+  /** Brings in the figures of a type, whose tables are here. @throws Problem naming every fault */
   public TypeFigures bringInType(String text, CrewId by) {
     return heavy.run(by.value(), HeavyWork.Kind.IMPORT, stop -> {
-      TypeId type = TypeFiguresReader.type(text).orElseThrow(() -> Problem.bad(ProblemCode.FAULTY,
-          "It does not say which type it is of, in the field 'type'."));
-      TakeoffTablesReader.Tables tables = tables(type).orElseThrow(() -> Problem.bad(ProblemCode.FAULTY,
-          "The take-off tables of the %s are not here yet; bring them in first.".formatted(type)));
-      TypeFigures read = good("The figures have faults.", TypeFiguresReader.read(text, tables));
+      TypeFigures read = good("The figures have faults.", TypeFiguresReader.read(text, type ->
+          texts.inForce(Kind.TAKEOFF_TABLES, Optional.of(type)).map(FiguresDesk::tables)));
       keep(new FiguresTexts.Text(Kind.TYPE_FIGURES, Optional.of(read.type()), read.edition(), Chain.sha256(text),
           text, by, clock.instant()));
       return read;
@@ -123,8 +133,7 @@ public class FiguresDesk {
     one.lock();
     try {
       texts.add(text);
-      types.clear();
-      holdover.clear();
+      held.clear();
     } finally {
       one.unlock();
     }

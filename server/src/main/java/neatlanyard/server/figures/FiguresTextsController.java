@@ -1,19 +1,25 @@
 package neatlanyard.server.figures;
 
+import java.nio.charset.StandardCharsets;
 import java.util.List;
+import neatlanyard.core.figures.FiguresTexts;
 import neatlanyard.core.figures.Holdover;
 import neatlanyard.core.figures.TypeFigures;
 import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.fleet.TypeId;
 import neatlanyard.formats.figures.TakeoffTablesReader;
 import neatlanyard.formats.text.Doc;
-import neatlanyard.server.figures.FiguresViews.FiguresBroughtIn;
 import neatlanyard.server.figures.FiguresViews.FiguresTextView;
 import neatlanyard.server.fleet.FleetDesk;
+import neatlanyard.server.fleet.FleetViews.BroughtIn;
 import neatlanyard.server.fleet.SignedIn;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
@@ -38,25 +44,41 @@ class FiguresTextsController {
   }
 
   @PostMapping(path = "/api/take-off-tables", consumes = MediaType.TEXT_PLAIN_VALUE)
-  FiguresBroughtIn tables(@AuthenticationPrincipal SignedIn who, @RequestBody String text) {
+  BroughtIn tables(@AuthenticationPrincipal SignedIn who, @RequestBody String text) {
     who.mustAdminister();
     TakeoffTablesReader.Tables tables = desk.bringInTables(text, who.id());
-    return new FiguresBroughtIn("%s, edition %s: flaps %s.".formatted(
+    return broughtIn("%s, edition %s: flaps %s.".formatted(
         tables.type(), tables.edition(), String.join(", ", tables.tables().flaps())));
   }
 
   @PostMapping(path = "/api/type-figures", consumes = MediaType.TEXT_PLAIN_VALUE)
-  FiguresBroughtIn type(@AuthenticationPrincipal SignedIn who, @RequestBody String text) {
+  BroughtIn type(@AuthenticationPrincipal SignedIn who, @RequestBody String text) {
     who.mustAdminister();
     TypeFigures type = desk.bringInType(text, who.id());
-    return new FiguresBroughtIn("%s, edition %s: %d tails weighed.".formatted(
+    return broughtIn("%s, edition %s: %d tails weighed.".formatted(
         type.type(), type.edition(), type.loading().weighings().size()));
   }
 
   @PostMapping(path = "/api/holdover", consumes = MediaType.TEXT_PLAIN_VALUE)
-  FiguresBroughtIn holdover(@AuthenticationPrincipal SignedIn who, @RequestBody String text) {
+  BroughtIn holdover(@AuthenticationPrincipal SignedIn who, @RequestBody String text) {
     who.mustAdminister();
     Holdover holdover = desk.bringInHoldover(text, who.id());
-    return new FiguresBroughtIn("Edition %s: %d rows.".formatted(holdover.edition(), holdover.rows().size()));
+    return broughtIn("Edition %s: %d rows.".formatted(holdover.edition(), holdover.rows().size()));
+  }
+
+  private static BroughtIn broughtIn(String what) {
+    return new BroughtIn(what, List.of());
+  }
+
+  /** A text as it was brought in, by its hash: one that a record names can be had long after another holds. */
+  @GetMapping("/api/figures-texts/{sha256}")
+  ResponseEntity<byte[]> text(@AuthenticationPrincipal SignedIn who, @PathVariable String sha256) {
+    who.mustAdminister();
+    FiguresTexts.Text text = desk.text(sha256);
+    String name = "%s%s-%s.yaml".formatted(text.type().map(t -> t.value() + "-").orElse(""),
+        Doc.written(text.kind()), text.edition());
+    return ResponseEntity.ok().contentType(MediaType.APPLICATION_OCTET_STREAM)
+        .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(name).build().toString())
+        .body(text.content().getBytes(StandardCharsets.UTF_8));
   }
 }

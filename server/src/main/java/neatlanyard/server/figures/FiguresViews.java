@@ -4,7 +4,8 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import neatlanyard.core.figures.RunwayState;
+import neatlanyard.core.figures.BrakingAction;
+import neatlanyard.core.figures.Contaminant;
 import neatlanyard.core.figures.entry.Comparison;
 import neatlanyard.core.figures.entry.CriticalFigure;
 import neatlanyard.core.fleet.Seat;
@@ -20,7 +21,6 @@ public final class FiguresViews {
    *
    * @param step at which it is entered
    * @param notToday whether it has no value today
-   * @param covered whether one has entered it, and what is covered until the other has
    * @param value that counts; empty unless agreed or taken
    * @param again why it is to be entered anew; empty where it is not
    * @param taken the commander's words; empty where they took nothing
@@ -28,7 +28,7 @@ public final class FiguresViews {
    */
   public record FigureView(
       CriticalFigure figure, String words, String unit, boolean digits, String step, FigureEntries.Standing standing,
-      boolean notToday, boolean covered, List<EnteredView> entries, Optional<String> value, String again,
+      boolean notToday, List<EnteredView> entries, Optional<String> value, String again,
       String taken, List<String> restsOn, Optional<FigureDifferenceView> difference) {}
 
   /** @param value empty while it is covered */
@@ -65,11 +65,12 @@ public final class FiguresViews {
    * @param deIced fluid, mix and when; empty where it was not
    */
   public record GivenView(
-      String condition, List<ThirdView> thirds, String braking, String tower, Optional<SheetView> sheet,
-      String runway, String intersection, String flap, String thrust, Optional<Boolean> antiIce,
-      Optional<Boolean> airConditioning, Optional<DeIcedView> deIced) {}
+      String condition, List<ThirdView> thirds, Optional<BrakingAction> braking, String tower,
+      Optional<SheetView> sheet, String runway, String intersection, String flap, String thrust,
+      Optional<Boolean> antiIce, Optional<Boolean> airConditioning, Optional<DeIcedView> deIced) {}
 
-  public record ThirdView(Optional<Integer> code, String contaminant, String words) {}
+  public record ThirdView(
+      Optional<Integer> code, Contaminant contaminant, Optional<Integer> depthMm, Optional<Integer> coveragePercent) {}
 
   public record DeIcedView(String fluid, String mix, Instant began) {}
 
@@ -84,12 +85,12 @@ public final class FiguresViews {
    * @param sheetService the service that sends load sheets, by name
    */
   public record ChoicesView(
-      List<String> runways, Map<String, List<String>> intersections, List<String> flaps, boolean assumes,
+      List<String> runways, Map<String, List<String>> intersections, List<String> flaps,
       List<Integer> steps, List<ContaminantView> contaminants, Map<String, List<String>> fluids,
       String sheetService) {}
 
   /** @param deep whether its depth is asked for */
-  public record ContaminantView(String id, String words, boolean deep) {}
+  public record ContaminantView(Contaminant id, String words, boolean deep) {}
 
   /**
    * What was worked out.
@@ -103,14 +104,13 @@ public final class FiguresViews {
    * @param arithmetic how the figures came about that both have entered, by figure
    */
   public record WorkedView(
-      String wind, List<String> air, String condition, RunwayState state, List<String> conditionArithmetic,
+      String wind, List<String> air, String condition, List<String> conditionArithmetic,
       List<EndView> ends, Optional<TakeoffRunwayView> runway, EnvelopeView envelope, List<LimitView> limits,
       String proposed, List<OptionView> options, String shortStrip, Optional<HoldoverView> holdover,
       Map<String, ArithmeticView> arithmetic) {}
 
-  /** The wind on one end of a runway. */
-  public record EndView(
-      String runway, int lengthM, int headKt, double crossKt, double tailKt, boolean held, List<String> arithmetic) {}
+  /** The wind on one end of a runway. @param held whether it is within the limits */
+  public record EndView(String runway, String along, String across, boolean held) {}
 
   /**
    * The runway that is used, all places in metres from its beginning.
@@ -125,16 +125,15 @@ public final class FiguresViews {
    * @param along and {@code across}, the wind in words
    */
   public record TakeoffRunwayView(
-      String runway, String take, int lengthM, int widthM, boolean gravel, int beginsM, int neededM,
+      String runway, String take, int lengthM, boolean gravel, int beginsM, int neededM,
       String neededWhat, int availableM, String availableWhat, int leftM, int v1M, int vrM, String heading,
       Optional<Integer> windFromDeg,
-      String along, String across, List<ThirdView> thirds, List<IntersectionView> intersections, boolean held,
+      String along, String across, List<ThirdView> thirds, List<IntersectionView> intersections,
       String limiting) {}
 
   /** @param tooShort whether nothing holds from there with this flap */
   public record IntersectionView(String name, int atM, int leftM, boolean tooShort) {}
 
-  /** @param kg negative nowhere */
   public record PointView(double percent, double kg) {}
 
   /**
@@ -163,9 +162,6 @@ public final class FiguresViews {
       Instant began, Optional<Instant> least, Optional<Instant> most, String words, List<String> arithmetic) {}
 
   public record ArithmeticView(String value, List<String> lines, String source) {}
-
-  /** What came of bringing in a text. */
-  public record FiguresBroughtIn(String what) {}
 
   /** A text in force. @param type empty where it is for all */
   public record FiguresTextView(

@@ -27,6 +27,7 @@ import neatlanyard.core.sop.State;
 import neatlanyard.core.sop.Step;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.units.Numbers;
+import neatlanyard.core.units.Words;
 import neatlanyard.formats.text.Doc;
 
 /** Says each entry of a log in words. */
@@ -69,12 +70,12 @@ final class EntryWords {
       case Event.DeIced e -> e.applied().map(a -> "De-iced: %s %s, last application begun %s".formatted(
           a.fluid(), a.mix(), a.lastBegan().toString().substring(11, 16))).orElse("De-icing taken back");
       case Event.FiguresWorked e -> worked(e.worked());
-      case Event.FigureEntered e -> "%s: %s".formatted(first(e.figure().words()),
+      case Event.FigureEntered e -> "%s: %s".formatted(Words.first(e.figure().words()),
           covered.test(entry) ? "entered, covered until the other has"
           : "%s %s entered".formatted(e.value(), e.figure().unit()).replace("  ", " "));
       case Event.FigureDiffered e -> differed(e.difference());
       case Event.FigureTaken e -> "%s: %s taken, %s".formatted(
-          first(e.figure().words()), e.value(), e.words());
+          Words.first(e.figure().words()), e.value(), e.words());
       case Event.FoundSo e -> "%s: found so, %s".formatted(challenge(e.step()), response(e.step()));
       case Event.Overridden e -> "%s: went past what keeps it closed, %s".formatted(challenge(e.step()), e.words());
       case Event.WaitSeen e -> "%s: wait seen over".formatted(challenge(e.step()));
@@ -106,10 +107,6 @@ final class EntryWords {
     };
   }
 
-  private static String first(String words) {
-    return Character.toUpperCase(words.charAt(0)) + words.substring(1);
-  }
-
   private static String kg(double value) {
     return Numbers.written(value, 0) + " kg";
   }
@@ -139,7 +136,7 @@ final class EntryWords {
     String entries = d.entries().stream().map(e -> "%s by %s%s%s".formatted(e.value(), e.by(),
         e.causes().isEmpty() ? "" : ": " + e.causes().getFirst().words(),
         e.consequence().isEmpty() ? "" : "; " + e.consequence())).collect(Collectors.joining(". "));
-    return "%s differs%s. %s".formatted(first(d.figure().words()),
+    return "%s differs%s. %s".formatted(Words.first(d.figure().words()),
         d.expected().map(x -> ", %s expected".formatted(x)).orElse(""), entries);
   }
 

@@ -5,6 +5,7 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import neatlanyard.core.departure.Departure;
+import neatlanyard.core.departure.TodaysFigures;
 import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.Refusal;
 import neatlanyard.core.fleet.RefusalCode;
@@ -14,7 +15,6 @@ import neatlanyard.core.log.Event;
 import neatlanyard.core.record.Chain;
 import neatlanyard.core.record.Seal;
 import neatlanyard.core.state.DepartureState;
-import neatlanyard.core.state.FigureEntries;
 import neatlanyard.formats.record.EntryJson;
 import neatlanyard.formats.record.RecordFile;
 import neatlanyard.server.departure.Departures;
@@ -66,7 +66,7 @@ class RecordController {
   /** What one pilot has entered alone is not read here by the other before they have entered theirs. */
   private static boolean covered(DepartureState d, Entry entry) {
     return entry.event() instanceof Event.FigureEntered e && d.tiedOff().isEmpty()
-        && d.entries().standing(e.figure()) == FigureEntries.Standing.COVERED;
+        && TodaysFigures.covered(d, e.figure());
   }
 
   private static LineView line(Entry e, String hash, EntryWords words) {

@@ -30,6 +30,12 @@ public final class StoredFiguresTexts implements FiguresTexts {
   }
 
   @Override
+  public Optional<Text> find(String sha256) {
+    return db.read(sql -> sql.selectFrom(FIGURES_TEXT).where(FIGURES_TEXT.SHA256.eq(sha256))
+        .orderBy(FIGURES_TEXT.ID.desc()).limit(1).fetchOptional(StoredFiguresTexts::text));
+  }
+
+  @Override
   public List<Text> all() {
     Map<String, Text> newest = new LinkedHashMap<>();
     db.rows(sql -> sql.selectFrom(FIGURES_TEXT).orderBy(FIGURES_TEXT.ID), StoredFiguresTexts::text)

@@ -41,23 +41,23 @@ public record Comparison(Verdict verdict, List<Cause> first, List<Cause> second)
   /** @param computed what was worked out; empty where nothing was */
   public static Comparison of(CriticalFigure figure, String first, String second, Optional<String> computed,
       EntryContext context) {
-    boolean alike = Recogniser.agrees(figure, context.scale(), first, second);
-    if (computed.isEmpty()) {
-      return alike ? new Comparison(Verdict.ALIKE, List.of(), List.of())
-          : new Comparison(Verdict.ONE_OF_THEM, Recogniser.causes(figure, second, first, context),
-          Recogniser.causes(figure, first, second, context));
-    }
-    List<Cause> ofFirst = Recogniser.causes(figure, computed.get(), first, context);
-    List<Cause> ofSecond = Recogniser.causes(figure, computed.get(), second, context);
-    return new Comparison(verdict(alike, ofFirst.isEmpty(), ofSecond.isEmpty()), ofFirst, ofSecond);
+    Verdict verdict = verdict(figure, context.scale(), first, second, computed);
+    // Where nothing was worked out each is held against the other; what is right has no causes.
+    return new Comparison(verdict, Recogniser.causes(figure, computed.orElse(second), first, context),
+        Recogniser.causes(figure, computed.orElse(first), second, context));
   }
 
   /** The same without the causes. */
   public static Verdict verdict(CriticalFigure figure, String first, String second, Optional<String> computed) {
-    boolean alike = Recogniser.agrees(figure, first, second);
+    return verdict(figure, 1, first, second, computed);
+  }
+
+  private static Verdict verdict(
+      CriticalFigure figure, double scale, String first, String second, Optional<String> computed) {
+    boolean alike = Recogniser.agrees(figure, scale, first, second);
     return computed.isEmpty() ? alike ? Verdict.ALIKE : Verdict.ONE_OF_THEM
-        : verdict(alike, Recogniser.agrees(figure, computed.get(), first),
-        Recogniser.agrees(figure, computed.get(), second));
+        : verdict(alike, Recogniser.agrees(figure, scale, computed.get(), first),
+        Recogniser.agrees(figure, scale, computed.get(), second));
   }
 
   private static Verdict verdict(boolean alike, boolean firstRight, boolean secondRight) {

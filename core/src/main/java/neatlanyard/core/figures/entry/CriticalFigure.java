@@ -43,7 +43,7 @@ public enum CriticalFigure {
   }
 
   /** The smallest difference that counts, in its unit; 0 where it is compared letter by letter. */
-  public double step() {
+  double step() {
     return step;
   }
 

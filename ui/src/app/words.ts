@@ -3,8 +3,5 @@ export const grouped = (n: number): string => String(Math.round(n)).replace(/\B(
 
 export const metres = (m: number): string => `${grouped(m)} m`
 
-/** As it was typed, where it is a long number with its thousands set apart. */
-export const written = (value: string): string =>
-  value === 'FULL' ? 'whole' : /^\d{4,}$/.test(value) && !value.startsWith('0') ? grouped(Number(value)) : value
-
+/** As a sentence begins. */
 export const first = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)

@@ -7,7 +7,6 @@ import java.util.WeakHashMap;
 import java.util.function.Supplier;
 import neatlanyard.core.departure.TodaysFigures.Basis;
 import neatlanyard.core.departure.TodaysFigures;
-import neatlanyard.core.figures.DepartureFigures;
 import neatlanyard.core.figures.FiguresAsked;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.log.Event;
@@ -18,20 +17,21 @@ import org.springframework.stereotype.Component;
 
 /** Works the figures of departures out anew when something they rest on is another, and says why entries differ. */
 @Component
-class FiguresRoom {
+class FiguresWork {
   private final FiguresDesk desk;
   private final FleetDesk fleet;
   /** By what each departure's figures were worked out last; not known after a restart. */
   private final Map<DepartureDesk, FiguresAsked> asked = new WeakHashMap<>();
 
-  FiguresRoom(FiguresDesk desk, FleetDesk fleet) {
+  FiguresWork(FiguresDesk desk, FleetDesk fleet) {
     this.desk = desk;
     this.fleet = fleet;
   }
 
+  /** What a departure's figures are worked out by. Texts that changed are read anew here, so not within its lock. */
   Basis basis(DepartureState d) {
-    return new Basis(desk.type(d.opened().tail().type()), desk.holdover(),
-        fleet.fleet().airfield(d.opened().flight().from()));
+    FiguresDesk.Held held = desk.held(d.opened().tail().type());
+    return new Basis(held.type(), held.texts(), held.holdover(), fleet.fleet().airfield(d.opened().flight().from()));
   }
 
   /** What an event may make another. */
@@ -53,11 +53,11 @@ class FiguresRoom {
    * @param before departures of the tail that left before, the newest first; asked for only where entries differ
    */
   void workOut(DepartureDesk departure, CrewId by, Supplier<List<DepartureState>> before) {
+    Basis basis = basis(departure.state());
     departure.note(d -> {
       if (d.tiedOff().isPresent()) {
         return Optional.empty();
       }
-      Basis basis = basis(d);
       Optional<Event> anew = TodaysFigures.anew(d, basis, last(departure));
       keep(departure, TodaysFigures.asked(d, basis));
       return anew;
@@ -67,22 +67,22 @@ class FiguresRoom {
 
   /** Writes of every figure that differs why it does, once. */
   void tellDifferences(DepartureDesk departure, CrewId by, Supplier<List<DepartureState>> before) {
-    boolean more = untold(departure.state());
-    List<DepartureState> earlier = more ? before.get() : List.of();
-    while (more) {
-      long number = departure.state().lastNumber();
-      departure.note(d -> untold(d) ? TodaysFigures.differing(d, figures(d), figure -> earlier.stream()
-          .flatMap(b -> b.entries().agreed(figure).stream()).findFirst()) : Optional.empty(), by);
-      more = departure.state().lastNumber() > number;
+    if (!untold(departure.state())) {
+      return;
     }
+    List<DepartureState> earlier = before.get();
+    Basis basis = basis(departure.state());
+    long number;
+    do {
+      number = departure.state().lastNumber();
+      departure.note(d -> untold(d) ? TodaysFigures.differing(d, TodaysFigures.of(d, basis).figures(),
+          figure -> earlier.stream().flatMap(b -> b.entries().agreed(figure).stream()).findFirst())
+          : Optional.empty(), by);
+    } while (departure.state().lastNumber() > number);
   }
 
   private static boolean untold(DepartureState d) {
     return d.tiedOff().isEmpty() && d.entries().touched().anyMatch(f -> d.entries().untold(f).isPresent());
-  }
-
-  private Optional<DepartureFigures> figures(DepartureState d) {
-    return TodaysFigures.of(d, basis(d)).figures();
   }
 
   private synchronized Optional<FiguresAsked> last(DepartureDesk departure) {
