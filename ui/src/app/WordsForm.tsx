@@ -10,6 +10,8 @@ interface WordsFormProps {
   draft: string
   label: string
   action: string
+  /** What stands there before anything is typed @default nothing */
+  begin?: string
   /** What is asked besides the words. */
   children?: ReactNode
   onSay: (words: string) => void
@@ -17,8 +19,8 @@ interface WordsFormProps {
 }
 
 /** A few words, in the place of the buttons that asked for them. */
-export const WordsForm = ({ draft, label, action, children, onSay, onCancel }: WordsFormProps) => {
-  const [words, setWords, drop] = useDraft(draft)
+export const WordsForm = ({ draft, label, action, begin = '', children, onSay, onCancel }: WordsFormProps) => {
+  const [words, setWords, drop] = useDraft(draft, begin)
   const say = () => {
     if (words.trim() === '') return
     onSay(words.trim())

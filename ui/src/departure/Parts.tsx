@@ -2,6 +2,7 @@ import { UnstyledButton } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import { useMemo, useState } from 'react'
 import type { ItemView, PartView, Progress } from '../api.gen'
+import { BriefingStage } from '../briefing/BriefingStage'
 import { ChecklistStage } from '../checklist/ChecklistStage'
 import { ControlsStage } from '../controls/ControlsStage'
 import { FiguresStage } from '../figures/FiguresStage'
@@ -122,6 +123,8 @@ export const Parts = ({ live, stage, parts: whole, wanted, onGo }: PartsProps) =
         <ControlsStage live={live} onGo={onGo} />
       ) : part.kind === 'checklist' ? (
         <ChecklistStage key={part.id} live={live} part={part} next={goOn} onGo={onGo} />
+      ) : part.kind === 'briefing' ? (
+        <BriefingStage key={part.id} live={live} part={part} next={goOn} onGo={onGo} />
       ) : part.kind === 'walkaround' ? (
         <WalkStage key={part.id} live={live} part={part} wanted={wanted} next={goOn} onGo={onGo} />
       ) : (

@@ -3,6 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import type { BroughtIn, DepartureLine, FiguresTextView, FleetView, Me } from '../api.gen'
 import { FileChoice } from '../app/FileChoice'
 import { ask, type Problem } from '../app/api'
+import { Fetching } from '../app/Fetching'
 import { ProblemNotice } from '../app/Notice'
 import { Sure } from '../app/Sure'
 import { TopBar } from '../app/TopBar'
@@ -76,9 +77,7 @@ export const Desk = ({ me }: { me: Me }) => {
           </p>
         )}
         <Given passwords={done?.signIns ?? []} />
-        <FiguresInForce />
-        <InForce onWithdraw={(edition) => withdraw.mutate(edition)} />
-        <Withdraw />
+        <Kept onWithdraw={(edition) => withdraw.mutate(edition)} />
       </main>
     </>
   )
@@ -90,12 +89,40 @@ const KIND_WORDS: Record<string, string> = {
   holdover: 'Holdover times',
 }
 
-/** What the figures rest on, the newest of each; one that is wrong goes by bringing in the right one. */
-const FiguresInForce = () => {
-  const texts = useQuery<FiguresTextView[], Problem>({
+const useFiguresTexts = () =>
+  useQuery<FiguresTextView[], Problem>({
     queryKey: ['figures-texts'],
     queryFn: () => ask('GET', '/api/figures-texts'),
   })
+
+const useFleet = () =>
+  useQuery<FleetView | null, Problem>({
+    queryKey: ['fleet'],
+    queryFn: async () => (await ask<FleetView | null>('GET', '/api/fleet')) ?? null,
+  })
+
+const useFlights = () =>
+  useQuery<DepartureLine[], Problem>({
+    queryKey: ['departures'],
+    queryFn: () => ask('GET', '/api/departures'),
+  })
+
+/** What was brought in and may go, all at once: a list that came later would move the others from under a press. */
+const Kept = ({ onWithdraw }: { onWithdraw: (edition: string) => void }) => {
+  const asked = [useFiguresTexts(), useFleet(), useFlights()]
+  if (asked.some((q) => q.isPending)) return <Fetching what="what was brought in" />
+  return (
+    <>
+      <FiguresInForce />
+      <InForce onWithdraw={onWithdraw} />
+      <Withdraw />
+    </>
+  )
+}
+
+/** What the figures rest on, the newest of each; one that is wrong goes by bringing in the right one. */
+const FiguresInForce = () => {
+  const texts = useFiguresTexts()
   if (!texts.data?.length) return null
   return (
     <>
@@ -124,10 +151,7 @@ const FiguresInForce = () => {
 
 /** The fleet in force; one brought in by mistake can go, and the one before it is in force again. */
 const InForce = ({ onWithdraw }: { onWithdraw: (edition: string) => void }) => {
-  const fleet = useQuery<FleetView | null, Problem>({
-    queryKey: ['fleet'],
-    queryFn: async () => (await ask<FleetView | null>('GET', '/api/fleet')) ?? null,
-  })
+  const fleet = useFleet()
   if (!fleet.data) return null
   const { operator, tails, people, at, by, edition, mayBeWithdrawn } = fleet.data
   return (
@@ -166,10 +190,7 @@ const InForce = ({ onWithdraw }: { onWithdraw: (edition: string) => void }) => {
 /** Flights that nobody has opened yet: brought in by mistake, they can go. */
 const Withdraw = () => {
   const client = useQueryClient()
-  const flights = useQuery<DepartureLine[], Problem>({
-    queryKey: ['departures'],
-    queryFn: () => ask('GET', '/api/departures'),
-  })
+  const flights = useFlights()
   const withdraw = useMutation<void, Problem, string>({
     mutationFn: (id) => ask('DELETE', `/api/flights/${id}`),
     onSettled: () => client.invalidateQueries({ queryKey: ['departures'] }),

@@ -40,6 +40,7 @@ const view = {
     finds: [],
     passed: [],
     parts: {},
+    briefing: [],
     seats: [{ seat: 'left' }, { seat: 'right' }],
     waits: [{ step: '', tag: 't' }],
     tags: [

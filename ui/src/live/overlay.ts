@@ -11,6 +11,7 @@ import type {
   StepView,
   TagView,
 } from '../api.gen'
+import { briefingAfter, heardBy, readBy } from './briefing'
 import { cordAfter } from './cord'
 import { figuresAfter } from './figures'
 import { looseEndsAfter, type RaisedHere, type SaidHere } from './looseEnds'
@@ -118,6 +119,8 @@ interface SoFar extends Pick<Progress, 'steps' | 'seats' | 'waits' | 'tags'> {
    */
   number: number
   here: SaidHere & SaidOfTimes
+  /** What was read of the briefing last, by line. */
+  read: Map<string, string>
   /** The tags that hang with all of it. */
   hang: TagView[]
 }
@@ -215,6 +218,25 @@ const ofStep = (s: SoFar, e: Said, item: ItemView, allowed: AllowedView | undefi
     })
 }
 
+/** Lines of the briefing read or heard: each is answered; what others heard before was something else. */
+const ofBriefing = (s: SoFar, e: Said): void => {
+  const answer = (step: string) => {
+    const item = s.items.get(step)
+    if (item) ofStep(s, { ...e, kind: 'step-done', body: { step } }, item, undefined)
+  }
+  for (const { line, words } of readBy(e)) {
+    const item = s.items.get(line)
+    const before = item && s.steps[line]
+    if (before && s.read.get(line) !== words) {
+      const left = before.marks.filter((m) => m.outcome !== 'done')
+      s.steps[line] = left.length > 0 ? standing(s.card, item, before, left, s.who.seat) : untouched(item)
+    }
+    s.read.set(line, words)
+    answer(line)
+  }
+  for (const line of heardBy(e)) answer(line)
+}
+
 const NONE: readonly RaisedHere[] = []
 
 /** What came out last for what the server told last: most often one word more is said since. */
@@ -235,7 +257,17 @@ const begin = ({ header, progress }: DepartureView, card: CardView, said: Said[]
     seen: new Map(),
   }
   const stopped = new Map<string, string>()
-  const own = { told: card, card, items: indexOf(card).byId, stopped, resuming: header.resuming, here, hang: tags }
+  const read = new Map(progress.briefing.flatMap((l) => (l.read ? [[l.step, l.read.words] as const] : [])))
+  const own = {
+    told: card,
+    read,
+    card,
+    items: indexOf(card).byId,
+    stopped,
+    resuming: header.resuming,
+    here,
+    hang: tags,
+  }
   return { said: [], who, number, steps: { ...steps }, seats, waits, tags, ...own }
 }
 
@@ -267,6 +299,7 @@ export const withUnsent = (
   for (const e of said.slice(soFar.said.length)) {
     soFar.number++
     beside(soFar, e)
+    ofBriefing(soFar, e)
     const item = soFar.items.get(String(e.body.step))
     if (item) ofStep(soFar, e, item, progress.allowed[item.id])
   }
@@ -291,6 +324,7 @@ export const withUnsent = (
         gates,
         parts,
         figures: figuresAfter(progress.figures, said, who),
+        briefing: briefingAfter(progress.briefing, said, who),
         steps: after.steps,
         tags: hang,
       },

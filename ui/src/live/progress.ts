@@ -11,7 +11,14 @@ interface MapChange {
 }
 
 /** By which key a member of a list is known. */
-const KEYS: Record<string, string> = { beads: 'stage', tags: 'key', unfinished: 'key', seats: 'seat', finds: 'id' }
+const KEYS: Record<string, string> = {
+  beads: 'stage',
+  tags: 'key',
+  unfinished: 'key',
+  seats: 'seat',
+  finds: 'id',
+  briefing: 'step',
+}
 
 const MAPS = ['steps', 'parts', 'gates', 'values', 'allowed', 'figures']
 

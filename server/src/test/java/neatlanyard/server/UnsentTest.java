@@ -63,7 +63,8 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
 
   private static final List<String> KINDS =
       List.of("step-done", "step-done", "step-done", "step-done", "step-undone", "step-undone", "step-later",
-      "step-not-today", "find-raised", "overridden", "panel-handed-over", "checklist-stopped");
+      "step-not-today", "find-raised", "overridden", "panel-handed-over", "checklist-stopped", "briefing-read",
+      "briefing-heard");
 
   /** Times that steps begin are over when they are heard of: what can be said must not go by how fast this runs. */
   private static final String LONG_AGO = Given.DAY + "T06:30:00Z";
@@ -85,8 +86,8 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
 
   /** Both types, each seat. */
   private static final List<Scenario> SCENARIOS = List.of(
-      new Scenario("today-14", "QTRN", "adeyo", 35), new Scenario("today-15", "QVSK", "marsk", 36),
-      new Scenario("larger-1", "QTRN", "marsk", 37));
+      new Scenario("today-14", "QTRN", "adeyo", 121), new Scenario("today-15", "QVSK", "marsk", 122),
+      new Scenario("larger-1", "QTRN", "marsk", 123));
 
   @LocalServerPort private int port;
 
@@ -253,6 +254,17 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
       case "checklist-stopped", "checklist-resumed" -> {
         body.clear();
         body.put("checklist", checklist.path("id").asString());
+      }
+      case "briefing-read", "briefing-heard" -> {
+        body.clear();
+        // Of an answer that is older than a find the server alone knows that it counts no more.
+        body.put("lines", view.path("progress").path("briefing").valueStream().filter(l -> view.path("progress")
+            .path("steps").path(l.path("step").asString()).path("marks").valueStream()
+            .allMatch(m -> m.path("outcome").asString().equals("done"))).filter(l -> kind.equals("briefing-read")
+            || l.path("read").path("words").equals(l.path("words"))
+            && !l.path("read").path("who").asString().equals(hand.who)).filter(l -> random.nextInt(3) == 0)
+            .map(l -> kind.equals("briefing-heard") ? l.path("step").asString()
+            : Map.of("line", l.path("step").asString(), "words", l.path("words").asString())).toList());
       }
       case "panel-handed-over" -> {
         body.clear();
@@ -426,12 +438,18 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
     Map<String, Object> parts = new TreeMap<>();
     told.path("parts").forEachEntry((id, p) -> parts.put(id, some(p, "done", "all", "next", "stopped")));
     List<Map<String, Object>> tags = told.path("tags").valueStream().map(t -> some(t, TAG)).toList();
-    return new TreeMap<>(
+    Map<String, Object> all = new TreeMap<>(
         Map.of("number", told.path("number"), "steps", steps, "tags", tags, "allowed", told.path("allowed"), "gates",
         gates(told),
         "parts", parts, "passed", told.path("passed"),
         "waits", told.path("waits").valueStream().map(w -> some(w, "step", "tag", "words", "since", "until")).toList(),
         "beads", told.path("beads").valueStream().map(b -> some(b, "stage", "title", "state")).toList(),
         "finds", told.path("finds").valueStream().map(f -> some(f, "id", "step", "measured", "verdict")).toList()));
+    all.put("briefing", told.path("briefing").valueStream().map(l -> {
+      Map<String, Object> line = some(l, "step");
+      line.put("read", some(l.path("read"), "words"));
+      return l.has("read") ? line : some(l, "step");
+    }).toList());
+    return all;
   }
 }

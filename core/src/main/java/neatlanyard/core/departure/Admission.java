@@ -9,6 +9,7 @@ import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.core.log.Entry;
 import neatlanyard.core.log.Event;
 import neatlanyard.core.log.Proposal;
+import neatlanyard.core.sop.StepId;
 
 /** Decides whether an event may enter the log of a departure, and says why not. */
 public final class Admission {
@@ -21,6 +22,7 @@ public final class Admission {
   private final FindAdmission finds;
   private final ChecklistAdmission checklists;
   private final FiguresAdmission figures;
+  private final BriefingAdmission briefing;
 
   private Admission(Attempt attempt) {
     this.attempt = attempt;
@@ -29,6 +31,7 @@ public final class Admission {
     this.finds = new FindAdmission(attempt);
     this.checklists = new ChecklistAdmission(attempt);
     this.figures = new FiguresAdmission(attempt);
+    this.briefing = new BriefingAdmission(attempt);
   }
 
   /** Why a person's event is not allowed as the departure stands; empty when it is. @param at at the server's time */
@@ -52,10 +55,10 @@ public final class Admission {
 
   private Optional<Refusal> ofCrew(Event event) {
     return switch (event) {
-      case Event.StepDone e -> figures.notByPress(e.step()).or(() -> steps.stepDone(e.step()));
+      case Event.StepDone e -> notByPress(e.step()).or(() -> steps.stepDone(e.step()));
       case Event.Measured e -> steps.measured(e);
       case Event.ValueSaid e -> steps.valueSaid(e);
-      case Event.FoundSo e -> figures.notByPress(e.step()).or(() -> steps.foundSo(e.step()));
+      case Event.FoundSo e -> notByPress(e.step()).or(() -> steps.foundSo(e.step()));
       case Event.Overridden e -> steps.overridden(e);
       case Event.WaitSeen e -> steps.waitSeen(e.step());
       case Event.StepLater e -> steps.later(e);
@@ -79,6 +82,9 @@ public final class Admission {
       case Event.RunwayReported e -> figures.runway(e);
       case Event.TowerWindSaid e -> figures.tower(e);
       case Event.TakeoffChosen e -> figures.chosen(e);
+      case Event.BriefingWorded e -> briefing.worded(e);
+      case Event.BriefingRead e -> briefing.read(e);
+      case Event.BriefingHeard e -> briefing.heard(e);
       case Event.FiguresWorked e -> byServerAlone();
       case Event.FigureDiffered e -> byServerAlone();
       case Event.DaySet e -> Optional.empty();
@@ -91,6 +97,10 @@ public final class Admission {
       case Event.SeatTaken e -> Optional.empty();
       case Event.Opened e -> Optional.empty();
     };
+  }
+
+  private Optional<Refusal> notByPress(StepId step) {
+    return figures.notByPress(step).or(() -> briefing.notByPress(step));
   }
 
   private static Optional<Refusal> byServerAlone() {

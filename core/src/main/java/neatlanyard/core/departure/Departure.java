@@ -15,9 +15,9 @@ public final class Departure {
   private final DepartureState state;
   private final Picture picture;
 
-  private Departure(DepartureState state) {
+  private Departure(DepartureState state, Picture picture) {
     this.state = state;
-    this.picture = new Picture(state);
+    this.picture = picture;
   }
 
   /**
@@ -26,7 +26,7 @@ public final class Departure {
    * @param pack the pack in the revision that {@code opened} names
    */
   public static Departure open(Pack pack, Opened opened) {
-    return new Departure(new DepartureState(pack, opened));
+    return of(new DepartureState(pack, opened));
   }
 
   /** The whole fold. @throws IllegalArgumentException unless the first entry is {@link Opened} */
@@ -38,12 +38,17 @@ public final class Departure {
     for (Entry entry : log.subList(1, log.size())) {
       state = Fold.apply(state, entry);
     }
-    return new Departure(state);
+    return of(state);
   }
 
   /** The departure after one more entry. @throws IllegalArgumentException unless it carries the next number */
   public Departure apply(Entry entry) {
-    return new Departure(Fold.apply(state, entry));
+    DepartureState next = Fold.apply(state, entry);
+    return new Departure(next, picture.of(next));
+  }
+
+  private static Departure of(DepartureState state) {
+    return new Departure(state, new Picture(state));
   }
 
   /** What has been said so far. */

@@ -68,6 +68,9 @@ final class Fold {
       case Event.FigureEntered e -> FiguresFold.entered(d, e, entry);
       case Event.FigureDiffered e -> d.entries(x -> x.differed(e, entry));
       case Event.FigureTaken e -> FiguresFold.taken(d, e, entry);
+      case Event.BriefingWorded e -> BriefingFold.worded(d, e, entry);
+      case Event.BriefingRead e -> BriefingFold.read(d, e, entry);
+      case Event.BriefingHeard e -> BriefingFold.heard(d, e, entry);
       case Event.StepNotToday e -> d.marked(e.step(), mark(entry, Mark.Outcome.NOT_TODAY, e.reason()));
       case Event.StepLater e -> d.marked(e.step(), mark(entry, Mark.Outcome.LATER, e.reason()));
       case Event.LogTailRead e -> d.logRead(e, entry);

@@ -1,5 +1,6 @@
 package neatlanyard.core.departure;
 
+import java.util.Optional;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
@@ -12,8 +13,13 @@ final class Once<T> implements Supplier<T> {
     this.work = work;
   }
 
-  static <T> Supplier<T> of(Supplier<T> work) {
+  static <T> Once<T> of(Supplier<T> work) {
     return new Once<>(work);
+  }
+
+  /** What was worked out already; empty before anybody asked. */
+  Optional<T> known() {
+    return Optional.ofNullable(value);
   }
 
   @Override

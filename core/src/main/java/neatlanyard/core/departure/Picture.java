@@ -7,6 +7,8 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
+import neatlanyard.core.briefing.Briefing;
+import neatlanyard.core.briefing.Line;
 import neatlanyard.core.checklist.NextItem;
 import neatlanyard.core.checklist.Stale;
 import neatlanyard.core.checklist.TakeoffConfiguration;
@@ -40,6 +42,8 @@ public final class Picture {
   private final Supplier<List<Tag>> tags;
   private final Supplier<Map<PointId, List<Statement>>> positions;
   private final Supplier<Map<StepId, StepNotes.Change>> stale;
+  private final Once<List<Line>> briefing;
+  private final Supplier<Map<StepId, StepNotes.Change>> briefingUntrue;
   private final Supplier<Standing> standing;
   private final Supplier<List<Bead>> beads;
   private final Supplier<List<TakeoffConfiguration.Check>> takeoff;
@@ -47,11 +51,27 @@ public final class Picture {
   private final Map<Stage, List<Gate>> stageGates = new ConcurrentHashMap<>();
 
   Picture(DepartureState state) {
+    this(state, Once.of(() -> Briefing.of(state)));
+  }
+
+  /** That of the next state. The briefing is put together anew only where what it speaks of is another. */
+  Picture of(DepartureState next) {
+    return briefing.known().filter(b -> Briefing.same(state, next))
+        .map(b -> new Picture(next, Once.of(() -> b))).orElseGet(() -> new Picture(next));
+  }
+
+  private Picture(DepartureState state, Once<List<Line>> briefing) {
     this.state = state;
+    this.briefing = briefing;
     this.waits = Once.of(() -> Waits.running(state));
-    this.tags = Once.of(() -> Cord.tags(state, waits()));
+    this.tags = Once.of(() -> Cord.tags(state, waits(), briefingUntrue().keySet()));
     this.positions = Once.of(() -> Positions.of(state));
-    this.stale = Once.of(() -> Stale.of(state, positions()));
+    this.briefingUntrue = Once.of(() -> state.briefing().begun() ? Briefing.untrue(state, briefing()) : Map.of());
+    this.stale = Once.of(() -> {
+      Map<StepId, StepNotes.Change> all = Stale.of(state, positions());
+      all.putAll(briefingUntrue());
+      return all;
+    });
     this.standing = Once.of(() -> new Standing(state, tags(), stale.get()));
     this.beads = Once.of(() -> Bead.of(state, standing()));
     this.takeoff = Once.of(() -> TakeoffConfiguration.of(state, positions()));
@@ -71,6 +91,16 @@ public final class Picture {
   /** What is said of each control and indication, in the order in which it was said. */
   public Map<PointId, List<Statement>> positions() {
     return positions.get();
+  }
+
+  /** Today's briefing, in the order in which it is said. */
+  public List<Line> briefing() {
+    return briefing.get();
+  }
+
+  /** The lines of it that were read and say something else now. */
+  public Map<StepId, StepNotes.Change> briefingUntrue() {
+    return briefingUntrue.get();
   }
 
   /** How every step of the card stands. */

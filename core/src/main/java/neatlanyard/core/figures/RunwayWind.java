@@ -30,29 +30,38 @@ public record RunwayWind(
 
   /** @param wind degrees true, as a report has it */
   public static RunwayWind of(Runway.End end, Wind wind) {
+    return of(end.name(), end.bearingTrueDeg(), wind);
+  }
+
+  /**
+   * The same where no more is known of the runway.
+   *
+   * @param bearingTrueDeg and {@code wind}, degrees true
+   */
+  public static RunwayWind of(RunwayName runway, double bearingTrueDeg, Wind wind) {
     double gust = wind.gustKt().orElse(wind.speedKt());
     if (wind.calm()) {
-      return new RunwayWind(end.name(), 0, 0, 0, Optional.of(new WindParts(0, 0)), List.of("Calm"));
+      return new RunwayWind(runway, 0, 0, 0, Optional.of(new WindParts(0, 0)), List.of("Calm"));
     }
     if (wind.directionDeg().isEmpty()) {
-      return new RunwayWind(end.name(), (int) -gust, gust, gust, Optional.empty(), List.of(
+      return new RunwayWind(runway, (int) -gust, gust, gust, Optional.empty(), List.of(
           "Variable, up to %s: from behind and across, all of it, and nothing from ahead".formatted(Worked.kt(gust))));
     }
     int from = wind.directionDeg().getAsInt();
-    WindParts steady = WindParts.of(from, wind.speedKt(), end.bearingTrueDeg());
-    WindParts gusting = WindParts.of(from, gust, end.bearingTrueDeg());
+    WindParts steady = WindParts.of(from, wind.speedKt(), bearingTrueDeg);
+    WindParts gusting = WindParts.of(from, gust, bearingTrueDeg);
     double tail = Math.max(steady.tailKt(), gusting.tailKt());
     double cross = Math.max(steady.crossKt(), gusting.crossKt());
     int head = (int) Math.floor((tail > 0 ? -tail : steady.alongKt()) + ROUNDING);
     List<String> lines = new ArrayList<>();
-    double angle = Bearing.between(end.bearingTrueDeg(), from);
+    double angle = Bearing.between(bearingTrueDeg, from);
     lines.add("Wind from %s true, runway %s lies %s true: %s° off".formatted(
-        Bearing.words(from), end.name(), Bearing.words(end.bearingTrueDeg()), Numbers.written(Math.abs(angle), 0)));
+        Bearing.words(from), runway, Bearing.words(bearingTrueDeg), Numbers.written(Math.abs(angle), 0)));
     lines.add(parts("Steady", wind.speedKt(), angle, steady));
     if (wind.gustKt().isPresent()) {
       lines.add(parts("Gusts", gust, angle, gusting));
     }
-    return new RunwayWind(end.name(), head, tail, cross, Optional.of(steady), lines);
+    return new RunwayWind(runway, head, tail, cross, Optional.of(steady), lines);
   }
 
   private static String parts(String which, double speed, double angle, WindParts parts) {

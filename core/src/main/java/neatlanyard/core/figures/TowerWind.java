@@ -12,7 +12,7 @@ import neatlanyard.core.weather.Wind;
  */
 public record TowerWind(OptionalInt fromMagneticDeg, int speedKt, OptionalInt gustKt) {
   /** @param variationDeg of the airfield, east positive */
-  Wind toTrue(double variationDeg) {
+  public Wind toTrue(double variationDeg) {
     OptionalInt from = fromMagneticDeg.isEmpty() ? OptionalInt.empty()
         : OptionalInt.of((int) Math.round(Bearing.fromMagnetic(fromMagneticDeg.getAsInt(), variationDeg)));
     return new Wind(from, speedKt, gustKt);

@@ -13,10 +13,11 @@ import java.util.stream.Stream;
  * @param elevationFt feet above mean sea level
  * @param variationDeg by how much magnetic north lies east of true north, degrees, west negative
  * @param runways none where the fleet's file names none
+ * @param outbound what it says to who takes off
  */
 public record Airfield(
     AirfieldId id, String name, double latitudeDeg, double longitudeDeg, int elevationFt, ZoneId zone,
-    double variationDeg, List<Runway> runways) {
+    double variationDeg, List<Runway> runways, Outbound outbound) {
   public Airfield {
     runways = List.copyOf(runways);
   }

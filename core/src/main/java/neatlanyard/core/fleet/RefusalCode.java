@@ -27,6 +27,10 @@ public enum RefusalCode implements Code {
   NO_SUCH_FIGURE,
   OTHER_SHEET,
 
+  // The briefing.
+  READING_WANTED,
+  READ_BY_NOBODY_ELSE,
+
   // A checklist.
   NOTHING_TO_STOP,
   NOT_STOPPED,

@@ -27,9 +27,11 @@ public record Runway(int widthM, Surface surface, List<End> ends) {
    * @param slopePercent of the whole length, uphill positive
    * @param intersections where a take-off may begin further on, the nearest to the beginning first
    * @param obstacles beyond the far end
+   * @param firstTurn after take-off, in words; empty where the fleet's file does not say
+   * @param engineOut the way that is flown with an engine out, in words; empty where it is the same
    */
   public record End(RunwayName name, double bearingTrueDeg, Declared declared, double slopePercent,
-      List<Intersection> intersections, List<Obstacle> obstacles) {
+      List<Intersection> intersections, List<Obstacle> obstacles, String firstTurn, String engineOut) {
     public End {
       intersections = List.copyOf(intersections);
       obstacles = List.copyOf(obstacles);

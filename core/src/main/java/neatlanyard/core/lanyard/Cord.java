@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import neatlanyard.core.flow.Waiting;
 import neatlanyard.core.sop.Card;
@@ -24,10 +25,15 @@ public final class Cord {
 
   private Cord() {}
 
-  /** The tags that hang, by the stage they are due and then by age. @param running the waits that run */
-  public static List<Tag> tags(DepartureState d, List<Waiting> running) {
+  /**
+   * The tags that hang, by the stage they are due and then by age.
+   *
+   * @param running the waits that run
+   * @param untrue lines of the briefing that were read and say something else now
+   */
+  public static List<Tag> tags(DepartureState d, List<Waiting> running, Set<StepId> untrue) {
     return d.card().map((Card c) -> sorted(Stream.concat(
-        ofSteps(c, Deed.of(d)).stream(), loose(d, LooseEnds.of(d, running)).stream()))).orElse(List.of());
+        ofSteps(c, Deed.of(d)).stream(), loose(d, LooseEnds.of(d, running, untrue)).stream()))).orElse(List.of());
   }
 
   /** Tags as they hang: by the stage they are due and then by age. */

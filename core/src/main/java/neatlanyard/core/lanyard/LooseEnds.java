@@ -6,6 +6,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import neatlanyard.core.dispatch.Deferral;
 import neatlanyard.core.fleet.CrewId;
@@ -20,6 +22,7 @@ import neatlanyard.core.sop.Stage;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.sop.TagKind.Trigger;
 import neatlanyard.core.sop.TagKind;
+import neatlanyard.core.state.BriefingNotes;
 import neatlanyard.core.state.DepartureState;
 import neatlanyard.core.state.Find;
 import neatlanyard.core.state.Mark;
@@ -30,8 +33,8 @@ import neatlanyard.core.state.Status;
 final class LooseEnds {
   private LooseEnds() {}
 
-  /** @param running the waits that run */
-  static List<LooseEnd> of(DepartureState d, List<Waiting> running) {
+  /** See {@link Cord#tags}. */
+  static List<LooseEnd> of(DepartureState d, List<Waiting> running, Set<StepId> untrue) {
     List<LooseEnd> ends = new ArrayList<>();
     for (Find f : d.finds()) {
       Optional<Find.Decision> decision = f.decision();
@@ -85,6 +88,7 @@ final class LooseEnds {
     ends.addAll(waits(d, running));
     ends.addAll(overrides(d, running));
     ends.addAll(FigureEnds.of(d));
+    briefing(d, untrue).ifPresent(ends::add);
     d.hung().forEach(h -> ends.add(new LooseEnd(
         Trigger.BY_HAND, h.event().tag().toString(), h.event().words(), 1, 1, h.by(), h.at(), h.number(), List.of(),
         Optional.of(h.event().due()))));
@@ -93,6 +97,15 @@ final class LooseEnds {
     d.controls().filter(c -> !c.event().judgement().passed()).ifPresent(c -> ends.add(
         end(Trigger.CONTROLS, "controls", c.event().judgement().summary(), c.by(), c.at(), c.number(), List.of())));
     return ends;
+  }
+
+  /** One for all lines, since the first of them was read. */
+  private static Optional<LooseEnd> briefing(DepartureState d, Set<StepId> untrue) {
+    List<Card.Item> lines = d.items().stream().filter(i -> untrue.contains(i.step().id())).toList();
+    return lines.stream().flatMap(i -> d.briefing().read(i.step().id()).stream())
+        .min(Comparator.comparing(BriefingNotes.Read::number)).map(first -> new LooseEnd(Trigger.BRIEFING, "briefing",
+        "Brief again: %s".formatted(lines.stream().map(i -> i.step().challenge()).collect(Collectors.joining(", "))),
+        lines.size(), lines.size(), first.by(), first.at(), first.number(), ids(lines), Optional.empty()));
   }
 
   /** Due by the end of the stage in which something waits for it. */

@@ -176,6 +176,26 @@ public sealed interface Event {
   /** The commander takes a figure although it is not what was worked out, or the entries differ. */
   record FigureTaken(CriticalFigure figure, String value, String words) implements Event {}
 
+  /** A line of the briefing in the crew's own words. @param words empty: those of the pack again */
+  record BriefingWorded(StepId line, String words) implements Event {}
+
+  /** Lines of the briefing are read aloud. */
+  record BriefingRead(List<ReadLine> lines) implements Event {
+    public BriefingRead {
+      lines = List.copyOf(lines);
+    }
+  }
+
+  /** @param words as they were read */
+  record ReadLine(StepId line, String words) {}
+
+  /** Lines that somebody else has read are acknowledged. */
+  record BriefingHeard(List<StepId> lines) implements Event {
+    public BriefingHeard {
+      lines = List.copyOf(lines);
+    }
+  }
+
   /** A checklist is stopped where it is. */
   record ChecklistStopped(ProcedureId checklist) implements Event {}
 

@@ -2,14 +2,19 @@ package neatlanyard.core.log;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import neatlanyard.core.fleet.AirfieldId;
+import neatlanyard.core.fleet.Outbound;
+import neatlanyard.core.fleet.RunwayName;
 
 /**
- * What the fleet's files give for a flight: the ground at its airfields, and what this tail used last of what is used
- * in turn.
+ * What the fleet's files give for a flight: the ground at its airfields, what this tail used last of what is used in
+ * turn, and what is said to who leaves the airfield of departure.
+ *
+ * @param departing empty where the fleet has the airfield no more, and in records of earlier versions
  */
-public record Facts(List<Elevation> elevations, List<LastUse> lastUses) {
-  public static final Facts NONE = new Facts(List.of(), List.of());
+public record Facts(List<Elevation> elevations, List<LastUse> lastUses, Optional<Departing> departing) {
+  public static final Facts NONE = new Facts(List.of(), List.of(), Optional.empty());
 
   public Facts {
     elevations = List.copyOf(elevations);
@@ -21,4 +26,28 @@ public record Facts(List<Elevation> elevations, List<LastUse> lastUses) {
 
   /** @param memory the name under which the pack remembers it */
   public record LastUse(String memory, String choice, Instant at) {}
+
+  /**
+   * What is said to who leaves an airfield.
+   *
+   * @param variationDeg by how much magnetic north lies east of true north, degrees
+   * @param alternate name of the take-off alternate; empty where there is none
+   */
+  public record Departing(double variationDeg, Outbound outbound, String alternate, List<ClimbOut> climbOuts) {
+    public Departing {
+      climbOuts = List.copyOf(climbOuts);
+    }
+  }
+
+  /**
+   * The way out from one end of a runway.
+   *
+   * @param bearingTrueDeg in degrees true
+   * @param firstTurn and {@code engineOut}, in words; empty where the fleet's file does not say
+   * @param obstacle the highest beyond the end; empty where there is none
+   * @param obstacleFt height above that end, feet; 0 where there is none
+   */
+  public record ClimbOut(
+      RunwayName runway, double bearingTrueDeg, String firstTurn, String engineOut, String obstacle,
+      int obstacleFt) {}
 }

@@ -85,6 +85,9 @@ public record Account(List<StageTime> stages, List<Interruption> interruptions) 
       case Event.FigureTaken e -> true;
       case Event.FiguresWorked e -> !e.worked().notHeld().isEmpty();
       case Event.FigureEntered e -> false;
+      case Event.BriefingWorded e -> false;
+      case Event.BriefingRead e -> false;
+      case Event.BriefingHeard e -> false;
       case Event.RunwayReported e -> false;
       case Event.TowerWindSaid e -> false;
       case Event.LoadSheetTaken e -> false;

@@ -177,6 +177,7 @@ public final class Changes {
     said(words, "Comes after the wait of", titles(before, a.afterWait()), titles(after, b.afterWait()));
     said(words, "Measured", measure(a), measure(b));
     said(words, "Entered by each alone", entered(a), entered(b));
+    said(words, "Said in the briefing", briefed(a), briefed(b));
     said(words, "In turn", turns(a), turns(b));
     said(words, "Value of today", value(before, a), value(after, b));
     said(words, "Course", course(a), course(b));
@@ -197,6 +198,10 @@ public final class Changes {
 
   private static String entered(Step s) {
     return s.enters().stream().map(CriticalFigure::words).collect(Collectors.joining(", "));
+  }
+
+  private static String briefed(Step s) {
+    return s.says().map(Wording::toString).orElse("");
   }
 
   private static String yes(boolean so) {

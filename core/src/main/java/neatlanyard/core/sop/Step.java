@@ -21,6 +21,7 @@ import neatlanyard.core.figures.entry.CriticalFigure;
  * @param afterWait steps whose wait must be over before this one
  * @param measures what is read and entered
  * @param enters critical figures that each pilot enters alone; it is done once all are agreed, and never by a press
+ * @param says what is said of it in a briefing; empty: its response
  * @param alternates what is used in turn
  * @param value what today's flight gives it
  * @param course a test in its parts: what is done, and what is then seen or heard
@@ -47,6 +48,7 @@ public record Step(
     List<StepId> afterWait,
     Optional<Measure> measures,
     List<CriticalFigure> enters,
+    Optional<Wording> says,
     Optional<Alternation> alternates,
     Optional<DayValue> value,
     List<Beat> course,
@@ -94,6 +96,7 @@ public record Step(
     private List<StepId> afterWait = List.of();
     private Optional<Measure> measures = Optional.empty();
     private List<CriticalFigure> enters = List.of();
+    private Optional<Wording> says = Optional.empty();
     private Optional<Alternation> alternates = Optional.empty();
     private Optional<DayValue> value = Optional.empty();
     private List<Beat> course = List.of();
@@ -165,6 +168,11 @@ public record Step(
       return this;
     }
 
+    public Builder says(String wording) {
+      says = Optional.of(Wording.of(wording));
+      return this;
+    }
+
     public Builder alternates(Alternation alternation) {
       alternates = Optional.of(alternation);
       return this;
@@ -204,7 +212,7 @@ public record Step(
       return new Step(
           id, place, challenge, response, owner, when, "", sets, expects, verifies, needs, opens, closes, waits,
           afterWait,
-          measures, enters, alternates, value, course, testsLights, critical, alerted, belowLine);
+          measures, enters, says, alternates, value, course, testsLights, critical, alerted, belowLine);
     }
   }
 

@@ -39,6 +39,8 @@ public record TagKind(TagId id, String title, Trigger hangsOn, Stage due, boolea
     FIGURE("Both enter it alike, and as it was worked out; or the commander takes it."),
     /** Something that must hold for the take-off does not, by what was worked out. */
     LIMIT("What is given for the figures is put right, or another runway, flap or thrust is chosen."),
+    /** Something of the briefing was read and says something else now. */
+    BRIEFING("One reads it as it is now, the other hears it."),
     /** Fluid protects the wings for a time. */
     HOLDOVER("The wings are looked at within five minutes before take-off, or it is de-iced again."),
     /** Somebody hung it by hand, with words of their own. */
@@ -84,6 +86,7 @@ public record TagKind(TagId id, String title, Trigger hangsOn, Stage due, boolea
           new TagKind(new TagId("override"), "Done before its time", Trigger.OVERRIDE, Stage.START, true),
           new TagKind(new TagId("figure"), "{what}", Trigger.FIGURE, Stage.FIGURES, true),
           new TagKind(new TagId("limit"), "{what}", Trigger.LIMIT, Stage.FIGURES, true),
+          new TagKind(new TagId("briefing"), "{what}", Trigger.BRIEFING, Stage.BRIEFING, true),
           new TagKind(new TagId("holdover"), "{what}", Trigger.HOLDOVER, Stage.LINE_UP, true),
           new TagKind(new TagId("by-hand"), "{what}", Trigger.BY_HAND, Stage.LINE_UP, true),
           new TagKind(new TagId("interrupted"), "Called away", Trigger.INTERRUPTED, Stage.LINE_UP, true),

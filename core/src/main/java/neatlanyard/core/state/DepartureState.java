@@ -66,6 +66,7 @@ public final class DepartureState {
   private FiguresGiven given = FiguresGiven.NONE;
   private FigureEntries entries = FigureEntries.NONE;
   private long figuresNumber;
+  private BriefingNotes briefing = BriefingNotes.NONE;
   private Optional<Recorded<Event.LogTailRead>> log = Optional.empty();
   private Optional<Recorded<Event.ControlsChecked>> controls = Optional.empty();
   private Optional<Recorded<Event.TiedOff>> tiedOff = Optional.empty();
@@ -104,6 +105,7 @@ public final class DepartureState {
     this.given = before.given;
     this.entries = before.entries;
     this.figuresNumber = before.figuresNumber;
+    this.briefing = before.briefing;
     this.log = before.log;
     this.controls = before.controls;
     this.tiedOff = before.tiedOff;
@@ -469,6 +471,15 @@ public final class DepartureState {
   /** What two pilots entered of the critical figures, and what was worked out. */
   public FigureEntries entries() {
     return entries;
+  }
+
+  /** What the crew has written and read of its briefing. */
+  public BriefingNotes briefing() {
+    return briefing;
+  }
+
+  public DepartureState briefing(UnaryOperator<BriefingNotes> change) {
+    return with(s -> s.briefing = change.apply(briefing));
   }
 
   /** Every interruption, the first first. */

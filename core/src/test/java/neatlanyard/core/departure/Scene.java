@@ -179,6 +179,20 @@ final class Scene {
           Step.of("v1", "place", "V1", "read", Owner.LEFT)
           .value(new DayValue(new DayValue.Source.Agreed(CriticalFigure.V1), true)).build()))));
 
+  /** A runway and a speed that two enter, and a briefing that speaks of them. */
+  static final Pack BRIEFED = with(List.of(), List.of(), List.of(
+      new Procedure(new ProcedureId("figures"), "Figures", Stage.FIGURES, Procedure.Kind.FIGURES, List.of(), List.of(
+          Step.of("speeds", "overhead", "speeds", "compared", Owner.BOTH)
+          .enters(CriticalFigure.RUNWAY, CriticalFigure.V1).build())),
+      new Procedure(new ProcedureId("briefing"), "Briefing", Stage.BRIEFING, Procedure.Kind.BRIEFING, List.of(),
+      List.of(
+          Step.of("who", "place", "Who", "said", Owner.BOTH).build(),
+          Step.of("stop", "place", "Stop", "said", Owner.BOTH).says("Up to V1, {v1}, for fire.").build(),
+          Step.of("up", "place", "Up", "said", Owner.BOTH)
+          .says("{wind}, then {engine-out}, level at {acceleration 400}, not below {minimum}.").build(),
+          Step.of("back", "place", "Back", "said", Owner.BOTH).says("After that {return}.").build(),
+          Step.of("today", "place", "Today", "said", Owner.BOTH).says("Deferred: {deferred}.").build()))));
+
   private static DayValue figure(DayFigure figure, int plus) {
     return new DayValue(new DayValue.Source.Figure(figure, plus), true);
   }

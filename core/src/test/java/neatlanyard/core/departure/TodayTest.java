@@ -38,7 +38,7 @@ public class TodayTest {
     s.says(OFFICER, Scene.day(OptionalDouble.of(1_003)));
     s.server(new Event.FlightFacts(new Facts(
         List.of(new Facts.Elevation(new AirfieldId("QVSK"), "Vesk", 212)),
-        List.of(new Facts.LastUse("igniter", "left", Instant.EPOCH)))));
+        List.of(new Facts.LastUse("igniter", "left", Instant.EPOCH)), Optional.empty())));
     return s;
   }
 

@@ -78,7 +78,7 @@ public class RunwayConditionTest {
 
   private static Runway.End end(String name, double bearing) {
     return new Runway.End(new RunwayName(name), bearing, new Runway.Declared(2_000, 2_000, 2_000, 2_000), 0,
-        List.of(), List.of());
+        List.of(), List.of(), "", "");
   }
 
   @Test

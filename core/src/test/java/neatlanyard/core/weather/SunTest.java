@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Random;
 import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.AirfieldId;
+import neatlanyard.core.fleet.Outbound;
 import org.shredzone.commons.suncalc.SunPosition;
 import org.shredzone.commons.suncalc.SunTimes;
 import org.testng.annotations.DataProvider;
@@ -19,7 +20,7 @@ import org.testng.annotations.Test;
 public class SunTest {
   private static Airfield at(double latitudeDeg, double longitudeDeg) {
     return new Airfield(new AirfieldId("QXXX"), "Somewhere", latitudeDeg, longitudeDeg, 0, ZoneOffset.UTC, 0,
-        List.of());
+        List.of(), Outbound.NONE);
   }
 
   /** J. Meeus, Astronomical Algorithms, example 25.a: declination −7.785 07° (value from memory). */

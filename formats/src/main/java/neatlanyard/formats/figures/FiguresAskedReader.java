@@ -25,6 +25,7 @@ import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.Fleet;
 import neatlanyard.core.fleet.RunwayName;
+import neatlanyard.core.fleet.Outbound;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.weather.StationReport;
 import neatlanyard.formats.text.Doc;
@@ -83,7 +84,7 @@ public final class FiguresAskedReader {
       doc.fault("from", "The fleet has no airfield %s.".formatted(id));
     }
     return known.orElseGet(() ->
-        new Airfield(id, "?", 0, 0, 0, ZoneOffset.UTC, 0, List.of()));
+        new Airfield(id, "?", 0, 0, 0, ZoneOffset.UTC, 0, List.of(), Outbound.NONE));
   }
 
   /** A report carries a day of the month only; it is of the day of the flight, or of one beside it. */

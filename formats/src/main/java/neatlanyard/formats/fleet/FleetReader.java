@@ -4,12 +4,15 @@ import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.fleet.Fleet;
+import neatlanyard.core.fleet.Outbound;
 import neatlanyard.core.fleet.Registered;
 import neatlanyard.core.fleet.Role;
 import neatlanyard.core.fleet.TailId;
@@ -30,12 +33,16 @@ public final class FleetReader {
   private static Fleet fleet(Doc doc) {
     doc.format(FORMAT);
     Set<Object> seen = new HashSet<>();
-    return new Fleet(
+    Fleet fleet = new Fleet(
         doc.text("operator"),
         doc.has("zone") ? doc.of("zone", ZoneId::of, "UTC") : ZoneOffset.UTC,
         doc.list("airfields", d -> once(d, seen, airfield(d))),
         doc.list("tails", d -> once(d, seen, tail(d))),
         doc.list("crew", d -> once(d, seen, member(d))));
+    fleet.airfields().forEach(a -> a.outbound().alternate().filter(x -> x.equals(a.id()) || !seen.contains(x))
+        .ifPresent(x -> doc.fault("airfields", "'%s' is no take-off alternate of %s: another airfield of this file is."
+        .formatted(x, a.id()))));
+    return fleet;
   }
 
   private static <T> T once(Doc doc, Set<Object> seen, T value) {
@@ -56,7 +63,19 @@ public final class FleetReader {
     return new Airfield(
         doc.of("id", AirfieldId::new, "QXXX"), doc.text("name"), doc.number("latitude-deg", -90, 90),
         doc.number("longitude-deg", -180, 180), doc.whole("elevation-ft", -1_500, 20_000),
-        doc.of("zone", ZoneId::of, "UTC"), variation, RunwayReader.runways(doc, variation));
+        doc.of("zone", ZoneId::of, "UTC"), variation, RunwayReader.runways(doc, variation),
+        outbound(doc));
+  }
+
+  private static Outbound outbound(Doc doc) {
+    Optional<Outbound.LandingLimits> landing = doc.has("landing-limits") ? doc.inner("landing-limits",
+        d -> new Outbound.LandingLimits(d.whole("ceiling-ft", 0, 10_000), d.whole("visibility-m", 0, 20_000)))
+        : Optional.empty();
+    Optional<AirfieldId> alternate = doc.has("take-off-alternate")
+        ? Optional.of(doc.of("take-off-alternate", AirfieldId::new, "QXXX")) : Optional.empty();
+    OptionalInt minimum = doc.has("minimum-altitude-ft")
+        ? OptionalInt.of(doc.whole("minimum-altitude-ft", 0, 30_000)) : OptionalInt.empty();
+    return new Outbound(landing, alternate, minimum);
   }
 
   private static Registered tail(Doc doc) {

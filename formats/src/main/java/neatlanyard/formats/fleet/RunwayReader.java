@@ -67,7 +67,8 @@ final class RunwayReader {
     }
     Declared declared = declared(doc);
     return new End(name, bearing, declared, doc.number("slope-percent", -5, 5),
-        intersections(doc, declared), doc.list("obstacles", RunwayReader::obstacle));
+        intersections(doc, declared), doc.list("obstacles", RunwayReader::obstacle), doc.text("first-turn", ""),
+        doc.text("engine-out", ""));
   }
 
   private static Declared declared(Doc doc) {

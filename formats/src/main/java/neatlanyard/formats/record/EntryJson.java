@@ -56,6 +56,7 @@ public final class EntryJson {
   private static final Map<String, String> UNSAID = Map.of(
       "figures-worked", "{\"worked\":{\"texts\":[]}}",
       "find-raised", "{\"what\":{\"severity\":\"defect\",\"count\":1,\"entry\":null,\"spot\":null,\"photos\":[]}}",
+      "flight-facts", "{\"facts\":{\"departing\":null}}",
       "opened", "{\"flight\":{\"level\":null}}",
       "tag-hung", "{\"calls\":null}",
       "verdict-taken", "{\"proposed\":null}");

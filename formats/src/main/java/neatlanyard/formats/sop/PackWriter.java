@@ -218,6 +218,7 @@ public final class PackWriter {
       m.put("measures", measure);
     });
     some(m, "enters", s.enters(), Doc::written);
+    s.says().ifPresent(x -> m.put("says", x.toString()));
     s.alternates().ifPresent(a -> {
       Map<String, Object> alternates = fields("choices", a.choices());
       unless(alternates, "memory", a.memory().isEmpty(), a.memory());

@@ -33,6 +33,7 @@ import neatlanyard.core.sop.TagId;
 import neatlanyard.core.sop.TagKind;
 import neatlanyard.core.sop.TagKind.Trigger;
 import neatlanyard.core.sop.Wait;
+import neatlanyard.core.sop.Wording;
 import neatlanyard.formats.text.Doc;
 import org.jspecify.annotations.Nullable;
 
@@ -118,6 +119,7 @@ final class ProcedureReader {
         doc.values("after-wait", StepId::new, "x"),
         optional(doc, "measures", this::measure),
         enters(doc),
+        doc.has("says") ? Optional.of(doc.of("says", Wording::of, "")) : Optional.empty(),
         optional(doc, "alternates", d -> new Alternation(d.values("choices", s -> s, "x"), d.text("memory", ""))),
         optional(doc, "value", this::value),
         doc.list("course", d -> new Step.Beat(d.text("act"), d.text("see"))),
@@ -138,6 +140,9 @@ final class ProcedureReader {
       doc.fault("value", "A step measures or has a value of today, not both.");
     }
     entered(doc, step);
+    if (step.says().isPresent() && kind != Procedure.Kind.BRIEFING) {
+      doc.fault("says", "Only a step of a briefing says something.");
+    }
     if (steps.put(step.id(), new Placed(step, doc)) != null) {
       doc.fault("id", "A step '%s' exists already.".formatted(step.id()));
     }

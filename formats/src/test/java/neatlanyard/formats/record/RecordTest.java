@@ -46,10 +46,11 @@ import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.fleet.Equipment;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.fleet.FlightId;
+import neatlanyard.core.fleet.Outbound;
 import neatlanyard.core.fleet.Role;
 import neatlanyard.core.fleet.Rostered;
-import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.fleet.RunwayName;
+import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.fleet.SubTypeId;
 import neatlanyard.core.fleet.Tail;
 import neatlanyard.core.fleet.TailId;
@@ -80,6 +81,10 @@ import neatlanyard.formats.weather.StationReportReader;
 import org.testng.annotations.Test;
 
 public class RecordTest {
+  private static final Facts.Departing DEPARTING = new Facts.Departing(-2,
+      new Outbound(Optional.of(new Outbound.LandingLimits(250, 800)), Optional.of(new AirfieldId("QBRN")),
+      OptionalInt.of(1_900)), "Brannoch", List.of(new Facts.ClimbOut(new RunwayName("07"), 67.8, "straight ahead",
+      "left at 500 ft", "harbour crane", 92)));
   private static final Instant AT = Instant.parse("2027-01-14T07:25:00.123456Z");
   private static final CrewId MARSK = new CrewId("marsk");
   private static final StepId STEP = new StepId("wa-static-l");
@@ -110,7 +115,7 @@ public class RecordTest {
       new Event.AircraftRead("simulated aircraft", List.of(new State(new PointId("flaps"), "15"))),
       new Event.FlightFacts(new Facts(
           List.of(new Facts.Elevation(new AirfieldId("QVSK"), "Vesk", 212)),
-          List.of(new Facts.LastUse("inverter", "one", AT)))),
+          List.of(new Facts.LastUse("inverter", "one", AT)), Optional.of(DEPARTING))),
       new Event.DoesNotFit(STEP, "no such port on this tail"),
       new Event.StepUndone(STEP),
       new Event.FoundSo(STEP),
@@ -162,6 +167,9 @@ public class RecordTest {
           List.of(new Difference.OfEntry(MARSK, "19", List.of(new Cause(Slip.DIGITS_SWAPPED, 0.99, "digits swapped")),
           "too early")))),
       new Event.FigureTaken(CriticalFigure.V1, "91", "by hand"),
+      new Event.BriefingWorded(new StepId("br-who"), "I fly"),
+      new Event.BriefingRead(List.of(new Event.ReadLine(new StepId("br-who"), "I fly"))),
+      new Event.BriefingHeard(List.of(new StepId("br-who"))),
       new Event.ChecklistStopped(new ProcedureId("before-takeoff")),
       new Event.ChecklistResumed(new ProcedureId("before-takeoff")),
       new Event.ControlsChecked("simulated aircraft", "ff", new Judgement(List.of(new Judgement.Finding(

@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import neatlanyard.core.briefing.Line;
 import neatlanyard.core.dispatch.Severity;
 import neatlanyard.core.dispatch.Verdict;
 import neatlanyard.core.fleet.Code;
@@ -120,6 +121,7 @@ public final class DepartureViews {
    * @param takeoff the take-off configuration, a line a control
    * @param figures the critical figures of today's card, by their codes
    * @param figuresNumber of the last entry that says something of the figures; 0 before
+   * @param briefing its lines, in the order in which they are said
    * @param aircraft what the aircraft's own data said last
    */
   public record Progress(
@@ -127,8 +129,27 @@ public final class DepartureViews {
       List<TagView> tags, List<TagView> unfinished, List<SeatView> seats, List<FindView> finds, TechView tech,
       Map<String, List<GateView>> gates, List<String> passed, List<WaitView> waits, Map<String, ValueView> values,
       Map<String, AllowedView> allowed, List<TakeoffView> takeoff, Map<String, FigureView> figures,
-      long figuresNumber, Optional<AircraftView> aircraft, Optional<ControlsView> controls,
+      long figuresNumber, List<BriefingLineView> briefing, Optional<AircraftView> aircraft, Optional<ControlsView> controls,
       Optional<TiedOffView> tiedOff) {}
+
+  /**
+   * One line of the briefing.
+   *
+   * @param step whose marks say who has read or heard it
+   * @param why what makes it one of today; empty where nothing does
+   * @param from what it was put together from
+   * @param missing what it would say and is not known yet
+   * @param ownWords whether the crew has put it in words of its own
+   * @param before words of the crew that were written for something else than what holds now
+   * @param seconds at 150 words a minute
+   * @param read what was read of it last
+   */
+  public record BriefingLineView(
+      String step, String title, String words, Line.Kind kind, String why, List<String> from, List<String> missing,
+      boolean ownWords, Optional<String> before, double seconds, Optional<ReadView> read) {}
+
+  /** @param who the id of {@code by} */
+  public record ReadView(String words, String by, String who, Instant at) {}
 
   /**
    * What keeps a step closed.

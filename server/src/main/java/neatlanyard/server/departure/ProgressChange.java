@@ -10,6 +10,7 @@ import neatlanyard.formats.text.Doc;
 import neatlanyard.server.departure.DepartureViews.AircraftView;
 import neatlanyard.server.departure.DepartureViews.AllowedView;
 import neatlanyard.server.departure.DepartureViews.BeadView;
+import neatlanyard.server.departure.DepartureViews.BriefingLineView;
 import neatlanyard.server.departure.DepartureViews.ControlsView;
 import neatlanyard.server.departure.DepartureViews.FindView;
 import neatlanyard.server.departure.DepartureViews.GateView;
@@ -40,7 +41,8 @@ public record ProgressChange(
     Optional<ListChange<FindView>> finds, Optional<TechView> tech, Optional<MapChange<List<GateView>>> gates,
     Optional<List<String>> passed, Optional<List<WaitView>> waits, Optional<MapChange<ValueView>> values,
     Optional<MapChange<AllowedView>> allowed, Optional<List<TakeoffView>> takeoff,
-    Optional<MapChange<FigureView>> figures, Optional<Long> figuresNumber, Optional<AircraftView> aircraft,
+    Optional<MapChange<FigureView>> figures, Optional<Long> figuresNumber,
+    Optional<ListChange<BriefingLineView>> briefing, Optional<AircraftView> aircraft,
     Optional<ControlsView> controls, Optional<TiedOffView> tiedOff) {
 
   /**
@@ -108,7 +110,8 @@ public record ProgressChange(
         MapChange.between(a.gates(), b.gates()), now(a.passed(), b.passed()), now(a.waits(), b.waits()),
         MapChange.between(a.values(), b.values()), MapChange.between(a.allowed(), b.allowed()),
         now(a.takeoff(), b.takeoff()), MapChange.between(a.figures(), b.figures()),
-        now(a.figuresNumber(), b.figuresNumber()), come(a.aircraft(), b.aircraft()), come(a.controls(), b.controls()),
+        now(a.figuresNumber(), b.figuresNumber()),
+        ListChange.between(a.briefing(), b.briefing(), BriefingLineView::step), come(a.aircraft(), b.aircraft()), come(a.controls(), b.controls()),
         come(a.tiedOff(), b.tiedOff()));
   }
 }

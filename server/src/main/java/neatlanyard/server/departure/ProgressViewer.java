@@ -33,7 +33,7 @@ class ProgressViewer {
         d.lastNumber(), d.cardNumber(), stages.beads(), steps.steps(), stages.parts(), tags.tags(), tags.unfinished(),
         stages.seats(), finds.finds(), finds.tech(), steps.gates(), steps.passed(), steps.waits(), steps.values(),
         steps.allowed(), steps.takeoff(), new FigureReader(d).figures(),
-        d.figuresNumber(), steps.aircraft(), d.controls().map(c -> controls(d, c)),
+        d.figuresNumber(), new BriefingReader(d, picture).lines(), steps.aircraft(), d.controls().map(c -> controls(d, c)),
         d.tiedOff().map(t -> tiedOff(d, t)));
   }
 

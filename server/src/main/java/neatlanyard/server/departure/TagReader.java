@@ -69,6 +69,7 @@ final class TagReader {
       case FIND, STANDING_VERDICT -> Screen.FINDS;
       case DEFERRAL, OTHER_LOG -> Screen.DAY;
       case FIGURE, LIMIT -> Screen.FIGURES;
+      case BRIEFING -> Screen.BRIEFING;
       case WAIT, OVERRIDE -> Screen.of(about(t).map(i -> i.procedure().stage()).orElse(t.due()));
       case STEP, LOOK_AGAIN, DISAGREEMENT, STOPPED_CHECKLIST, CONTROLS, BY_HAND, INTERRUPTED, UNFINISHED,
           HOLDOVER ->

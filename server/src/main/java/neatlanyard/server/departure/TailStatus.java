@@ -21,9 +21,11 @@ import neatlanyard.core.dispatch.TechAct;
 import neatlanyard.core.dispatch.TechEntry;
 import neatlanyard.core.dispatch.TechLog;
 import neatlanyard.core.dispatch.Verdict;
+import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.fleet.Flights;
+import neatlanyard.core.fleet.Runway;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.flow.DayValues;
 import neatlanyard.core.gauge.Readings;
@@ -110,7 +112,19 @@ class TailStatus {
         .map(a -> new Facts.Elevation(a.id(), a.name(), a.elevationFt())).toList();
     Map<String, Facts.LastUse> last = new LinkedHashMap<>();
     before.forEach(d -> DayValues.uses(d).forEach(u -> last.putIfAbsent(u.memory(), u)));
-    return new Facts(elevations, List.copyOf(last.values()));
+    return new Facts(elevations, List.copyOf(last.values()),
+        fleet.fleet().airfield(flight.from()).map(this::departing));
+  }
+
+  private Facts.Departing departing(Airfield from) {
+    List<Facts.ClimbOut> climbOuts = from.ends().map(e -> {
+      Optional<Runway.Obstacle> highest = e.obstacles().stream()
+          .max(Comparator.comparing(Runway.Obstacle::heightFt));
+      return new Facts.ClimbOut(e.name(), e.bearingTrueDeg(), e.firstTurn(), e.engineOut(),
+          highest.map(Runway.Obstacle::name).orElse(""), highest.map(Runway.Obstacle::heightFt).orElse(0));
+    }).toList();
+    return new Facts.Departing(from.variationDeg(), from.outbound(), from.outbound().alternate()
+        .map(a -> fleet.fleet().airfield(a).map(Airfield::name).orElse(a.value())).orElse(""), climbOuts);
   }
 
   /** What was read on a tail before now, with its plan. */

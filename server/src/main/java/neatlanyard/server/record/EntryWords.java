@@ -76,6 +76,12 @@ final class EntryWords {
       case Event.FigureDiffered e -> differed(e.difference());
       case Event.FigureTaken e -> "%s: %s taken, %s".formatted(
           Words.first(e.figure().words()), e.value(), e.words());
+      case Event.BriefingWorded e -> e.words().isBlank() ? "%s: briefed as it is put together".formatted(
+          challenge(e.line())) : "%s: in the crew's words, %s".formatted(challenge(e.line()), e.words());
+      case Event.BriefingRead e -> "Briefing read. %s".formatted(e.lines().stream()
+          .map(l -> "%s: %s".formatted(challenge(l.line()), l.words())).collect(Collectors.joining(" \u00b7 ")));
+      case Event.BriefingHeard e -> "Briefing heard: %s".formatted(
+          e.lines().stream().map(this::challenge).collect(Collectors.joining(", ")));
       case Event.FoundSo e -> "%s: found so, %s".formatted(challenge(e.step()), response(e.step()));
       case Event.Overridden e -> "%s: went past what keeps it closed, %s".formatted(challenge(e.step()), e.words());
       case Event.WaitSeen e -> "%s: wait seen over".formatted(challenge(e.step()));

@@ -1,0 +1,68 @@
+import { Button } from '@mantine/core'
+import { useState } from 'react'
+import type { BriefingLineView } from '../api.gen'
+import { Slot } from '../app/Slot'
+import { together } from '../app/words'
+import { WordsForm } from '../app/WordsForm'
+import type { Live } from '../live/useDeparture'
+import classes from './Briefing.module.css'
+
+interface BriefedLineProps {
+  live: Live
+  line: BriefingLineView
+  /** How its step stands. */
+  status: string
+  disabled: boolean
+}
+
+/** One line: what is said, what it came from, and a way to put it in other words. */
+export const BriefedLine = ({ live, line: l, status, disabled }: BriefedLineProps) => {
+  const [writing, setWriting] = useState(false)
+  const word = (words: string) => {
+    live.outbox.put('briefing-worded', { line: l.step, words }, l.title)
+    setWriting(false)
+  }
+  return (
+    <li className={classes.line} data-kind={l.kind} data-step={l.step}>
+      <Slot status={status} />
+      <div>
+        <b className={classes.title}>{l.title}</b>
+        {l.why && <span className={classes.why}>{l.why}</span>}
+        {writing ? (
+          <WordsForm
+            draft={`briefing/${live.view.header.id}/${l.step}`}
+            label={`${l.title}, in your own words`}
+            action="Say it so"
+            begin={l.words}
+            onSay={word}
+            onCancel={() => setWriting(false)}
+          />
+        ) : (
+          <p className={classes.words}>{together(l.words)}</p>
+        )}
+        {l.read && l.read.words !== l.words && <p className={classes.was}>Read was: {l.read.words}</p>}
+        {l.before !== undefined && (
+          <p className={classes.was}>
+            Your words were for what it was: {l.before}{' '}
+            <Button size="desk" disabled={disabled} onClick={() => word(l.before!)}>
+              Use them
+            </Button>
+          </p>
+        )}
+      </div>
+      <div className={classes.from}>
+        <span>{l.from.join(', ')}</span>
+        {!disabled && !writing && (
+          <Button size="desk" variant="plain" onClick={() => setWriting(true)}>
+            Other words
+          </Button>
+        )}
+        {!disabled && !writing && l.ownWords && (
+          <Button size="desk" variant="plain" onClick={() => word('')}>
+            As put together
+          </Button>
+        )}
+      </div>
+    </li>
+  )
+}
