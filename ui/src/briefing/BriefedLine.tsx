@@ -5,6 +5,7 @@ import { Slot } from '../app/Slot'
 import { together } from '../app/words'
 import { WordsForm } from '../app/WordsForm'
 import type { Live } from '../live/useDeparture'
+import { parted } from './other'
 import classes from './Briefing.module.css'
 
 interface BriefedLineProps {
@@ -15,9 +16,20 @@ interface BriefedLineProps {
   disabled: boolean
 }
 
+/** Words, heavier where they are not as they were. */
+const Apart = ({ words, was }: { words: string; was: string }) => {
+  const { before, other, after } = parted(words, was)
+  return (
+    <>
+      {together(before)} <b>{together(other)}</b> {together(after)}
+    </>
+  )
+}
+
 /** One line: what is said, what it came from, and a way to put it in other words. */
 export const BriefedLine = ({ live, line: l, status, disabled }: BriefedLineProps) => {
   const [writing, setWriting] = useState(false)
+  const was = l.read && l.read.words !== l.words ? l.read.words : undefined
   const word = (words: string) => {
     live.outbox.put('briefing-worded', { line: l.step, words }, l.title)
     setWriting(false)
@@ -38,9 +50,15 @@ export const BriefedLine = ({ live, line: l, status, disabled }: BriefedLineProp
             onCancel={() => setWriting(false)}
           />
         ) : (
-          <p className={classes.words}>{together(l.words)}</p>
+          <p className={classes.words}>
+            {was === undefined ? together(l.words) : <Apart words={l.words} was={was} />}
+          </p>
         )}
-        {l.read && l.read.words !== l.words && <p className={classes.was}>Read was: {l.read.words}</p>}
+        {was !== undefined && (
+          <p className={classes.was}>
+            Read was: <Apart words={was} was={l.words} />
+          </p>
+        )}
         {l.before !== undefined && (
           <p className={classes.was}>
             Your words were for what it was: {l.before}{' '}

@@ -138,9 +138,16 @@ const beside = (s: SoFar, e: Said): void => {
   else if (e.kind === 'checklist-resumed') {
     const checklist = String(e.body.checklist)
     s.stopped.set(checklist, '')
-    for (const item of answeredAnew(s.card, checklist, s.steps, s.resuming)) {
+    const anew = answeredAnew(s.card, checklist, s.steps, s.resuming)
+    for (const item of anew) {
       s.steps[item.id] = untouched(item)
       s.here.steps.add(item.id)
+    }
+    // While it was stopped all of it was owed; what one of two has answered counts again.
+    for (const item of s.card.parts.find((p) => p.id === checklist)?.items ?? []) {
+      const step = s.steps[item.id]
+      if (step?.status === 'part' && !anew.includes(item))
+        s.steps[item.id] = standing(s.card, item, { ...step, owes: [] }, step.marks, s.who.seat)
     }
   } else if (e.kind === 'panel-handed-over' && s.who.seat) {
     const { who } = s

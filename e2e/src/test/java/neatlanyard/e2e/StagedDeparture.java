@@ -12,6 +12,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.PriorityQueue;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -174,6 +175,13 @@ final class StagedDeparture {
     }
     if (word.item().has("measure")) {
       return send(word, "measured", Map.of("step", word.step(), "value", reading(word.item())));
+    }
+    Optional<JsonObject> line = objects(progress().getAsJsonArray("briefing"))
+        .filter(l -> l.get("step").getAsString().equals(word.step())).findFirst();
+    if (line.isPresent()) {
+      return word.seat().equals("left") ? send(word, "briefing-read", Map.of("lines", List.of(
+          Map.of("line", word.step(), "words", line.get().get("words").getAsString()))))
+          : send(word, "briefing-heard", Map.of("lines", List.of(word.step())));
     }
     return send(word, "step-done", Map.of("step", word.step()));
   }

@@ -114,7 +114,7 @@ public class WholeDepartureTest extends AtTheDemo {
   private static void start(Crew wren, Crew ida) {
     assertThat(ida.page.getByText("Before the doors close, look again:")).isVisible();
     figures(wren, ida);
-    Crew.together(wren, ida, "Briefing", "");
+    BriefingTest.briefed(ida, wren);
     Crew.together(wren, ida, "Start", "");
     assertThat(ida.tag("Gust lock still in")).not().isVisible();
     assertThat(ida.tag("Baggage door open for loading")).not().isVisible();

@@ -55,7 +55,8 @@ public class LiveTest extends AbstractTestNGSpringContextTests {
   /** One listening device: works what it is told into what it has, until that is as wanted. */
   private static final class Listener implements AutoCloseable {
     private static final Map<String, String> KEYS =
-        Map.of("beads", "stage", "tags", "key", "unfinished", "key", "seats", "seat", "finds", "id");
+        Map.of("beads", "stage", "tags", "key", "unfinished", "key", "seats", "seat", "finds", "id", "briefing",
+        "step");
     private static final Set<String> MAPS = Set.of("steps", "parts", "gates", "values", "allowed", "figures");
 
     private final BufferedReader in;

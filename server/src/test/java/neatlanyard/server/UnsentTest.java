@@ -264,7 +264,8 @@ public class UnsentTest extends AbstractTestNGSpringContextTests {
             || l.path("read").path("words").equals(l.path("words"))
             && !l.path("read").path("who").asString().equals(hand.who)).filter(l -> random.nextInt(3) == 0)
             .map(l -> kind.equals("briefing-heard") ? l.path("step").asString()
-            : Map.of("line", l.path("step").asString(), "words", l.path("words").asString())).toList());
+            : new TreeMap<>(Map.of("line", l.path("step").asString(), "words", l.path("words").asString())))
+            .toList());
       }
       case "panel-handed-over" -> {
         body.clear();

@@ -1,12 +1,15 @@
 package neatlanyard.core.briefing;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import neatlanyard.core.figures.RunwayCondition;
@@ -19,6 +22,7 @@ import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Equipment;
 import neatlanyard.core.fleet.Outbound.LandingLimits;
 import neatlanyard.core.fleet.Rostered;
+import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.log.Facts.ClimbOut;
 import neatlanyard.core.log.Facts.Departing;
 import neatlanyard.core.log.Facts.Elevation;
@@ -98,10 +102,9 @@ final class TodaysWords {
     };
   }
 
-  private Said pilot(java.util.function.Predicate<Rostered> which) {
-    return d.opened().flight().crew().stream().filter(r -> r.seat() != neatlanyard.core.fleet.Seat.ENGINEER)
-        .filter(which).findFirst()
-        .map(r -> Said.of("%s in the %s seat".formatted(name(r.who()), r.seat().name().toLowerCase(java.util.Locale.ROOT)),
+  private Said pilot(Predicate<Rostered> which) {
+    return d.opened().flight().crew().stream().filter(r -> r.seat() != Seat.ENGINEER).filter(which).findFirst()
+        .map(r -> Said.of("%s in the %s seat".formatted(name(r.who()), r.seat().name().toLowerCase(Locale.ROOT)),
         "the roster")).orElseGet(() -> Said.missing("who it is"));
   }
 
@@ -262,7 +265,7 @@ final class TodaysWords {
     Set<Equipment> own = d.opened().tail().equipment();
     Set<Equipment> known = new HashSet<>(own);
     tails.forEach(known::addAll);
-    List<String> differs = known.stream().sorted(java.util.Comparator.comparing(Equipment::value)).flatMap(e -> {
+    List<String> differs = known.stream().sorted(Comparator.comparing(Equipment::value)).flatMap(e -> {
       long with = tails.stream().filter(t -> t.contains(e)).count();
       boolean usual = 2 * with > tails.size();
       return own.contains(e) == usual ? Stream.<String>empty()

@@ -55,8 +55,13 @@ final class BriefingPage {
         d.card().map(c -> c.day().report().text()).orElse(""), standing(lines), figures(),
         d.entries().worked().notHeld().stream().map(l -> l.words()).toList(),
         "%d:%02d at 150 words a minute".formatted(seconds / MINUTE, seconds % MINUTE),
-        lines.stream().map(l -> new BriefedLine(l.title(), l.words(), l.kind() == Line.Kind.DIFFERS)).toList(),
-        PrintedPage.time(now, zone), d.lastNumber()));
+        lines.stream().map(l -> new BriefedLine(l.title(), together(l.words()), l.kind() == Line.Kind.DIFFERS))
+            .toList(), PrintedPage.time(now, zone), d.lastNumber()));
+  }
+
+  /** No number parted from itself or from its unit at the end of a line. */
+  private static String together(String words) {
+    return words.replaceAll("(\\d) (?=\\d|ft\\b|kt\\b|m\\b|kg\\b|\u00b0)", "$1\u00a0");
   }
 
   /** What is not settled is said at the top: a page outlives what it was printed from. */

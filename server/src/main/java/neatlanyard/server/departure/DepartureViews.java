@@ -129,8 +129,8 @@ public final class DepartureViews {
       List<TagView> tags, List<TagView> unfinished, List<SeatView> seats, List<FindView> finds, TechView tech,
       Map<String, List<GateView>> gates, List<String> passed, List<WaitView> waits, Map<String, ValueView> values,
       Map<String, AllowedView> allowed, List<TakeoffView> takeoff, Map<String, FigureView> figures,
-      long figuresNumber, List<BriefingLineView> briefing, Optional<AircraftView> aircraft, Optional<ControlsView> controls,
-      Optional<TiedOffView> tiedOff) {}
+      long figuresNumber, List<BriefingLineView> briefing, Optional<AircraftView> aircraft,
+      Optional<ControlsView> controls, Optional<TiedOffView> tiedOff) {}
 
   /**
    * One line of the briefing.

@@ -111,7 +111,7 @@ public record ProgressChange(
         MapChange.between(a.values(), b.values()), MapChange.between(a.allowed(), b.allowed()),
         now(a.takeoff(), b.takeoff()), MapChange.between(a.figures(), b.figures()),
         now(a.figuresNumber(), b.figuresNumber()),
-        ListChange.between(a.briefing(), b.briefing(), BriefingLineView::step), come(a.aircraft(), b.aircraft()), come(a.controls(), b.controls()),
-        come(a.tiedOff(), b.tiedOff()));
+        ListChange.between(a.briefing(), b.briefing(), BriefingLineView::step), come(a.aircraft(), b.aircraft()),
+        come(a.controls(), b.controls()), come(a.tiedOff(), b.tiedOff()));
   }
 }

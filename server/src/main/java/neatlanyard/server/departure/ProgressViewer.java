@@ -33,8 +33,8 @@ class ProgressViewer {
         d.lastNumber(), d.cardNumber(), stages.beads(), steps.steps(), stages.parts(), tags.tags(), tags.unfinished(),
         stages.seats(), finds.finds(), finds.tech(), steps.gates(), steps.passed(), steps.waits(), steps.values(),
         steps.allowed(), steps.takeoff(), new FigureReader(d).figures(),
-        d.figuresNumber(), new BriefingReader(d, picture).lines(), steps.aircraft(), d.controls().map(c -> controls(d, c)),
-        d.tiedOff().map(t -> tiedOff(d, t)));
+        d.figuresNumber(), new BriefingReader(d, picture).lines(), steps.aircraft(),
+        d.controls().map(c -> controls(d, c)), d.tiedOff().map(t -> tiedOff(d, t)));
   }
 
   private static ControlsView controls(DepartureState d, Recorded<Event.ControlsChecked> c) {
