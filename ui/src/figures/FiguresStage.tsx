@@ -119,7 +119,7 @@ export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStagePr
             disabled={disabled && !given?.sheet}
             onAct={() => setPanel('sheet')}
           >
-            {given?.sheet ? `Sheet ${given.sheet.edition}` : 'Load sheet'}
+            {given?.sheet ? `Sheet ${given.sheet.edition}${given.sheet.changed && ', changed'}` : 'Load sheet'}
           </Action>
           <Action hotkey="r" size="desk" disabled={disabled} onAct={() => setPanel('take-off')}>
             {given?.runway || given?.flap || given?.thrust ? 'Take-off chosen' : 'Take-off'}
@@ -184,6 +184,7 @@ export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStagePr
               figures={figures}
               disabled={disabled}
               onTaken={() => setPanel((p) => (p === 'sheet' ? '' : p))}
+              onChanged={say('load-sheet-changed', 'the change by hand')}
               onBack={back}
             />
           ) : figures && panel === 'take-off' ? (

@@ -5,6 +5,7 @@ import type { FiguresView } from '../api.gen'
 import { Action } from '../app/Action'
 import { ask, type Problem } from '../app/api'
 import { ProblemNotice } from '../app/Notice'
+import { ChangeByHand } from './ChangeByHand'
 import { deviceName } from '../live/outbox'
 import classes from './Figures.module.css'
 
@@ -13,12 +14,14 @@ interface SheetPanelProps {
   figures: FiguresView
   disabled: boolean
   onTaken: () => void
+  onChanged: (body: Record<string, unknown>) => void
   onBack: () => void
 }
 
 /** The load sheet as it was received, and the ways to get one. */
-export const SheetPanel = ({ departure, figures, disabled, onTaken, onBack }: SheetPanelProps) => {
+export const SheetPanel = ({ departure, figures, disabled, onTaken, onChanged, onBack }: SheetPanelProps) => {
   const [text, setText] = useState<string>()
+  const [changing, setChanging] = useState(false)
   const take = useMutation<unknown, Problem, string | undefined>({
     mutationFn: (sheet) =>
       sheet === undefined
@@ -33,20 +36,30 @@ export const SheetPanel = ({ departure, figures, disabled, onTaken, onBack }: Sh
       {sheet && (
         <>
           <p className={classes.soft}>As it was received: {sheet.from}</p>
-          <ul>
-            {[...sheet.states, ...sheet.fuel].map((l) => (
-              <li key={l}>{l}</li>
-            ))}
-          </ul>
+          {sheet.changed && <p>Changed by hand since: {sheet.changed}</p>}
+          {!changing && (
+            <ul>
+              {[...sheet.states, ...sheet.fuel].map((l) => (
+                <li key={l}>{l}</li>
+              ))}
+            </ul>
+          )}
         </>
       )}
       {take.error && <ProblemNotice problem={take.error} />}
-      {text === undefined ? (
+      {changing && sheet ? (
+        <ChangeByHand figures={figures} onSay={onChanged} onBack={() => setChanging(false)} />
+      ) : text === undefined ? (
         <div className={classes.ways}>
           <Action hotkey="s" main={!sheet} disabled={disabled || take.isPending} onAct={() => take.mutate(undefined)}>
             {sheet ? 'Ask' : 'Take it from'} the {figures.choices.sheetService}
             {sheet ? ' for a newer one' : ''}
           </Action>
+          {sheet && (
+            <Action hotkey="k" disabled={disabled} onAct={() => setChanging(true)}>
+              Last-minute change
+            </Action>
+          )}
           <Button disabled={disabled} onClick={() => setText('')}>
             Bring one in by its text
           </Button>

@@ -72,7 +72,6 @@ public class BriefingTest extends AtTheDemo {
     assertThat(ida.page.getByText("Not known yet: take-off weight, VR, V2.")).isVisible();
     briefed(ida, wren);
     ida.readable();
-    wren.picture("briefing-night");
 
     condition(wren, "frost", "frost", "wet_snow");
     assertThat(ida.tag("Brief again")).isVisible();

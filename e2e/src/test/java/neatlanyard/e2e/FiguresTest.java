@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.ColorScheme;
 import java.util.List;
 import java.util.Map;
@@ -77,6 +78,24 @@ public class FiguresTest extends AtTheDemo {
     Papers.cell(ida, "v1").click();
     ida.key("v");
     assertThat(ida.page.getByText("89 kt, rounded down")).isVisible();
+    ida.key("v");
+    changedByHand(wren, ida);
+  }
+
+  /** Two passengers more are within what may be changed by hand; three are not. */
+  private static void changedByHand(Crew wren, Crew ida) {
+    for (String heads : List.of("3", "2")) {
+      wren.key("s");
+      assertThat(wren.page.getByLabel("Load sheet", new Page.GetByLabelOptions().setExact(true))).isVisible();
+      wren.key("k");
+      wren.page.getByLabel("Aft cabin").fill(heads);
+      wren.button("So it is now").click();
+      assertThat(ida.tag("Last-minute change. 3 passengers and 252 kg in all by hand, at most 2 and 250 kg"))
+          .isVisible(new LocatorAssertions.IsVisibleOptions().setVisible(heads.equals("3")));
+    }
+    Papers.stands(ida, "zero-fuel-weight", "open");
+    Papers.stands(ida, "fuel", "agreed");
+    assertThat(Papers.cell(ida, "zero-fuel-weight")).containsText("again, another now: load");
   }
 
   @Test

@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.stream.Stream;
 import neatlanyard.core.figures.LoadSheet;
 import neatlanyard.core.figures.entry.CriticalFigure;
 import neatlanyard.core.fleet.Flight;
@@ -26,6 +27,9 @@ final class FiguresAdmission {
   private static final int PERCENT = 100;
   private static final int FULL_CIRCLE = 360;
   private static final int MOST_KT = 150;
+  private static final int MOST_HEADS = 99;
+  private static final int MOST_CHANGE_KG = 9_999;
+  private static final int MOST_PLACES = 40;
   private static final Duration LONGEST_DE_ICED = Duration.ofHours(24);
 
   private final Attempt attempt;
@@ -100,6 +104,20 @@ final class FiguresAdmission {
     return attempt.now().given().sheet().filter(s -> s.edition() > sheet.edition()).map(s -> no(
         RefusalCode.OTHER_SHEET, "Edition %d is here already; this is edition %d.".formatted(
         s.edition(), sheet.edition()), "The later one counts.")).orElse(Optional.empty());
+  }
+
+  Optional<Refusal> changed(Event.LoadSheetChanged e) {
+    if (attempt.now().given().sheet().isEmpty()) {
+      return no(RefusalCode.OTHER_SHEET, "There is no load sheet to be changed.", "Take one first.");
+    }
+    boolean good = Stream.concat(e.change().passengers().keySet().stream(), e.change().holdsKg().keySet().stream())
+        .allMatch(p -> p.length() <= LONGEST_FIGURE * 2)
+        && e.change().passengers().size() + e.change().holdsKg().size() <= MOST_PLACES
+        && e.change().passengers().values().stream().allMatch(n -> Math.abs((long) n) <= MOST_HEADS)
+        && e.change().holdsKg().values().stream().allMatch(kg -> Math.abs(kg) <= MOST_CHANGE_KG);
+    return good ? Optional.empty() : no(RefusalCode.NOT_A_FIGURE,
+        "A change by hand is of at most %d passengers in a cabin and %d kg in a hold.".formatted(
+        MOST_HEADS, MOST_CHANGE_KG), "Ask for a new sheet.");
   }
 
   Optional<Refusal> deIced(Event.DeIced e) {

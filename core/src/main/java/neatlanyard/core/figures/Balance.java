@@ -52,8 +52,8 @@ public record Balance(
    * @param agreesWithinKg how far that may lie from the sheet's
    */
   public static Balance of(LoadSheet sheet, Loading type, OptionalDouble aircraftKg, double agreesWithinKg) {
-    Worked[] zero = sheet.load().isPresent() && type.weighings().containsKey(sheet.tail())
-        ? byMoments(sheet, sheet.load().get(), type) : stated(sheet);
+    Worked[] zero = changed(sheet, type, sheet.load().isPresent() && type.weighings().containsKey(sheet.tail())
+        ? byMoments(sheet, sheet.load().get(), type) : stated(sheet));
     Moment empty = new Moment(zero[0].value(), zero[0].value() * type.chord().armM(zero[1].value()));
     Moment full = empty;
     for (Place tank : type.tanks()) {
@@ -80,6 +80,25 @@ public record Balance(
 
   private Balance with(List<Limit> all) {
     return new Balance(zeroFuelKg, zeroFuelPercent, grossKg, takeoffKg, takeoffPercent, landingKg, trim, all);
+  }
+
+  /** With what came or went since the sheet was made. */
+  private static Worked[] changed(LoadSheet sheet, Loading type, Worked[] zero) {
+    if (sheet.change().none()) {
+      return zero;
+    }
+    Moment sum = new Moment(zero[0].value(), zero[0].value() * type.chord().armM(zero[1].value()));
+    List<String> lines = new ArrayList<>(zero[0].arithmetic());
+    for (Map.Entry<Place, Double> at : sheet.change().kgAt(type).entrySet()) {
+      sum = sum.and(at.getValue(), at.getKey().armM());
+      lines.add("Last minute, %s: %s%s at %s m".formatted(at.getKey().name(), at.getValue() < 0 ? "\u2212" : "+",
+          Worked.kg(Math.abs(at.getValue())), Numbers.written(at.getKey().armM(), 3)));
+    }
+    double percent = type.chord().percent(sum.armM());
+    return new Worked[] {
+        new Worked(sum.kg, lines, zero[0].source()).then(sum.kg, "Zero-fuel weight " + Worked.kg(sum.kg)),
+        Worked.of(percent, MOMENTS, "%s kg\u00b7m / %s".formatted(Numbers.written(sum.kgM, 0), Worked.kg(sum.kg)),
+            chord(type, sum.armM(), percent))};
   }
 
   private static Worked[] stated(LoadSheet sheet) {
@@ -131,16 +150,26 @@ public record Balance(
     all.add(most("landing weight", landingKg.value(), type.most().landingKg()));
     all.add(within(type, "zero fuel", zeroFuelPercent.value(), zeroFuelKg.value()));
     all.add(within(type, "take-off", takeoffPercent.value(), takeoffKg.value()));
-    places(type.holds(), sheet.load().map(LoadSheet.Load::holdsKg).orElse(Map.of())).forEach(all::add);
+    places(type.holds(), sheet.holdsKg()).forEach(all::add);
     places(type.tanks(), sheet.fuelKg()).forEach(all::add);
-    LoadSheet.Stated stated = sheet.stated();
+    if (sheet.change().none()) {
+      stated(sheet.stated(), all);
+    } else {
+      // What it states is of before the change.
+      Balance received = of(sheet.with(LastMinuteChange.NONE), type, OptionalDouble.empty(), agreesWithinKg);
+      received.stated(sheet.stated(), all);
+      all.add(sheet.change().limit(type));
+    }
+    aircraftKg.ifPresent(v -> all.add(aircraft(v, agreesWithinKg)));
+    return all;
+  }
+
+  private void stated(LoadSheet.Stated stated, List<Limit> all) {
     all.add(agrees("zero-fuel weight", stated.zeroFuelKg(), zeroFuelKg, AGREES_KG, "kg"));
     all.add(agrees("zero-fuel centre", stated.zeroFuelPercent(), zeroFuelPercent, AGREES_PERCENT, "%"));
     stated.grossKg().ifPresent(v -> all.add(agrees("gross weight", v, grossKg, AGREES_KG, "kg")));
     stated.takeoffKg().ifPresent(v -> all.add(agrees("take-off weight", v, takeoffKg, AGREES_KG, "kg")));
     stated.landingKg().ifPresent(v -> all.add(agrees("landing weight", v, landingKg, AGREES_KG, "kg")));
-    aircraftKg.ifPresent(v -> all.add(aircraft(v, agreesWithinKg)));
-    return all;
   }
 
   private static Limit most(String what, double kg, int most) {

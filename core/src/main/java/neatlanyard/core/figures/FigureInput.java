@@ -59,6 +59,7 @@ public enum FigureInput {
     differs(all, LOAD, was.sheet().stated().zeroFuelKg(), is.sheet().stated().zeroFuelKg());
     differs(all, LOAD, was.sheet().stated().zeroFuelPercent(), is.sheet().stated().zeroFuelPercent());
     differs(all, LOAD, was.sheet().load(), is.sheet().load());
+    differs(all, LOAD, was.sheet().change(), is.sheet().change());
     differs(all, FUEL, was.sheet().fuelKg(), is.sheet().fuelKg());
     differs(all, FUEL, was.sheet().taxiFuelKg(), is.sheet().taxiFuelKg());
     differs(all, FUEL, was.sheet().tripFuelKg(), is.sheet().tripFuelKg());

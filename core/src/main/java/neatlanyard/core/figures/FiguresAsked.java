@@ -48,6 +48,7 @@ public record FiguresAsked(
     if (from.runways().isEmpty()) {
       all.add("The fleet's file names no runways of %s.".formatted(from.name()));
     }
+    all.addAll(sheet.change().faults(sheet, type.loading()));
     reported(all);
     chosen(type, all);
     return all;

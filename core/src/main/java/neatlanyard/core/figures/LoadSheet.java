@@ -2,6 +2,7 @@ package neatlanyard.core.figures;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -18,10 +19,11 @@ import neatlanyard.core.fleet.TailId;
  * @param fuelKg by tank
  * @param taxiFuelKg burnt before the take-off
  * @param tripFuelKg burnt from take-off to landing
+ * @param change by hand, after it was made
  */
 public record LoadSheet(
     String flight, TailId tail, LocalDate day, int edition, Stated stated, Optional<Load> load,
-    Map<String, Double> fuelKg, double taxiFuelKg, double tripFuelKg) {
+    Map<String, Double> fuelKg, double taxiFuelKg, double tripFuelKg, LastMinuteChange change) {
   public LoadSheet {
     fuelKg = Map.copyOf(fuelKg);
   }
@@ -44,6 +46,18 @@ public record LoadSheet(
     public int heads() {
       return passengers.values().stream().mapToInt(Integer::intValue).sum();
     }
+  }
+
+  /** The same with another change by hand; it counts from what the sheet had. */
+  public LoadSheet with(LastMinuteChange by) {
+    return new LoadSheet(flight, tail, day, edition, stated, load, fuelKg, taxiFuelKg, tripFuelKg, by);
+  }
+
+  /** What lies in each hold with the change, in kilograms. */
+  Map<String, Double> holdsKg() {
+    Map<String, Double> all = new HashMap<>(load.map(Load::holdsKg).orElse(Map.of()));
+    change.holdsKg().forEach((hold, kg) -> all.merge(hold, kg, Double::sum));
+    return all;
   }
 
   /** Why it is not the sheet of a flight, a sentence each; empty where it is. */

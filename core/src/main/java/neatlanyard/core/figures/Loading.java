@@ -14,10 +14,11 @@ import neatlanyard.core.fleet.TailId;
  * @param tanks in which fuel is
  * @param envelope corners of what is allowed, in order round it
  * @param trim by rising centre of gravity
+ * @param byHand how much may be changed on a sheet by hand; empty where nothing may
  */
 public record Loading(
     Map<TailId, Weighing> weighings, Chord chord, Most most, List<Place> cabins, List<Place> holds, List<Place> tanks,
-    int passengerKg, List<Corner> envelope, List<Trim> trim) {
+    int passengerKg, List<Corner> envelope, List<Trim> trim, Optional<ByHand> byHand) {
   private static final int PERCENT = 100;
 
   public Loading {
@@ -46,6 +47,9 @@ public record Loading(
 
   /** Structural limits in kilograms. */
   public record Most(int zeroFuelKg, int taxiKg, int takeoffKg, int landingKg) {}
+
+  /** @param passengers who come or go @param kg of all that comes, goes or is moved */
+  public record ByHand(int passengers, int kg) {}
 
   /** A cabin, a hold or a tank. @param mostKg what it may hold; of a cabin, its seats times the standard weight */
   public record Place(String id, String name, double armM, int mostKg) {}

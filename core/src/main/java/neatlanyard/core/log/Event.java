@@ -12,6 +12,7 @@ import neatlanyard.core.figures.Difference;
 import neatlanyard.core.figures.FiguresAsked;
 import neatlanyard.core.figures.FuelPlan;
 import neatlanyard.core.figures.Holdover;
+import neatlanyard.core.figures.LastMinuteChange;
 import neatlanyard.core.figures.LoadSheet;
 import neatlanyard.core.figures.RunwayCondition;
 import neatlanyard.core.figures.TowerWind;
@@ -152,6 +153,9 @@ public sealed interface Event {
    */
   record LoadSheetTaken(LoadSheet sheet, Optional<FuelPlan> fuel, OptionalDouble aircraftKg, String source)
       implements Event {}
+
+  /** Passengers or load come or go after the sheet was made; all of it, counted from the sheet. */
+  record LoadSheetChanged(LastMinuteChange change) implements Event {}
 
   /**
    * How the crew wants to take off.

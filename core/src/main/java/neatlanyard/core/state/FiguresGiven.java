@@ -38,6 +38,11 @@ public record FiguresGiven(
         e.aircraftKg().isPresent() ? e.aircraftKg() : aircraftKg, chosen, deIced);
   }
 
+  public FiguresGiven with(Event.LoadSheetChanged e) {
+    return new FiguresGiven(condition, tower, sheet.map(s -> s.with(e.change())), sheetFrom, fuel, aircraftKg, chosen,
+        deIced);
+  }
+
   public FiguresGiven with(Event.TakeoffChosen e) {
     return new FiguresGiven(condition, tower, sheet, sheetFrom, fuel, aircraftKg, e, deIced);
   }

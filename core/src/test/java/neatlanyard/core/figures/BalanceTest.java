@@ -32,7 +32,8 @@ public class BalanceTest {
         Map.of(TAIL, new Weighing(10_000, 10)), new Chord(9, 2), new Most(15_000, 18_000, 17_800, 17_000),
         List.of(new Place("front", "Front cabin", 6, 2_000)), List.of(new Place("aft", "Aft hold", 16, 500)),
         List.of(new Place("left", "Left tank", 10.5, 1_500), new Place("right", "Right tank", 10.5, 1_500)), 80,
-        envelope, List.of(new Trim(10, 5, 4, 6), new Trim(70, 1, 0, 2)));
+        envelope, List.of(new Trim(10, 5, 4, 6), new Trim(70, 1, 0, 2)),
+        Optional.of(new Loading.ByHand(2, 300)));
   }
 
   private static final List<Corner> WIDE = List.of(
@@ -42,7 +43,7 @@ public class BalanceTest {
     return new LoadSheet("Flight 1", TAIL, LocalDate.EPOCH, 1, new LoadSheet.Stated(statedKg, statedPercent,
         OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty()),
         Optional.of(new LoadSheet.Load(Map.of("front", 10), holds)), Map.of("left", 1_000.0, "right", 1_000.0), 100,
-        600);
+        600, LastMinuteChange.NONE);
   }
 
   /** FAA-H-8083-1B chapter 3: leading edge at 144, chord 62 inches, centre at 161 is 27.4 % (from memory). */
@@ -80,13 +81,34 @@ public class BalanceTest {
         "The aircraft weighs itself at 13 700 kg, the sheet comes to 13 400 kg: 300 kg apart, at most 200 kg.");
   }
 
+  /** Two more in front and 40 kg out of the hold: 111 200 + 960 − 640 kg·m over 11 320 kg is 9.852 m, 42.6 %. */
+  @Test
+  public void a_change_by_hand_counts_from_what_the_sheet_had() {
+    LoadSheet sheet = sheet(11_200, 46.4, Map.of("aft", 400.0)).with(
+        new LastMinuteChange(Map.of("front", 2), Map.of("aft", -40.0)));
+    Balance balance = Balance.of(sheet, loading(WIDE), OptionalDouble.empty(), 200);
+    assertThat(balance.zeroFuelKg().value()).isEqualTo(11_320);
+    assertThat(balance.zeroFuelPercent().value()).isCloseTo(42.58, within(0.01));
+    assertThat(balance.limits()).as("what it states is of before the change").allMatch(Limit::held);
+    assertThat(balance.limits()).extracting(Limit::words).contains(
+        "2 passengers and 200 kg in all by hand, at most 2 and 300 kg.");
+    assertThat(sheet.change().words()).isEqualTo("front +2, hold aft \u221240 kg");
+    Balance more = Balance.of(sheet.with(new LastMinuteChange(Map.of("front", 3), Map.of())), loading(WIDE),
+        OptionalDouble.empty(), 200);
+    assertThat(more.limits().stream().filter(l -> !l.held()).map(Limit::words)).containsExactly(
+        "3 passengers and 240 kg in all by hand, at most 2 and 300 kg: ask for a new sheet.");
+    assertThat(new LastMinuteChange(Map.of("front", -11, "roof", 1), Map.of("aft", -500.0)).faults(sheet,
+        loading(WIDE))).containsExactly("10 sit in 'front'; 11 cannot leave it.", "The type has no cabin 'roof'.",
+        "400 kg lie in 'aft'; 500 kg cannot come out of it.");
+  }
+
   /** A limit is met at it, and passed one kilogram beyond. */
   @Test
   public void at_a_limit_and_over_it() {
     for (int over : new int[] {0, 1}) {
       LoadSheet sheet = new LoadSheet("Flight 1", TAIL, LocalDate.EPOCH, 1, new LoadSheet.Stated(15_000 + over, 30,
           OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty()), Optional.empty(),
-          Map.of("left", 1_000.0, "right", 1_000.0), 0, 600);
+          Map.of("left", 1_000.0, "right", 1_000.0), 0, 600, LastMinuteChange.NONE);
       Balance balance = Balance.of(sheet, loading(WIDE), OptionalDouble.empty(), 200);
       assertThat(balance.limits().stream().filter(l -> !l.held()).map(Limit::what).toList())
           .isEqualTo(over == 0 ? List.of() : List.of("zero-fuel weight"));

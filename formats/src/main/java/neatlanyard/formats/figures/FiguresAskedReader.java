@@ -16,6 +16,7 @@ import neatlanyard.core.figures.FiguresAsked;
 import neatlanyard.core.figures.FiguresAsked.Choice;
 import neatlanyard.core.figures.FuelPlan;
 import neatlanyard.core.figures.Holdover.Applied;
+import neatlanyard.core.figures.LastMinuteChange;
 import neatlanyard.core.figures.LoadSheet;
 import neatlanyard.core.figures.RunwayCondition;
 import neatlanyard.core.figures.RunwayCondition.Third;
@@ -75,7 +76,7 @@ public final class FiguresAskedReader {
       Optional.empty());
   private static final LoadSheet NO_SHEET = new LoadSheet("?", new TailId("XX"), LocalDate.EPOCH, 1,
       new LoadSheet.Stated(0, 0, OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty()),
-      Optional.empty(), Map.of(), 0, 0);
+      Optional.empty(), Map.of(), 0, 0, LastMinuteChange.NONE);
 
   private Airfield airfield(Doc doc) {
     AirfieldId id = doc.of("from", AirfieldId::new, "QXXX");

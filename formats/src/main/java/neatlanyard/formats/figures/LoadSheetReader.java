@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.OptionalDouble;
+import neatlanyard.core.figures.LastMinuteChange;
 import neatlanyard.core.figures.LoadSheet;
 import neatlanyard.core.figures.LoadSheet.Load;
 import neatlanyard.core.figures.LoadSheet.Stated;
@@ -45,7 +46,7 @@ public final class LoadSheetReader {
         OptionalDouble.empty(), OptionalDouble.empty())),
         doc.has("load") ? doc.inner("load", d -> load(d, unit)) : java.util.Optional.empty(),
         doc.inner("fuel", d -> weights(d, unit)).orElse(Map.of()),
-        weight(doc, "taxi-fuel", unit), weight(doc, "trip-fuel", unit));
+        weight(doc, "taxi-fuel", unit), weight(doc, "trip-fuel", unit), LastMinuteChange.NONE);
   }
 
   private static Stated stated(Doc doc, Weights unit) {

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import neatlanyard.core.figures.FuelPlan;
 import neatlanyard.core.figures.FuelPlan.Part;
+import neatlanyard.core.figures.LastMinuteChange;
 import neatlanyard.core.figures.LoadSheet;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.formats.text.Doc;
@@ -18,7 +19,7 @@ public final class PapersReader {
   private static final double MOST_KG = 700_000;
   private static final LoadSheet NOTHING = new LoadSheet("", new TailId("XX"), LocalDate.EPOCH, 1,
       new LoadSheet.Stated(0, 0, OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty()),
-      Optional.empty(), Map.of(), 0, 0);
+      Optional.empty(), Map.of(), 0, 0, LastMinuteChange.NONE);
 
   private PapersReader() {}
 

@@ -70,7 +70,7 @@ public final class TypeFiguresReader {
   }
 
   private static final Loading NO_LOADING = new Loading(Map.of(), new Chord(0, 1), new Most(0, 0, 0, 0), List.of(),
-      List.of(), List.of(), 0, List.of(), List.of());
+      List.of(), List.of(), 0, List.of(), List.of(), Optional.empty());
 
   private static Loading loading(Doc doc) {
     Map<TailId, Weighing> weighings = new HashMap<>();
@@ -87,7 +87,8 @@ public final class TypeFiguresReader {
       doc.fault("envelope", "An envelope has at least three corners.");
     }
     return new Loading(weighings, chord, most, places(doc, "cabins"), places(doc, "holds"), places(doc, "tanks"),
-        doc.whole("passenger-kg", 30, 200), envelope, trim(doc));
+        doc.whole("passenger-kg", 30, 200), envelope, trim(doc), doc.has("by-hand") ? doc.inner("by-hand",
+        d -> new Loading.ByHand(d.whole("passengers", 0, 99), d.whole("kg", 0, 9_999))) : Optional.empty());
   }
 
   private static List<Place> places(Doc doc, String field) {

@@ -57,6 +57,7 @@ public final class EntryJson {
       "figures-worked", "{\"worked\":{\"texts\":[]}}",
       "find-raised", "{\"what\":{\"severity\":\"defect\",\"count\":1,\"entry\":null,\"spot\":null,\"photos\":[]}}",
       "flight-facts", "{\"facts\":{\"departing\":null}}",
+      "load-sheet-taken", "{\"sheet\":{\"change\":{\"passengers\":{},\"holds-kg\":{}}}}",
       "opened", "{\"flight\":{\"level\":null}}",
       "tag-hung", "{\"calls\":null}",
       "verdict-taken", "{\"proposed\":null}");
@@ -94,6 +95,7 @@ public final class EntryJson {
         .enable(DeserializationFeature.FAIL_ON_MISSING_CREATOR_PROPERTIES)
         .enable(DeserializationFeature.FAIL_ON_NULL_CREATOR_PROPERTIES)
         .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+        .disable(DeserializationFeature.ACCEPT_FLOAT_AS_INT)
         .enable(tools.jackson.databind.MapperFeature.ACCEPT_CASE_INSENSITIVE_ENUMS)
         .build();
   }

@@ -31,6 +31,7 @@ import neatlanyard.core.figures.FiguresAsked;
 import neatlanyard.core.figures.FuelPlan;
 import neatlanyard.core.figures.Holdover;
 import neatlanyard.core.figures.Limit;
+import neatlanyard.core.figures.LastMinuteChange;
 import neatlanyard.core.figures.LoadSheet;
 import neatlanyard.core.figures.RunwayCondition;
 import neatlanyard.core.figures.Thrust;
@@ -91,7 +92,8 @@ public class RecordTest {
 
   private static final LoadSheet SHEET = new LoadSheet("Flight 14", new TailId("TL-DVA"), LocalDate.of(2027, 1, 14), 1,
       new LoadSheet.Stated(15_290, 28.5, OptionalDouble.of(17_350), OptionalDouble.empty(), OptionalDouble.empty()),
-      Optional.of(new LoadSheet.Load(Map.of("front", 14), Map.of("aft", 480.5))), Map.of("left", 1_030.0), 60, 640);
+      Optional.of(new LoadSheet.Load(Map.of("front", 14), Map.of("aft", 480.5))), Map.of("left", 1_030.0), 60, 640,
+      new LastMinuteChange(Map.of("aft", 2), Map.of("front", -40.0)));
 
   /** One event of each kind there is; the test below fails when a kind is added and not put here. */
   private static final List<Event> ONE_OF_EACH = List.of(
@@ -167,6 +169,7 @@ public class RecordTest {
           List.of(new Difference.OfEntry(MARSK, "19", List.of(new Cause(Slip.DIGITS_SWAPPED, 0.99, "digits swapped")),
           "too early")))),
       new Event.FigureTaken(CriticalFigure.V1, "91", "by hand"),
+      new Event.LoadSheetChanged(LastMinuteChange.NONE),
       new Event.BriefingWorded(new StepId("br-who"), "I fly"),
       new Event.BriefingRead(List.of(new Event.ReadLine(new StepId("br-who"), "I fly"))),
       new Event.BriefingHeard(List.of(new StepId("br-who"))),

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.function.Function;
 import neatlanyard.core.departure.TodaysFigures.Basis;
 import neatlanyard.core.departure.TodaysFigures;
 import neatlanyard.core.figures.Contaminant;
@@ -45,6 +46,7 @@ import neatlanyard.server.figures.FiguresViews.FiguresView;
 import neatlanyard.server.figures.FiguresViews.GivenView;
 import neatlanyard.server.figures.FiguresViews.HoldoverView;
 import neatlanyard.server.figures.FiguresViews.LimitView;
+import neatlanyard.server.figures.FiguresViews.LoadPlaceView;
 import neatlanyard.server.figures.FiguresViews.MostView;
 import neatlanyard.server.figures.FiguresViews.OptionView;
 import neatlanyard.server.figures.FiguresViews.PointView;
@@ -108,7 +110,8 @@ class FiguresViewer {
     List<String> fuel = new ArrayList<>();
     new TreeMap<>(s.fuelKg()).forEach((tank, kg) -> fuel.add("%s %s kg".formatted(tank, whole(kg))));
     fuel.add("taxi %s kg, trip %s kg".formatted(whole(s.taxiFuelKg()), whole(s.tripFuelKg())));
-    return new SheetView(s.edition(), from, states, fuel);
+    return new SheetView(s.edition(), from, states, fuel, s.change().passengers(), s.change().holdsKg(),
+        s.change().words());
   }
 
   private static String whole(double value) {
@@ -127,7 +130,13 @@ class FiguresViewer {
     return new ChoicesView(List.copyOf(intersections.keySet()), intersections,
         basis.type().map(t -> t.takeoff().tables().flaps()).orElse(List.of()),
         basis.type().map(t -> t.takeoff().steps()).orElse(List.of()), Arrays.stream(Contaminant.values())
-        .map(c -> new ContaminantView(c, c.words(), c.deep())).toList(), mixes, sheets.name());
+        .map(c -> new ContaminantView(c, c.words(), c.deep())).toList(), mixes, sheets.name(),
+        places(basis, Loading::cabins), places(basis, Loading::holds));
+  }
+
+  private static List<LoadPlaceView> places(Basis basis, Function<Loading, List<Loading.Place>> of) {
+    return basis.type().map(t -> of.apply(t.loading())).orElse(List.of()).stream()
+        .map(p -> new LoadPlaceView(p.id(), p.name())).toList();
   }
 
   /** The figures as they are drawn. */

@@ -41,6 +41,7 @@ class FiguresWork {
       case Event.RunwayReported e -> true;
       case Event.TowerWindSaid e -> true;
       case Event.LoadSheetTaken e -> true;
+      case Event.LoadSheetChanged e -> true;
       case Event.TakeoffChosen e -> true;
       case Event.DeIced e -> true;
       default -> false;

@@ -74,8 +74,19 @@ public final class FiguresViews {
 
   public record DeIcedView(String fluid, String mix, Instant began) {}
 
-  /** A load sheet as it was received. @param states what it says itself, a line each */
-  public record SheetView(int edition, String from, List<String> states, List<String> fuel) {}
+  /**
+   * A load sheet as it was received.
+   *
+   * @param states what it says itself, a line each
+   * @param passengers changed since by hand, by cabin
+   * @param holdsKg changed since by hand, by hold
+   * @param changed the same in words; empty where nothing is
+   */
+  public record SheetView(int edition, String from, List<String> states, List<String> fuel,
+      Map<String, Integer> passengers, Map<String, Double> holdsKg, String changed) {}
+
+  /** A cabin or a hold. */
+  public record LoadPlaceView(String id, String name) {}
 
   /**
    * What can be chosen.
@@ -83,11 +94,12 @@ public final class FiguresViews {
    * @param intersections by runway
    * @param fluids with the mixes of each
    * @param sheetService the service that sends load sheets, by name
+   * @param cabins and {@code holds} of the type, in which a load sheet may be changed by hand
    */
   public record ChoicesView(
       List<String> runways, Map<String, List<String>> intersections, List<String> flaps,
       List<Integer> steps, List<ContaminantView> contaminants, Map<String, List<String>> fluids,
-      String sheetService) {}
+      String sheetService, List<LoadPlaceView> cabins, List<LoadPlaceView> holds) {}
 
   /** @param deep whether its depth is asked for */
   public record ContaminantView(Contaminant id, String words, boolean deep) {}

@@ -66,6 +66,8 @@ final class EntryWords {
           .orElse("The report's wind counts again");
       case Event.LoadSheetTaken e -> "Load sheet, edition %d (%s): zero fuel %s, fuel %s".formatted(
           e.sheet().edition(), e.source(), kg(e.sheet().stated().zeroFuelKg()), kg(e.sheet().allFuelKg()));
+      case Event.LoadSheetChanged e -> e.change().none() ? "Load sheet: no change by hand after all"
+          : "Load sheet changed by hand: %s".formatted(e.change().words());
       case Event.TakeoffChosen e -> "Take-off chosen: " + chosen(e);
       case Event.DeIced e -> e.applied().map(a -> "De-iced: %s %s, last application begun %s".formatted(
           a.fluid(), a.mix(), a.lastBegan().toString().substring(11, 16))).orElse("De-icing taken back");
