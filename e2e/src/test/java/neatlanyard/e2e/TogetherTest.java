@@ -37,7 +37,6 @@ public class TogetherTest extends AtTheDemo {
   @Test
   public void what_is_on_is_found_so_its_time_runs_on_both_and_what_waits_is_closed() {
     wren.stage("Safe, then power");
-    wren.picture("power-up-night");
     wren.readable();
     // The simulated aircraft was left powered; what it says counts once somebody has seen it.
     wren.key("q");
