@@ -68,7 +68,7 @@ export const SheetPanel = ({ departure, figures, disabled, onTaken, onChanged, o
       ) : (
         <>
           <Textarea
-            label="The sheet, in the open format, JSON or YAML"
+            label="The sheet, in the open format, JSON, YAML or CSV"
             autosize
             minRows={4}
             maxRows={9}

@@ -19,6 +19,7 @@ import neatlanyard.core.figures.Thrust;
 import neatlanyard.core.figures.WorkedOut.Protection;
 import neatlanyard.core.figures.entry.CriticalFigure;
 import neatlanyard.core.fleet.CrewId;
+import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.fleet.Equipment;
 import neatlanyard.core.fleet.Outbound.LandingLimits;
 import neatlanyard.core.fleet.Rostered;
@@ -110,18 +111,13 @@ final class TodaysWords {
 
   private String name(CrewId who) {
     return d.opened().crew().stream().filter(m -> m.id().equals(who))
-        .map(m -> m.name().substring(m.name().lastIndexOf(' ') + 1)).findFirst().orElse(who.value());
+        .map(CrewMember::family).findFirst().orElse(who.value());
   }
 
   private Said agreed(CriticalFigure figure) {
     return d.entries().agreed(figure)
-        .map(v -> Said.of("%s %s".formatted(written(figure, v), figure.unit()).strip(), "the figures both entered"))
+        .map(v -> Said.of("%s %s".formatted(figure.shown(v), figure.unit()).strip(), "the figures both entered"))
         .orElseGet(() -> Said.missing(figure.words()));
-  }
-
-  private static String written(CriticalFigure figure, String value) {
-    String plain = value.strip();
-    return figure.weight() && plain.matches("\\d{1,7}") ? Numbers.written(Double.parseDouble(plain), 0) : plain;
   }
 
   private Said runway() {

@@ -23,7 +23,6 @@ import neatlanyard.core.state.FigureEntries;
 import neatlanyard.core.state.Recorded;
 import neatlanyard.core.state.Status;
 import neatlanyard.core.state.StepNotes;
-import neatlanyard.core.units.Numbers;
 import neatlanyard.core.units.Words;
 
 /** What the figures have left open: figures that are not agreed, limits that do not hold, a fluid that runs off. */
@@ -56,7 +55,7 @@ final class FigureEnds {
         .map(f -> new At(f, i.step().id(), entries.of(f)))).toList();
     all.stream().filter(a -> entries.standing(a.figure) == Standing.DIFFERS).forEach(a -> {
       Recorded<Event.FigureEntered> by = a.of.entries().getLast();
-      List<String> values = a.of.entries().stream().map(e -> shown(a.figure, e.event().value())).distinct().toList();
+      List<String> values = a.of.entries().stream().map(e -> a.figure.shown(e.event().value())).distinct().toList();
       String words = values.size() == 1 ? "%s: both entered %s, not as worked out".formatted(
           Words.first(a.figure.words()), values.getFirst())
           : "%s differs: %s entered".formatted(Words.first(a.figure.words()), String.join(" and ", values));
@@ -73,11 +72,6 @@ final class FigureEnds {
         "Enter again: %s; %s".formatted(names(again), why(again)), again.size(), again.size(), LooseEnd.NOBODY,
         w.at(), again.stream().flatMap(a -> a.of.again().stream()).mapToLong(StepNotes.Change::since).min()
         .orElse(w.number()), steps(again), Optional.empty())));
-  }
-
-  /** A long number with its thousands set apart. */
-  private static String shown(CriticalFigure figure, String value) {
-    return figure.weight() && value.matches("\\d{1,7}") ? Numbers.written(Double.parseDouble(value), 0) : value;
   }
 
   private static String names(List<At> all) {

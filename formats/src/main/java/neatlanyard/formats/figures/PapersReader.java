@@ -43,7 +43,10 @@ public final class PapersReader {
 
   /** A sheet that is sent by itself, or with the rest. */
   public static Read<Papers> either(String text) {
-    return text.contains(FORMAT) ? read(text) : switch (LoadSheetReader.read(text)) {
+    if (text.contains(FORMAT)) {
+      return read(text);
+    }
+    return switch (LoadSheetCsv.is(text) ? LoadSheetCsv.read(text) : LoadSheetReader.read(text)) {
       case Read.Good<LoadSheet> good ->
           new Read.Good<>(new Papers(good.value(), Optional.empty(), OptionalDouble.empty()));
       case Read.Bad<LoadSheet> bad -> new Read.Bad<>(bad.faults());

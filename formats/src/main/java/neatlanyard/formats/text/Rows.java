@@ -35,6 +35,11 @@ public final class Rows {
       this.faults = faults;
     }
 
+    /** From 1. */
+    public int line() {
+      return line;
+    }
+
     public String text(String column) {
       String cell = Cells.read(record.get(column));
       Characters.fault(cell).ifPresent(why -> faults.add(new Fault(line, 0, "'%s': %s".formatted(column, why))));

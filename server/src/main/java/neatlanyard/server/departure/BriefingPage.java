@@ -12,7 +12,6 @@ import neatlanyard.core.departure.Picture;
 import neatlanyard.core.figures.entry.CriticalFigure;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.state.DepartureState;
-import neatlanyard.core.units.Numbers;
 import neatlanyard.core.units.Words;
 import neatlanyard.formats.text.Doc;
 import neatlanyard.server.print.PrintedPage;
@@ -85,15 +84,11 @@ final class BriefingPage {
   private List<FigureRow> figures() {
     List<FigureOnPage> all = d.entering().stream().flatMap(i -> i.step().enters().stream())
         .flatMap(f -> d.entries().agreed(f).stream().map(v -> new FigureOnPage(Words.first(f.words()),
-        "%s %s".formatted(written(f, v.strip()), f.unit()).strip()))).toList();
+        "%s %s".formatted(f.shown(v), f.unit()).strip()))).toList();
     List<FigureRow> rows = new ArrayList<>();
     for (int i = 0; i < all.size(); i += A_ROW) {
       rows.add(new FigureRow(all.subList(i, Math.min(i + A_ROW, all.size()))));
     }
     return rows;
-  }
-
-  private static String written(CriticalFigure figure, String value) {
-    return figure.weight() && value.matches("\\d{1,7}") ? Numbers.written(Double.parseDouble(value), 0) : value;
   }
 }

@@ -16,7 +16,7 @@ final class Names {
 
   /** The family name, which is what one reads fastest on a tag. */
   static String family(DepartureState d, CrewId who) {
-    String name = whole(d, who);
-    return name.substring(name.lastIndexOf(' ') + 1);
+    return d.opened().crew().stream().filter(m -> m.id().equals(who)).map(CrewMember::family).findFirst()
+        .orElse(who.value());
   }
 }

@@ -1,5 +1,7 @@
 package neatlanyard.core.figures.entry;
 
+import neatlanyard.core.units.Numbers;
+
 /** A figure that is entered by hand and on which the take-off depends. */
 public enum CriticalFigure {
   ZERO_FUEL_WEIGHT("zero-fuel weight", "kg", 10),
@@ -54,6 +56,12 @@ public enum CriticalFigure {
   /** Whether it is a mass. */
   public boolean weight() {
     return unit.equals("kg");
+  }
+
+  /** One as it is read, without its unit: the thousands of a weight set apart. @param value as it was entered */
+  public String shown(String value) {
+    String plain = value.strip();
+    return weight() && plain.matches("\\d{1,7}") ? Numbers.written(Double.parseDouble(plain), 0) : plain;
   }
 
   public boolean speed() {
