@@ -113,7 +113,7 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
       />
       <main className={classes.main}>
         <AskAway live={live} />
-        <Waits live={live} />
+        <Waits live={live} onGo={go} />
         {hanging && acting && <HangTag live={live} onDone={() => setHanging(false)} />}
         {held && <TakeTag live={live} tag={held} onDone={() => setHeld(undefined)} />}
         <LookAgain live={live} onTag={onTag} />

@@ -6,21 +6,38 @@ import { Key } from '../app/Key'
 import { call } from '../app/call'
 import { span, useNow } from '../app/clock'
 import { stored } from '../app/stored'
+import { indexOf } from '../live/marks'
 import type { Live } from '../live/useDeparture'
 import classes from './Waits.module.css'
 
+interface WaitsProps {
+  live: Live
+  onGo: (stage: string, step: string) => void
+}
+
 const left = (w: WaitView, now: number): number => Date.parse(w.until) - now
 
+const key = (w: WaitView): string => w.step + w.tag || 'holdover'
+
+/** What the fluid on the wings is good for, once the least of its time is over. */
+const held = (w: WaitView, now: number): string => {
+  const most = w.most ? Date.parse(w.most) - now : 0
+  return most > 0 ? `look at the wings within 5 min before take-off; ${span(most)} at most` : 'over: de-ice again'
+}
+
 /** The times that run, on every device; each calls once when it is over, and stays until somebody has seen it. */
-export const Waits = ({ live }: { live: Live }) => {
+export const Waits = ({ live, onGo }: WaitsProps) => {
   const { view, seat, outbox } = live
   const now = useNow()
   const { waits } = view.progress
-  const over = waits.filter((w) => left(w, now) <= 0)
+  const fluid = (w: WaitView) => w.step === '' && w.tag === ''
+  const done = waits.filter((w) => left(w, now) <= 0)
+  const over = done.filter((w) => !fluid(w))
+  const stageOf = (step: string) => view.card && indexOf(view.card).partOf.get(step)?.stage
   const seen = (w: WaitView) =>
     w.tag ? outbox.put('tag-taken', { tag: w.tag }, w.words) : outbox.put('wait-seen', { step: w.step }, w.words)
   const called = `called/${view.header.id}`
-  const calls = over.map((w) => `${w.step}${w.tag} ${w.until}`).join()
+  const calls = done.map((w) => `${key(w)} ${w.until}`).join()
   useEffect(() => {
     const before = stored.get<string[]>(called, [])
     const fresh = calls.split(',').filter((c) => c !== '' && !before.includes(c))
@@ -33,10 +50,19 @@ export const Waits = ({ live }: { live: Live }) => {
   return (
     <ul className={classes.waits} aria-label="Times that run">
       {waits.map((w) => (
-        <li key={w.step + w.tag} data-over={left(w, now) <= 0 || undefined}>
+        <li key={key(w)} data-over={left(w, now) <= 0 || undefined}>
           <span>{w.words}</span>
           {left(w, now) > 0 ? (
             <b>{span(left(w, now))}</b>
+          ) : fluid(w) ? (
+            <>
+              <b>{held(w, now)}</b>
+              {stageOf(w.look) && (
+                <Button size="desk" onClick={() => onGo(stageOf(w.look)!, w.look)}>
+                  Look at them
+                </Button>
+              )}
+            </>
           ) : (
             <Button size="desk" disabled={!seat} onClick={() => seen(w)} rightSection={w === over[0] && <Key>m</Key>}>
               {w.tag ? 'Done, take it off' : 'Over: seen'}

@@ -24,7 +24,7 @@ const begun = (card: CardView, item: ItemView, steps: Steps): WaitView | undefin
   const mark = item.waits && lastMark(steps[item.id]?.marks)
   if (!item.waits || !mark || !done(card, item, steps[item.id])) return undefined
   const until = new Date(Date.parse(mark.at) + item.waits.seconds * 1000).toISOString()
-  return { step: item.id, tag: '', words: `${item.challenge}: ${item.waits.words}`, since: mark.at, until }
+  return { step: item.id, tag: '', words: `${item.challenge}: ${item.waits.words}`, since: mark.at, until, look: '' }
 }
 
 /** The steps that a time is for. */
@@ -53,7 +53,7 @@ export const waitsAfter = (card: CardView, told: WaitView[], steps: Steps, said:
     const seen = Math.max(said.seen.get(item.id) ?? -1, step?.waitSeen ?? -1) > lastNumber(step)
     return wait && !seen && !used(card, item.id, steps, said) ? [wait] : []
   })
-  return [...ofSteps, ...told.filter((w) => w.tag !== '')]
+  return [...ofSteps, ...told.filter((w) => w.step === '')]
 }
 
 const first = (item: ItemView, waits: boolean): GateView => ({

@@ -152,6 +152,7 @@ public class FiguresTest extends AtTheDemo {
     wren.button("It was de-iced so").click();
     assertThat(wren.tag("Holdover")).isVisible();
     assertThat(wren.button("Look from")).isVisible();
+    assertThat(wren.page.getByLabel("Times that run")).containsText("Holdover");
     // On a phone, with a thumb.
     Papers.enter(ida, "zero-fuel-weight", "15290");
     Papers.enter(wren, "zero-fuel-weight", "15290");

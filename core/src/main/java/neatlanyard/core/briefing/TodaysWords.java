@@ -31,6 +31,7 @@ import neatlanyard.core.sop.BriefingValue;
 import neatlanyard.core.sop.Wording.Part;
 import neatlanyard.core.state.DepartureState;
 import neatlanyard.core.units.Numbers;
+import neatlanyard.core.units.Words;
 import neatlanyard.core.weather.Ceiling;
 import neatlanyard.core.weather.ColdCorrection;
 import neatlanyard.core.weather.StationReport;
@@ -99,7 +100,8 @@ final class TodaysWords {
       case DEFERRED -> deferred();
       case TAIL -> tail();
       case HOLDOVER -> d.entries().worked().protection().map(Protection::words)
-          .map(p -> Said.other(p, "the operator's holdover times")).orElse(Said.of("not de-iced", "the crew"));
+          .map(p -> Said.other(Words.within(p), "the operator's holdover times"))
+          .orElse(Said.of("not de-iced", "the crew"));
     };
   }
 

@@ -8,4 +8,9 @@ public final class Words {
   public static String first(String words) {
     return Character.toUpperCase(words.charAt(0)) + words.substring(1);
   }
+
+  /** As they stand within a sentence. @param words at least one letter, and no name at the beginning */
+  public static String within(String words) {
+    return Character.toLowerCase(words.charAt(0)) + words.substring(1);
+  }
 }

@@ -185,8 +185,16 @@ public final class DepartureViews {
   /** @param foundSo the steps whose state, by its data, is so already */
   public record AircraftView(String source, Instant at, List<String> foundSo) {}
 
-  /** @param step the step that began it; empty where @param tag a tag hung by hand is to call */
-  public record WaitView(String step, String tag, String words, Instant since, Instant until) {}
+  /**
+   * A time that runs.
+   *
+   * @param step the step that began it; empty where none did
+   * @param tag the tag hung by hand that is to call; empty where none is
+   * @param most of a holdover, of which {@code until} is the least; empty where there is no second time
+   * @param look the step that ends it; empty where a press says that it is over
+   */
+  public record WaitView(
+      String step, String tag, String words, Instant since, Instant until, Optional<Instant> most, String look) {}
 
   public record BeadView(Stage stage, String title, int done, int all, BeadState state, Optional<Instant> due) {}
 

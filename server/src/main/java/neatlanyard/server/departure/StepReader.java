@@ -15,6 +15,7 @@ import neatlanyard.core.gauge.Allowed;
 import neatlanyard.core.lanyard.Standing;
 import neatlanyard.core.sop.Card.Item;
 import neatlanyard.core.sop.StepId;
+import neatlanyard.core.sop.TagKind.Trigger;
 import neatlanyard.core.state.DepartureState;
 import neatlanyard.core.state.Mark;
 import neatlanyard.core.state.Status;
@@ -99,10 +100,20 @@ final class StepReader {
 
   List<WaitView> waits() {
     Stream<WaitView> ofSteps = picture.waits().stream()
-        .map(w -> new WaitView(w.item().step().id().value(), "", w.words(), w.since(), w.until()));
+        .map(w -> new WaitView(w.item().step().id().value(), "", w.words(), w.since(), w.until(),
+        Optional.empty(), ""));
     Stream<WaitView> ofTags = d.hung().stream().flatMap(h -> h.event().calls().stream()
-        .map(at -> new WaitView("", h.event().tag().toString(), h.event().words(), h.at(), at)));
-    return Stream.concat(ofSteps, ofTags).toList();
+        .map(at -> new WaitView("", h.event().tag().toString(), h.event().words(), h.at(), at,
+        Optional.empty(), "")));
+    return Stream.of(ofSteps, ofTags, holdover()).flatMap(w -> w).toList();
+  }
+
+  /** As long as its tag hangs. */
+  private Stream<WaitView> holdover() {
+    return picture.tags().stream().filter(t -> t.kind().hangsOn() == Trigger.HOLDOVER)
+        .flatMap(t -> d.entries().worked().protection().stream().flatMap(p -> p.least().stream()
+        .map(least -> new WaitView("", "", p.words(), p.began(), least, p.most(),
+        t.closedBy().stream().findFirst().map(StepId::value).orElse("")))));
   }
 
   /** What today gives the steps that want a value, or that use one of two in turn. */
