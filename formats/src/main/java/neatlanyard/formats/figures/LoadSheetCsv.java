@@ -11,8 +11,8 @@ import neatlanyard.formats.text.Read;
 import neatlanyard.formats.text.Rows;
 
 /**
- * Reads a load sheet as rows of {@code field,value}; a field within another is named by both, such as {@code fuel.left}.
- * It is written out as the format has it and read by that, each fault with the row it came from.
+ * Reads a load sheet as rows of {@code field,value}; a field within another is named by both, such as
+ * {@code fuel.left}. It is written out as the format has it and read by that, each fault with the row it came from.
  */
 public final class LoadSheetCsv {
   private static final List<String> COLUMNS = List.of("field", "value");
