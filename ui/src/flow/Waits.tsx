@@ -33,7 +33,7 @@ export const Waits = ({ live, onGo }: WaitsProps) => {
   const fluid = (w: WaitView) => w.step === '' && w.tag === ''
   const done = waits.filter((w) => left(w, now) <= 0)
   const over = done.filter((w) => !fluid(w))
-  const stageOf = (step: string) => view.card && indexOf(view.card).partOf.get(step)?.stage
+  const stageOf = (step = '') => view.card && indexOf(view.card).partOf.get(step)?.stage
   const seen = (w: WaitView) =>
     w.tag ? outbox.put('tag-taken', { tag: w.tag }, w.words) : outbox.put('wait-seen', { step: w.step }, w.words)
   const called = `called/${view.header.id}`
@@ -58,7 +58,7 @@ export const Waits = ({ live, onGo }: WaitsProps) => {
             <>
               <b>{held(w, now)}</b>
               {stageOf(w.look) && (
-                <Button size="desk" onClick={() => onGo(stageOf(w.look)!, w.look)}>
+                <Button size="desk" onClick={() => onGo(stageOf(w.look)!, w.look!)}>
                   Look at them
                 </Button>
               )}

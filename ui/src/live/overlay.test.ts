@@ -163,7 +163,6 @@ describe('what is kept here and not yet sent', () => {
       words: 'a: 3 min',
       since: '2027-01-14T07:30:00Z',
       until: '2027-01-14T07:33:00.000Z',
-      look: '',
     })
     const back = withUnsent(view, [event('step-done', { step: 'a' }), event('step-undone', { step: 'a' })], [], WREN)
       .view.progress

@@ -24,7 +24,7 @@ const begun = (card: CardView, item: ItemView, steps: Steps): WaitView | undefin
   const mark = item.waits && lastMark(steps[item.id]?.marks)
   if (!item.waits || !mark || !done(card, item, steps[item.id])) return undefined
   const until = new Date(Date.parse(mark.at) + item.waits.seconds * 1000).toISOString()
-  return { step: item.id, tag: '', words: `${item.challenge}: ${item.waits.words}`, since: mark.at, until, look: '' }
+  return { step: item.id, tag: '', words: `${item.challenge}: ${item.waits.words}`, since: mark.at, until }
 }
 
 /** The steps that a time is for. */

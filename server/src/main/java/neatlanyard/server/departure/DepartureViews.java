@@ -194,7 +194,8 @@ public final class DepartureViews {
    * @param look the step that ends it; empty where a press says that it is over
    */
   public record WaitView(
-      String step, String tag, String words, Instant since, Instant until, Optional<Instant> most, String look) {}
+      String step, String tag, String words, Instant since, Instant until, Optional<Instant> most,
+      Optional<String> look) {}
 
   public record BeadView(Stage stage, String title, int done, int all, BeadState state, Optional<Instant> due) {}
 

@@ -101,10 +101,10 @@ final class StepReader {
   List<WaitView> waits() {
     Stream<WaitView> ofSteps = picture.waits().stream()
         .map(w -> new WaitView(w.item().step().id().value(), "", w.words(), w.since(), w.until(),
-        Optional.empty(), ""));
+        Optional.empty(), Optional.empty()));
     Stream<WaitView> ofTags = d.hung().stream().flatMap(h -> h.event().calls().stream()
         .map(at -> new WaitView("", h.event().tag().toString(), h.event().words(), h.at(), at,
-        Optional.empty(), "")));
+        Optional.empty(), Optional.empty())));
     return Stream.of(ofSteps, ofTags, holdover()).flatMap(w -> w).toList();
   }
 
@@ -113,7 +113,7 @@ final class StepReader {
     return picture.tags().stream().filter(t -> t.kind().hangsOn() == Trigger.HOLDOVER)
         .flatMap(t -> d.entries().worked().protection().stream().flatMap(p -> p.least().stream()
         .map(least -> new WaitView("", "", p.words(), p.began(), least, p.most(),
-        t.closedBy().stream().findFirst().map(StepId::value).orElse("")))));
+        t.closedBy().stream().findFirst().map(StepId::value)))));
   }
 
   /** What today gives the steps that want a value, or that use one of two in turn. */
