@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import neatlanyard.core.briefing.Line.Kind;
 import neatlanyard.core.sop.Card.Item;
 import neatlanyard.core.sop.Condition;
@@ -110,10 +109,5 @@ public final class Briefing {
   /** How long all of it takes at 150 words a minute, whole seconds. */
   public static long seconds(List<Line> lines) {
     return Math.round(lines.stream().mapToDouble(Line::seconds).sum());
-  }
-
-  /** What is missing of all of it, each once. */
-  public static List<String> missing(List<Line> lines) {
-    return lines.stream().flatMap(l -> l.missing().stream()).distinct().collect(Collectors.toList());
   }
 }

@@ -135,9 +135,9 @@ final class TodaysWords {
       Said agreed = agreed(CriticalFigure.ASSUMED_TEMPERATURE);
       return Said.of("assumed %s".formatted(agreed.words), agreed.from);
     }
-    String chosen = d.given().chosen().choice().thrust().orElse(Thrust.FULL).words();
-    return d.entries().notToday(CriticalFigure.ASSUMED_TEMPERATURE)
-        ? Said.of(chosen, "the figures") : Said.missing("thrust");
+    // An assumed temperature is a figure that two enter; until they have, it is in no line.
+    return d.entries().worked().thrust().filter(t -> !(t instanceof Thrust.Assumed))
+        .map(t -> Said.of(t.words(), "the figures")).orElseGet(() -> Said.missing("thrust"));
   }
 
   private Said condition() {
@@ -227,6 +227,9 @@ final class TodaysWords {
       return Said.missing(limits.isEmpty() ? "landing limits of the airfield" : "the visibility");
     }
     StationReport report = report().get();
+    if (Ceiling.unmeasured(report)) {
+      return Said.missing("the ceiling");
+    }
     OptionalInt ceiling = Ceiling.ft(report);
     int visibility = report.visibilityM().getAsInt();
     List<String> below = new ArrayList<>();

@@ -17,6 +17,13 @@ final class Once<T> implements Supplier<T> {
     return new Once<>(work);
   }
 
+  /** What is known from the start. */
+  static <T> Once<T> known(T value) {
+    Once<T> once = new Once<>(() -> value);
+    once.value = value;
+    return once;
+  }
+
   /** What was worked out already; empty before anybody asked. */
   Optional<T> known() {
     return Optional.ofNullable(value);

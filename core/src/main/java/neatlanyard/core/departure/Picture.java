@@ -57,7 +57,7 @@ public final class Picture {
   /** That of the next state. The briefing is put together anew only where what it speaks of is another. */
   Picture of(DepartureState next) {
     return briefing.known().filter(b -> Briefing.same(state, next))
-        .map(b -> new Picture(next, Once.of(() -> b))).orElseGet(() -> new Picture(next));
+        .map(b -> new Picture(next, Once.known(b))).orElseGet(() -> new Picture(next));
   }
 
   private Picture(DepartureState state, Once<List<Line>> briefing) {

@@ -19,13 +19,14 @@ import neatlanyard.core.figures.entry.CriticalFigure;
  * @param notHeld limits that do not hold
  * @param missing why nothing could be worked out, a sentence each; empty where it could
  * @param changed what was another the last time; empty the first time
+ * @param thrust by which the speeds were; empty where no take-off was worked out, and in records of earlier versions
  * @param protection what the fluid is good for; empty where none was applied
  */
 public record WorkedOut(
     String tables, List<String> texts, List<Figure> figures, List<Limit> notHeld, List<String> missing,
-    Set<FigureInput> changed, Optional<Protection> protection) {
+    Set<FigureInput> changed, Optional<Thrust> thrust, Optional<Protection> protection) {
   public static final WorkedOut NONE =
-      new WorkedOut("", List.of(), List.of(), List.of(), List.of(), Set.of(), Optional.empty());
+      new WorkedOut("", List.of(), List.of(), List.of(), List.of(), Set.of(), Optional.empty(), Optional.empty());
 
   public WorkedOut {
     texts = List.copyOf(texts);
@@ -60,12 +61,17 @@ public record WorkedOut(
     List<Figure> figures = new ArrayList<>();
     CriticalValues.of(f).forEach((figure, v) -> figures.add(new Figure(figure, v.entered())));
     return new WorkedOut(f.type().edition(), texts, figures, f.limits().stream().filter(l -> !l.held()).toList(),
-        List.of(), changed, f.asked().deIced().flatMap(d -> f.holdover().map(h -> protection(d, h))));
+        List.of(), changed, thrust(f), f.asked().deIced().flatMap(d -> f.holdover().map(h -> protection(d, h))));
+  }
+
+  private static Optional<Thrust> thrust(DepartureFigures f) {
+    return f.chosen().flatMap(r -> r instanceof Takeoff.Result.Figures t
+        ? Optional.of(t.figures().of().thrust()) : Optional.empty());
   }
 
   /** @param why a sentence each */
   public static WorkedOut none(List<String> why) {
-    return new WorkedOut("", List.of(), List.of(), List.of(), why, Set.of(), Optional.empty());
+    return new WorkedOut("", List.of(), List.of(), List.of(), why, Set.of(), Optional.empty(), Optional.empty());
   }
 
   private static Protection protection(Holdover.Applied applied, Holdover.Result result) {
@@ -89,6 +95,7 @@ public record WorkedOut(
   /** Whether the same was worked out, whatever changed. */
   public boolean same(WorkedOut other) {
     return tables.equals(other.tables) && texts.equals(other.texts) && figures.equals(other.figures)
-        && notHeld.equals(other.notHeld) && missing.equals(other.missing) && protection.equals(other.protection);
+        && notHeld.equals(other.notHeld) && missing.equals(other.missing) && thrust.equals(other.thrust)
+        && protection.equals(other.protection);
   }
 }

@@ -2,6 +2,7 @@ package neatlanyard.core.weather;
 
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /** The lowest layer that covers more than half of the sky, or how far one sees up (ICAO Annex 2, definitions). */
 public final class Ceiling {
@@ -9,9 +10,17 @@ public final class Ceiling {
 
   private Ceiling() {}
 
-  /** Height above the airfield in feet; empty where there is none, or where it could not be measured. */
+  /** Height above the airfield in feet; empty where there is none. See {@link #unmeasured} too. */
   public static OptionalInt ft(StationReport report) {
-    return report.clouds().stream().filter(c -> COVERS.contains(c.amount())).flatMapToInt(c -> c.baseFt().stream())
-        .min();
+    return covers(report).flatMapToInt(c -> c.baseFt().stream()).min();
+  }
+
+  /** Whether some layer covers the sky of which the station could not measure how high it is. */
+  public static boolean unmeasured(StationReport report) {
+    return covers(report).anyMatch(c -> c.baseFt().isEmpty());
+  }
+
+  private static Stream<Cloud> covers(StationReport report) {
+    return report.clouds().stream().filter(c -> COVERS.contains(c.amount()));
   }
 }

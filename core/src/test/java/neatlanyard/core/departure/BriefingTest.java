@@ -15,6 +15,8 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import neatlanyard.core.briefing.Briefing;
 import neatlanyard.core.briefing.Line;
+import neatlanyard.core.figures.Thrust;
+import neatlanyard.core.figures.WorkedOut;
 import neatlanyard.core.figures.entry.CriticalFigure;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.CrewId;
@@ -38,9 +40,13 @@ public class BriefingTest {
   private static final StepId STOP = new StepId("stop");
 
   private static Event day(int ceilingFt, int celsius) {
+    return day(OptionalInt.of(ceilingFt), celsius);
+  }
+
+  private static Event day(OptionalInt ceilingFt, int celsius) {
     return new Event.DaySet(new Day(new StationReport("METAR QTRN", "QTRN", Instant.EPOCH,
         Optional.of(new Wind(OptionalInt.of(90), 10, OptionalInt.of(20))), OptionalInt.of(6_000), List.of(),
-        List.of(new Cloud("FEW", OptionalInt.of(300), ""), new Cloud("BKN", OptionalInt.of(ceilingFt), "")),
+        List.of(new Cloud("FEW", OptionalInt.of(300), ""), new Cloud("BKN", ceilingFt, "")),
         OptionalInt.of(celsius), OptionalInt.empty(), OptionalDouble.of(1_013)), false, false, Set.of()));
   }
 
@@ -105,6 +111,8 @@ public class BriefingTest {
     assertThat(line(scene, "back").words()).isEqualTo(
         "After that not back here, ceiling 400 ft, landing wants 500; to Brannoch.");
     assertThat(line(scene, "back").kind()).isEqualTo(Line.Kind.DIFFERS);
+    scene.says(OFFICER, day(OptionalInt.empty(), -10));
+    assertThat(line(scene, "back").missing()).as("a sky that hides how high it is").containsExactly("the ceiling");
   }
 
   @Test
@@ -140,6 +148,22 @@ public class BriefingTest {
     assertThat(status(scene, STOP)).as("the other heard the old one").isEqualTo(Status.PART);
     scene.says(OFFICER, new Event.BriefingHeard(List.of(STOP)));
     assertThat(status(scene, STOP)).isEqualTo(Status.DONE);
+  }
+
+  /** The speeds may be those of a lower step that was proposed, which nobody enters. */
+  @Test
+  public void the_thrust_is_that_by_which_the_speeds_were_worked_out() {
+    Scene scene = begun(0);
+    assertThat(line(scene, "set").missing()).containsExactly("thrust");
+    scene.server(worked(new Thrust.Step(90)));
+    assertThat(line(scene, "set").words()).isEqualTo("Thrust 90 per cent.");
+    scene.server(worked(new Thrust.Assumed(40)));
+    assertThat(line(scene, "set").missing()).as("two enter it, each alone").containsExactly("thrust");
+  }
+
+  private static Event worked(Thrust thrust) {
+    return new Event.FiguresWorked(new WorkedOut("", List.of(), List.of(), List.of(), List.of(), Set.of(),
+        Optional.of(thrust), Optional.empty()));
   }
 
   @Test
@@ -181,7 +205,7 @@ public class BriefingTest {
       Scene scene = begun(random.nextInt(700));
       for (int i = 0; i < 30; i++) {
         CrewId who = random.nextBoolean() ? CAPTAIN : OFFICER;
-        StepId step = scene.now.picture().briefing().get(random.nextInt(5)).step();
+        StepId step = scene.now.picture().briefing().get(random.nextInt(6)).step();
         switch (random.nextInt(6)) {
           case 0 -> both(scene, CriticalFigure.V1, Integer.toString(88 + random.nextInt(3)));
           case 1 -> scene.says(OFFICER, day(random.nextBoolean() ? 400 : 900, random.nextInt(3) - 12));

@@ -34,7 +34,7 @@ public class EntriesTest {
   private static WorkedOut worked(String v1, Set<FigureInput> changed, Limit... notHeld) {
     return new WorkedOut("2026-11", List.of(), List.of(
         new WorkedOut.Figure(CriticalFigure.ZERO_FUEL_WEIGHT, "15290"), new WorkedOut.Figure(CriticalFigure.V1, v1),
-        new WorkedOut.Figure(CriticalFigure.VR, "96")), List.of(notHeld), List.of(), changed,
+        new WorkedOut.Figure(CriticalFigure.VR, "96")), List.of(notHeld), List.of(), changed, Optional.empty(),
         Optional.of(new WorkedOut.Protection(BEGAN, Optional.of(BEGAN.plusSeconds(1_500)),
         Optional.of(BEGAN.plusSeconds(2_500)), "Holdover 25 to 41 min")));
   }

@@ -190,6 +190,7 @@ final class Scene {
           Step.of("stop", "place", "Stop", "said", Owner.BOTH).says("Up to V1, {v1}, for fire.").build(),
           Step.of("up", "place", "Up", "said", Owner.BOTH)
           .says("{wind}, then {engine-out}, level at {acceleration 400}, not below {minimum}.").build(),
+          Step.of("set", "place", "Set", "said", Owner.BOTH).says("Thrust {thrust}.").build(),
           Step.of("back", "place", "Back", "said", Owner.BOTH).says("After that {return}.").build(),
           Step.of("today", "place", "Today", "said", Owner.BOTH).says("Deferred: {deferred}.").build()))));
 

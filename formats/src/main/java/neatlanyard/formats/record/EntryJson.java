@@ -54,7 +54,7 @@ public final class EntryJson {
 
   /** What an earlier version did not write, by kind; it is read as this. */
   private static final Map<String, String> UNSAID = Map.of(
-      "figures-worked", "{\"worked\":{\"texts\":[]}}",
+      "figures-worked", "{\"worked\":{\"texts\":[],\"thrust\":null}}",
       "find-raised", "{\"what\":{\"severity\":\"defect\",\"count\":1,\"entry\":null,\"spot\":null,\"photos\":[]}}",
       "flight-facts", "{\"facts\":{\"departing\":null}}",
       "load-sheet-taken", "{\"sheet\":{\"change\":{\"passengers\":{},\"holds-kg\":{}}}}",

@@ -162,7 +162,7 @@ public class RecordTest {
       new Event.FiguresWorked(new WorkedOut("2026-11", List.of("ab"),
           List.of(new WorkedOut.Figure(CriticalFigure.V1, "91")),
           List.of(new Limit("stop", false, "too short", "14 CFR 25.113")), List.of(),
-          Set.of(FigureInput.WIND, FigureInput.LOAD),
+          Set.of(FigureInput.WIND, FigureInput.LOAD), Optional.of(new Thrust.Step(90)),
           Optional.of(new WorkedOut.Protection(AT, Optional.of(AT), Optional.empty(), "Holdover")))),
       new Event.FigureEntered(CriticalFigure.V1, "91"),
       new Event.FigureDiffered(new Difference(CriticalFigure.V1, Comparison.Verdict.SECOND_DIFFERS, Optional.of("91"),
