@@ -1,6 +1,7 @@
 import { Checkbox, UnstyledButton } from '@mantine/core'
 import type { EditorView } from '../api.gen'
 import { Drop } from './Drop'
+import { FiguresRow } from './MachineRows'
 import { number, points, type PackDoc, type StepDoc, type ValueDoc } from './packDoc'
 import classes from './StepForm.module.css'
 import { SmallField, SmallSelect } from './SmallField'
@@ -17,6 +18,22 @@ interface AnswerRowsProps {
 export const AnswerRows = ({ doc, editor, step, disabled, onChange }: AnswerRowsProps) => (
   <>
     <ValueRow doc={doc} editor={editor} step={step} disabled={disabled} onChange={onChange} />
+    {step.value?.agreed !== undefined && (
+      <FiguresRow
+        label="Figures agreed"
+        editor={editor}
+        figures={[step.value.agreed].flat()}
+        disabled={disabled}
+        onChange={(agreed) => onChange({ value: withAgreed(step.value!, agreed) } as Partial<StepDoc>)}
+      />
+    )}
+    <FiguresRow
+      label="Entered by two"
+      editor={editor}
+      figures={step.enters ?? []}
+      disabled={disabled}
+      onChange={(enters) => onChange({ enters })}
+    />
     <CourseRow step={step} disabled={disabled} onChange={onChange} />
     <Checkbox
       label="It is the lights test: what it does not light is listed"
@@ -29,15 +46,20 @@ export const AnswerRows = ({ doc, editor, step, disabled, onChange }: AnswerRows
 
 /** The sources of a value as one choice: a figure of the flight, a control's position, or whose turn it is. */
 const sourceOf = (v: ValueDoc | undefined): string =>
-  !v ? '' : v.turn ? 'turn' : v.position ? `position/${v.position}` : `of/${v.of}`
+  !v ? '' : v.turn ? 'turn' : v.agreed ? 'agreed' : v.position ? `position/${v.position}` : `of/${v.of}`
 
 const withSource = (source: string, back: boolean | undefined): ValueDoc | undefined => {
   const [kind, name = ''] = source.split('/')
   const rest = back ? { back } : {}
   if (kind === 'turn') return { turn: true, ...rest }
+  if (kind === 'agreed') return { agreed: ['v1'], ...rest }
   if (kind === 'position') return { position: name, ...rest }
   return kind === 'of' ? { of: name, ...rest } : undefined
 }
+
+/** One figure can be asked back, several cannot; none is no value. */
+const withAgreed = ({ back, ...value }: ValueDoc, agreed: string[]): ValueDoc | undefined =>
+  agreed.length === 0 ? undefined : { ...value, agreed, ...(back && agreed.length === 1 && { back }) }
 
 const ValueRow = ({ doc, editor, step, disabled, onChange }: AnswerRowsProps) => {
   const value = step.value
@@ -45,6 +67,7 @@ const ValueRow = ({ doc, editor, step, disabled, onChange }: AnswerRowsProps) =>
   const held = points(doc).filter((p) =>
     [step.sets, step.expects, step.verifies].some((s) => s !== undefined && p.id in s),
   )
+  const agreed = [value?.agreed ?? []].flat()
   return (
     <div className={classes.line}>
       <span>Value of today</span>
@@ -65,6 +88,7 @@ const ValueRow = ({ doc, editor, step, disabled, onChange }: AnswerRowsProps) =>
             position of {p.name}
           </option>
         ))}
+        <option value="agreed">figures both agreed on</option>
         {step.alternates && <option value="turn">whose turn it is</option>}
       </SmallSelect>
       {value?.of && (
@@ -83,7 +107,7 @@ const ValueRow = ({ doc, editor, step, disabled, onChange }: AnswerRowsProps) =>
           />
         </>
       )}
-      {value && (
+      {value && agreed.length < 2 && (
         <Checkbox
           label="asked back"
           checked={value.back ?? false}

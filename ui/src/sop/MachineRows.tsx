@@ -1,3 +1,4 @@
+import type { EditorView } from '../api.gen'
 import { Drop } from './Drop'
 import { find, number, points, type Json, type PackDoc, type States, type StepDoc } from './packDoc'
 import classes from './StepForm.module.css'
@@ -13,12 +14,15 @@ interface StatesRowProps {
   onChange: (states: States) => void
 }
 
+/** Stands for the position that a figure says. */
+const BY_FIGURE = 'agreed'
+
 /** The states a step sets, expects or verifies. */
 export const StatesRow = ({ label, doc, states = {}, controls = false, disabled, onChange }: StatesRowProps) => {
   const all = points(doc).filter((p) => !controls || p.control)
   const statesOf = (id: string): string[] => {
     const p = all.find((x) => x.id === id)
-    return p?.positions ?? p?.states ?? []
+    return [...(p?.positions ?? p?.states ?? []), ...(p?.agreed ? [BY_FIGURE] : [])]
   }
   const free = all.filter((p) => !(p.id in states))
   return (
@@ -34,7 +38,9 @@ export const StatesRow = ({ label, doc, states = {}, controls = false, disabled,
             onChange={(e) => onChange({ ...states, [id]: e.currentTarget.value })}
           >
             {statesOf(id).map((s) => (
-              <option key={s}>{s}</option>
+              <option key={s} value={s}>
+                {s === BY_FIGURE ? 'as agreed' : s}
+              </option>
             ))}
           </SmallSelect>
           <Drop
@@ -83,6 +89,38 @@ export const StepsRow = ({ label, doc, ids = [], only = () => true, disabled, on
         </span>
       ))}
       <Pick label={`Add to: ${label}`} disabled={disabled} items={items} onPick={(id) => onChange([...ids, id])} />
+    </div>
+  )
+}
+
+interface FiguresRowProps {
+  label: string
+  editor: EditorView
+  figures: string[]
+  disabled: boolean
+  onChange: (figures: string[]) => void
+}
+
+/** Critical figures that a step enters or gives. */
+export const FiguresRow = ({ label, editor, figures, disabled, onChange }: FiguresRowProps) => {
+  const words = (id: string) => editor.criticalFigures.find((f) => f.id === id)?.words ?? id
+  return (
+    <div className={classes.line}>
+      <span>{label}</span>
+      {figures.map((f) => (
+        <span key={f} className={classes.chip}>
+          {words(f)}
+          <Drop what={words(f)} disabled={disabled} onDrop={() => onChange(figures.filter((x) => x !== f))} />
+        </span>
+      ))}
+      <Pick
+        label={`Add to: ${label}`}
+        disabled={disabled}
+        items={editor.criticalFigures
+          .filter((f) => !figures.includes(f.id))
+          .map((f) => ({ value: f.id, label: f.words }))}
+        onPick={(id) => onChange([...figures, id])}
+      />
     </div>
   )
 }

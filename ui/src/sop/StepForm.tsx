@@ -30,7 +30,7 @@ export const StepForm = ({ doc, editor, at, faults, disabled, focus, onChange }:
     if (focus > 0) first.current?.focus()
   }, [focus])
   const fault = (field: string) => faults.find((f) => f.field === field)?.what
-  const others = faults.filter((f) => !['challenge', 'response', 'caution', 'id', 'at'].includes(f.field))
+  const others = faults.filter((f) => !['challenge', 'response', 'says', 'caution', 'id', 'at'].includes(f.field))
   return (
     <div className={classes.form}>
       {others.length > 0 && (
@@ -57,6 +57,18 @@ export const StepForm = ({ doc, editor, at, faults, disabled, focus, onChange }:
         disabled={disabled}
         onChange={(e) => onChange({ response: e.currentTarget.value })}
       />
+      {procedure.kind === 'briefing' && (
+        <Textarea
+          label="What is said, with places for today such as {v1} or {wind}"
+          placeholder="the response"
+          value={step.says ?? ''}
+          autosize
+          minRows={2}
+          error={fault('says')}
+          disabled={disabled}
+          onChange={(e) => onChange({ says: e.currentTarget.value })}
+        />
+      )}
       <div className={classes.pair}>
         <NativeSelect
           label="Whose"
@@ -263,6 +275,7 @@ const machine = (s: StepDoc): boolean =>
     s['after-wait'],
     s.measures,
     s.alternates,
+    s.enters,
     s.value,
     s.course,
     s['tests-lights'],

@@ -6,9 +6,13 @@ export type Json = string | number | boolean | null | Json[] | { [name: string]:
 export type Condition = { [field: string]: Json }
 export type States = Record<string, string>
 
-/** A value that today gives: of a figure, with something added; a control's position; or whose turn it is. */
+/**
+ * A value that today gives: of a figure, with something added; critical figures both agreed on; a control's position;
+ * or whose turn it is.
+ */
 export interface ValueDoc {
   of?: string
+  agreed?: string | string[]
   position?: string
   turn?: boolean
   plus?: number
@@ -37,6 +41,8 @@ export interface StepDoc {
   measures?: { quantity: string; unit: string; least?: number; most?: number }
   alternates?: { choices: string[]; memory?: string }
   'below-line'?: boolean
+  enters?: string[]
+  says?: string
   value?: ValueDoc
   course?: { act: string; see: string }[]
   'tests-lights'?: boolean
@@ -57,6 +63,8 @@ export interface PointDoc {
   name: string
   positions?: string[]
   states?: string[]
+  /** The critical figure that says where it stands. */
+  agreed?: string
 }
 
 export interface PlaceDoc {

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import neatlanyard.core.flow.ByFigure;
 import neatlanyard.core.flow.DayValues;
 import neatlanyard.core.flow.Positions.Statement;
 import neatlanyard.core.sop.Card.Item;
@@ -25,17 +26,22 @@ public final class Stale {
   public static Map<StepId, Change> of(DepartureState d, Map<PointId, List<Statement>> statements) {
     Map<StepId, Change> stale = new LinkedHashMap<>();
     d.notes().forEach((step, notes) -> notes.changed().ifPresent(c -> stale.put(step, c)));
+    ByFigure.stale(d).forEach((step, c) -> later(stale, step, c));
     for (Item item : d.items()) {
       if (item.procedure().kind() == Procedure.Kind.CHECKLIST && d.marked(item) == Status.DONE) {
         long answered = d.standsSince(item);
         for (State verified : item.step().verifies()) {
-          moved(item, verified, answered, statements.getOrDefault(verified.point(), List.of()))
+          moved(item, ByFigure.position(d, verified), answered, statements.getOrDefault(verified.point(), List.of()))
               .or(() -> takenBack(d, verified, answered))
-              .ifPresent(c -> stale.merge(item.step().id(), c, (a, b) -> a.since() > b.since() ? a : b));
+              .ifPresent(c -> later(stale, item.step().id(), c));
         }
       }
     }
     return stale;
+  }
+
+  private static void later(Map<StepId, Change> stale, StepId step, Change change) {
+    stale.merge(step, change, (a, b) -> a.since() > b.since() ? a : b);
   }
 
   /**

@@ -3,6 +3,7 @@ package neatlanyard.core.checklist;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import neatlanyard.core.flow.ByFigure;
 import neatlanyard.core.flow.Positions.Statement;
 import neatlanyard.core.sop.PointId;
 import neatlanyard.core.sop.State;
@@ -32,12 +33,7 @@ public final class TakeoffConfiguration {
    */
   public static List<Check> of(DepartureState d, Map<PointId, List<Statement>> statements) {
     return d.pack().takeoff().stream().map(usual -> new Check(
-        wanted(d, usual), d.pack().name(usual.point()),
+        ByFigure.takeoff(d, usual), d.pack().name(usual.point()),
         Optional.ofNullable(statements.get(usual.point())).map(List::getLast))).toList();
-  }
-
-  private static State wanted(DepartureState d, State usual) {
-    return d.pack().point(usual.point()).flatMap(p -> p.agreed().flatMap(d.entries()::agreed)
-        .filter(p.states()::contains)).map(agreed -> new State(usual.point(), agreed)).orElse(usual);
   }
 }

@@ -64,12 +64,12 @@ final class FiguresFold {
   }
 
   /** Without what somebody entered at a step. */
-  static DepartureState without(DepartureState d, StepId step, CrewId by) {
+  static DepartureState without(DepartureState d, StepId step, CrewId by, Entry entry) {
     List<CriticalFigure> said = d.step(step).map(s -> s.enters()).orElse(List.of()).stream()
         .filter(f -> d.entries().saidBy(by, f)).toList();
     DepartureState next = d;
     for (CriticalFigure figure : said) {
-      next = next.entries(x -> x.without(figure, by));
+      next = next.entries(x -> x.without(figure, by, entry));
     }
     return said.isEmpty() ? d : next.unmarked(step, FiguresFold::byAgreement);
   }

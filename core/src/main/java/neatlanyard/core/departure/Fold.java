@@ -147,7 +147,7 @@ final class Fold {
 
   /** A value that was taken back is not there any more, for conditions too. */
   private static DepartureState undone(DepartureState d, StepId step, Entry entry) {
-    DepartureState back = FiguresFold.without(d, step, entry.by())
+    DepartureState back = FiguresFold.without(d, step, entry.by(), entry)
         .withoutMeasuredFinds(step).takenBack(step, entry.number())
         .unmarked(step, m -> m.by().equals(entry.by()));
     return d.step(step).flatMap(s -> s.measures()).map(m -> m.quantity().id())

@@ -6,7 +6,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Predicate;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import neatlanyard.core.figures.entry.CriticalFigure;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.gauge.Gauge;
@@ -60,12 +62,28 @@ public final class DayValues {
   public static Optional<TodaysValue> of(DepartureState d, Item item) {
     return item.step().value().flatMap(v -> switch (v.source()) {
       case Source.Figure f -> figure(d, f);
-      case Source.Agreed a -> d.entries().agreed(a.figure()).map(x -> new TodaysValue(List.of(x),
-          "%s %s".formatted(x, a.figure().unit()).strip(), "the %s both entered".formatted(a.figure().words())));
+      case Source.Agreed a -> agreed(d, a.figures());
       case Source.Turn t -> turn(d, item);
-      case Source.Position p -> item.step().wanted(p.point())
-          .map(s -> new TodaysValue(List.of(s.value()), s.value(), "procedures of the type"));
+      case Source.Position p -> item.step().wanted(p.point()).map(s -> new TodaysValue(
+          List.of(ByFigure.position(d, s).value()), ByFigure.position(d, s).value(),
+          s.byFigure() ? "the figures both entered" : "procedures of the type"));
     });
+  }
+
+  private static Optional<TodaysValue> agreed(DepartureState d, List<CriticalFigure> figures) {
+    List<String> values = figures.stream().flatMap(f -> d.entries().agreed(f).stream()).toList();
+    if (values.size() < figures.size()) {
+      return Optional.empty();
+    }
+    List<String> shown = IntStream.range(0, values.size()).mapToObj(i -> figures.size() == 1
+        ? withUnit(figures.get(i), values.get(i)) : "%s %s".formatted(figures.get(i).words(),
+        withUnit(figures.get(i), values.get(i)))).toList();
+    return Optional.of(new TodaysValue(List.of(String.join(", ", values)), String.join(", ", shown),
+        "the figures both entered"));
+  }
+
+  private static String withUnit(CriticalFigure figure, String value) {
+    return "%s %s".formatted(figure.shown(value), figure.unit()).strip();
   }
 
   /** What can be said: one of these, or where there are none any number. */

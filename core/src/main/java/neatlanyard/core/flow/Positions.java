@@ -6,7 +6,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
 import neatlanyard.core.sop.Card.Item;
 import neatlanyard.core.sop.DayValue.Source;
 import neatlanyard.core.sop.PointId;
@@ -41,7 +40,7 @@ public final class Positions {
       boolean none = step.sets().isEmpty() && step.expects().isEmpty() && step.verifies().isEmpty();
       if (!none && d.marked(item) == Status.DONE) {
         long number = d.standsSince(item);
-        Stream.of(step.sets(), step.expects(), step.verifies()).flatMap(List::stream)
+        step.states().map(s -> ByFigure.position(d, s, number))
             .map(s -> new Statement(s.point(), said(d, item, s), Optional.of(item), number))
             .forEach(s -> add(statements, s));
       }

@@ -56,7 +56,7 @@ final class Plan {
     List<Procedure> order = pack.procedures().stream().sorted(Comparator.comparing(Procedure::stage)).toList();
     for (Procedure procedure : order) {
       for (Step step : procedure.steps()) {
-        Placed placed = place(procedure, step);
+        Placed placed = place(procedure, step.withStates(pack::usual));
         steps.add(placed);
         byId.put(step.id(), placed);
         placed.makes().map(State::point).distinct()

@@ -58,6 +58,7 @@ public final class Card {
   private final Map<StepId, List<Item>> waiting = new HashMap<>();
   private final Map<CriticalFigure, Item> entered = new EnumMap<>(CriticalFigure.class);
   private final List<Item> entering = new ArrayList<>();
+  private final List<Item> byFigures = new ArrayList<>();
   private final Map<TagId, Map<String, List<StepId>>> closers = new HashMap<>();
   private final Map<State, List<Item>> makers = new HashMap<>();
 
@@ -74,6 +75,10 @@ public final class Card {
       if (!item.step().enters().isEmpty()) {
         entering.add(item);
         item.step().enters().forEach(f -> entered.put(f, item));
+      }
+      if (item.step().states().anyMatch(State::byFigure)
+          || item.step().value().filter(v -> v.source() instanceof DayValue.Source.Agreed).isPresent()) {
+        byFigures.add(item);
       }
       item.step().closes().forEach(hook -> hook.items().forEach(what ->
           closers.computeIfAbsent(hook.tag(), t -> new HashMap<>())
@@ -208,6 +213,11 @@ public final class Card {
   /** The steps at which two enter figures, in the order of the card. */
   public List<Item> entering() {
     return Collections.unmodifiableList(entering);
+  }
+
+  /** The steps that are done by figures both pilots agreed on, in the order of the card. */
+  public List<Item> byFigures() {
+    return Collections.unmodifiableList(byFigures);
   }
 
   /** The step at which a figure is entered; empty where nobody is asked for it today. */

@@ -234,7 +234,8 @@ public final class Changes {
       case DayValue.Source.Figure f -> f.plus() == 0 ? f.figure().words()
           : "%s %+d".formatted(f.figure().words(), f.plus());
       case DayValue.Source.Position p -> pack.name(p.point());
-      case DayValue.Source.Agreed a -> "the %s both agreed".formatted(a.figure().words());
+      case DayValue.Source.Agreed a -> "the %s both agreed".formatted(a.figures().stream()
+          .map(CriticalFigure::words).collect(Collectors.joining(", ")));
       case DayValue.Source.Turn t -> "the one whose turn it is";
     } + (v.back() ? ", asked back" : "")).orElse("");
   }

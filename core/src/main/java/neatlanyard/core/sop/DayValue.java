@@ -1,5 +1,6 @@
 package neatlanyard.core.sop;
 
+import java.util.List;
 import neatlanyard.core.figures.entry.CriticalFigure;
 
 /**
@@ -17,8 +18,12 @@ public record DayValue(Source source, boolean back) {
      */
     record Figure(DayFigure figure, int plus) implements Source {}
 
-    /** A critical figure as both pilots agreed on it. */
-    record Agreed(CriticalFigure figure) implements Source {}
+    /** Critical figures as both pilots agreed on them, at least one; known once all of them are. */
+    record Agreed(List<CriticalFigure> figures) implements Source {
+      public Agreed {
+        figures = List.copyOf(figures);
+      }
+    }
 
     /** The position or state of a point that the step sets, expects or verifies. */
     record Position(PointId point) implements Source {}

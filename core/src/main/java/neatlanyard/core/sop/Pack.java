@@ -123,7 +123,13 @@ public record Pack(
 
   /** How a state reads: "Parking brake set". */
   public String words(State state) {
-    return "%s %s".formatted(name(state.point()), state.value());
+    return "%s %s".formatted(name(state.point()), state.byFigure() ? "as agreed" : state.value());
+  }
+
+  /** The position a state names; where a figure says which and there is none yet, the one wanted for take-off. */
+  public State usual(State state) {
+    return state.byFigure() ? takeoff.stream().filter(t -> t.point().equals(state.point())).findFirst().orElse(state)
+        : state;
   }
 
   /** The pack's own kinds, and the defaults for each trigger it says nothing of. */

@@ -2,6 +2,7 @@ package neatlanyard.core.sop;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import neatlanyard.core.figures.entry.CriticalFigure;
 
@@ -70,7 +71,20 @@ public record Step(
 
   /** The state it wants of a point, set, expected or verified; empty where it wants none. */
   public Optional<State> wanted(PointId point) {
-    return Stream.of(sets, expects, verifies).flatMap(List::stream).filter(s -> s.point().equals(point)).findFirst();
+    return states().filter(s -> s.point().equals(point)).findFirst();
+  }
+
+  /** The states it sets, expects and verifies. */
+  public Stream<State> states() {
+    return Stream.of(sets, expects, verifies).flatMap(List::stream);
+  }
+
+  /** The same with other states. */
+  public Step withStates(UnaryOperator<State> other) {
+    return states().map(other).toList().equals(states().toList()) ? this
+        : new Step(id, place, challenge, response, owner, when, caution, sets.stream().map(other).toList(),
+        expects.stream().map(other).toList(), verifies.stream().map(other).toList(), needs, opens, closes, waits,
+        afterWait, measures, enters, says, alternates, value, course, testsLights, critical, alerted, belowLine);
   }
 
   /** Begins a step that says what and where; see {@link Builder} for the rest. */

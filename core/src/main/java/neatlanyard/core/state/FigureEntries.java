@@ -18,21 +18,30 @@ import neatlanyard.core.log.Entry;
 import neatlanyard.core.log.Event;
 import org.pcollections.HashTreePMap;
 import org.pcollections.PMap;
+import org.pcollections.PVector;
+import org.pcollections.TreePVector;
 
 /**
  * What two pilots entered, each alone, and what was worked out. A figure both entered alike, and as it was worked out,
  * is agreed and stays so until what it rests on gives another.
  */
 public final class FigureEntries {
-  public static final FigureEntries NONE = new FigureEntries(HashTreePMap.empty(), Optional.empty());
+  public static final FigureEntries NONE =
+      new FigureEntries(HashTreePMap.empty(), HashTreePMap.empty(), Optional.empty());
 
   private final PMap<CriticalFigure, OfFigure> all;
+  private final PMap<CriticalFigure, PVector<Settled>> settled;
   private final Optional<Recorded<Event.FiguresWorked>> last;
 
-  private FigureEntries(PMap<CriticalFigure, OfFigure> all, Optional<Recorded<Event.FiguresWorked>> last) {
+  private FigureEntries(PMap<CriticalFigure, OfFigure> all, PMap<CriticalFigure, PVector<Settled>> settled,
+      Optional<Recorded<Event.FiguresWorked>> last) {
     this.all = all;
+    this.settled = settled;
     this.last = last;
   }
+
+  /** A value that was agreed or taken. @param number of the entry from which on it counted */
+  public record Settled(String value, long number) {}
 
   /** How a figure stands. */
   public enum Standing {
@@ -124,6 +133,25 @@ public final class FigureEntries {
         ? Optional.of(of.entries.getLast().event().value()) : Optional.empty());
   }
 
+  /**
+   * The value that counted last at an entry of the log, or before it; one that is to be entered anew counts until it
+   * is. Empty where there was none yet.
+   */
+  public Optional<Settled> settled(CriticalFigure figure, long number) {
+    PVector<Settled> of = settled.get(figure);
+    return of == null ? Optional.empty() : of.stream().filter(s -> s.number() <= number)
+        .reduce((earlier, later) -> later);
+  }
+
+  /** Keeps a value that counts from an entry on, where another did before. */
+  private FigureEntries settling(CriticalFigure figure, long number) {
+    PVector<Settled> before = settled.getOrDefault(figure, TreePVector.empty());
+    return agreed(figure)
+        .filter(is -> before.isEmpty() || !Recogniser.agrees(figure, before.getLast().value(), is))
+        .map(is -> new FigureEntries(all, settled.plus(figure, before.plus(new Settled(is, number))), last))
+        .orElse(this);
+  }
+
   /** Two entries that cannot be taken and of which nobody has been told why yet. */
   public Optional<List<Recorded<Event.FigureEntered>>> untold(CriticalFigure figure) {
     OfFigure of = of(figure);
@@ -146,7 +174,7 @@ public final class FigureEntries {
   }
 
   private FigureEntries with(CriticalFigure figure, OfFigure of) {
-    return new FigureEntries(all.plus(figure, of), last);
+    return new FigureEntries(all.plus(figure, of), settled, last);
   }
 
   public FigureEntries entered(Event.FigureEntered e, Entry entry) {
@@ -154,7 +182,8 @@ public final class FigureEntries {
     List<Recorded<Event.FigureEntered>> entries = new ArrayList<>(of.entries);
     entries.removeIf(x -> x.by().equals(entry.by()));
     entries.add(Recorded.happened(e, entry));
-    return with(e.figure(), new OfFigure(entries, Optional.empty(), of.again, of.told));
+    return with(e.figure(), new OfFigure(entries, Optional.empty(), of.again, of.told))
+        .settling(e.figure(), entry.number());
   }
 
   public FigureEntries differed(Event.FigureDiffered e, Entry entry) {
@@ -165,14 +194,15 @@ public final class FigureEntries {
 
   public FigureEntries taken(Event.FigureTaken e, Entry entry) {
     OfFigure of = of(e.figure());
-    return with(e.figure(), new OfFigure(of.entries, Optional.of(Recorded.happened(e, entry)), of.again, of.told));
+    return with(e.figure(), new OfFigure(of.entries, Optional.of(Recorded.happened(e, entry)), of.again, of.told))
+        .settling(e.figure(), entry.number());
   }
 
   /** Without what somebody said of a figure. What was taken in view of two entries falls with either of them. */
-  public FigureEntries without(CriticalFigure figure, CrewId by) {
+  public FigureEntries without(CriticalFigure figure, CrewId by, Entry entry) {
     OfFigure of = of(figure);
     return with(figure, new OfFigure(of.entries.stream().filter(e -> !e.by().equals(by)).toList(), Optional.empty(),
-        of.again, of.told));
+        of.again, of.told)).settling(figure, entry.number());
   }
 
   /**
@@ -197,7 +227,11 @@ public final class FigureEntries {
             Optional.of(new StepNotes.Change(entry.number(), words)), Optional.empty()));
       }
     });
-    return new FigureEntries(all.plusAll(changed), Optional.of(Recorded.happened(e, entry)));
+    FigureEntries next = new FigureEntries(all.plusAll(changed), settled, Optional.of(Recorded.happened(e, entry)));
+    for (CriticalFigure figure : all.keySet()) {
+      next = next.settling(figure, entry.number());
+    }
+    return next;
   }
 
   /** Says what changed, and not what came of it: it is to be entered without sight of that. */

@@ -177,7 +177,25 @@ final class Scene {
       new Procedure(LIST, "List", Stage.BEFORE_TAKEOFF, Procedure.Kind.CHECKLIST, List.of(), List.of(
           Step.of("wings", "place", "wings", "clean", Owner.RIGHT).closes(hook("holdover", "holdover")).build(),
           Step.of("v1", "place", "V1", "read", Owner.LEFT)
-          .value(new DayValue(new DayValue.Source.Agreed(CriticalFigure.V1), true)).build()))));
+          .value(new DayValue(new DayValue.Source.Agreed(List.of(CriticalFigure.V1)), true)).build()))));
+
+  private static final State FLAPS_AGREED = new State(new PointId("flaps"), State.AGREED);
+
+  /** A flap and speeds that two enter, a lever that is set by the one, and a list that reads both. */
+  static final Pack BY_FIGURES = with(
+      List.of(new Point(new PointId("flaps"), "Flaps", new PlaceId("overhead"), true, true,
+          Optional.of(CriticalFigure.FLAP), List.of("0", "15", "27"))),
+      List.of(new State(new PointId("flaps"), "15")), List.of(
+      new Procedure(new ProcedureId("figures"), "Figures", Stage.FIGURES, Procedure.Kind.FIGURES, List.of(), List.of(
+          Step.of("enter", "overhead", "flap", "compared", Owner.BOTH)
+          .enters(CriticalFigure.FLAP, CriticalFigure.V1, CriticalFigure.VR).build())),
+      new Procedure(new ProcedureId("after-start"), "After start", Stage.START, Procedure.Kind.FLOW, List.of(), List.of(
+          Step.of("set-flaps", "overhead", "flaps", "as agreed", Owner.RIGHT).sets(FLAPS_AGREED).build())),
+      new Procedure(LIST, "List", Stage.BEFORE_TAKEOFF, Procedure.Kind.CHECKLIST, List.of(), List.of(
+          Step.of("flaps", "place", "flaps", "as agreed", Owner.RIGHT).verifies(FLAPS_AGREED)
+              .value(new DayValue(new DayValue.Source.Position(FLAPS_AGREED.point()), true)).build(),
+          Step.of("speeds", "place", "speeds", "read", Owner.LEFT).value(new DayValue(
+              new DayValue.Source.Agreed(List.of(CriticalFigure.V1, CriticalFigure.VR)), false)).build()))));
 
   /** A runway and a speed that two enter, and a briefing that speaks of them. */
   static final Pack BRIEFED = with(List.of(), List.of(), List.of(

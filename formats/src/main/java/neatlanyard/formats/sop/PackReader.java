@@ -34,6 +34,7 @@ import neatlanyard.core.sop.Quantity;
 import neatlanyard.core.sop.QuantityId;
 import neatlanyard.core.sop.School;
 import neatlanyard.core.sop.Stage;
+import neatlanyard.core.sop.State;
 import neatlanyard.core.sop.TagId;
 import neatlanyard.core.sop.TagKind.Trigger;
 import neatlanyard.core.sop.TagKind;
@@ -100,7 +101,7 @@ public final class PackReader {
         List.copyOf(points.values()),
         kinds,
         procedures,
-        reader.states(doc, "takeoff"),
+        reader.takeoff(doc),
         doc.inner("flight-controls", ControlSpecReader::read).orElse(ControlSpecReader.NONE),
         doc.list("waivers", d -> new Waiver(d.text("rule"), d.text("at"), d.text("reason"))));
   }
@@ -210,6 +211,9 @@ public final class PackReader {
         doc.yes("lights-test", true),
         doc.has("agreed") ? Optional.of(doc.one("agreed", CriticalFigure.class)) : Optional.empty(),
         doc.values(field, s -> s, "x"));
+    if (point.agreed().isPresent() && point.states().contains(State.AGREED)) {
+      doc.fault(field, "'%s' stands for what the figure says; no position can be called so.".formatted(State.AGREED));
+    }
     if (points.containsKey(point.id())) {
       doc.fault("id", "A control or indication '%s' exists already.".formatted(point.id()));
     }

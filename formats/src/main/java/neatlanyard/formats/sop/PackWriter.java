@@ -227,7 +227,8 @@ public final class PackWriter {
     s.value().ifPresent(v -> {
       Map<String, Object> value = switch (v.source()) {
         case DayValue.Source.Figure f -> fields("of", Doc.written(f.figure()));
-        case DayValue.Source.Agreed a -> fields("agreed", Doc.written(a.figure()));
+        case DayValue.Source.Agreed a -> fields("agreed", a.figures().size() == 1
+            ? Doc.written(a.figures().getFirst()) : a.figures().stream().map(Doc::written).toList());
         case DayValue.Source.Position x -> fields("position", x.point().value());
         case DayValue.Source.Turn t -> fields("turn", true);
       };

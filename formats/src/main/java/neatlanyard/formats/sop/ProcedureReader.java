@@ -52,6 +52,8 @@ final class ProcedureReader {
   private final Map<TagId, TagKind> tags;
   private final ConditionReader conditions;
   private final Map<StepId, Placed> steps = new LinkedHashMap<>();
+  /** The controls whose position a figure says, each where it is said first. */
+  private final Map<PointId, Doc> byFigure = new LinkedHashMap<>();
   private final Set<ProcedureId> procedures = new HashSet<>();
   private final Map<TagId, Set<String>> opened = new HashMap<>();
   private final Set<CriticalFigure> entered = EnumSet.noneOf(CriticalFigure.class);
@@ -118,7 +120,7 @@ final class ProcedureReader {
         optional(doc, "waits", d -> new Wait(Duration.ofSeconds(d.whole("seconds", 1, 7_200)), d.text("before"))),
         doc.values("after-wait", StepId::new, "x"),
         optional(doc, "measures", this::measure),
-        enters(doc),
+        doc.values("enters", ProcedureReader::figure, Doc.written(CriticalFigure.V1)),
         doc.has("says") ? Optional.of(doc.of("says", Wording::of, "")) : Optional.empty(),
         optional(doc, "alternates", d -> new Alternation(d.values("choices", s -> s, "x"), d.text("memory", ""))),
         optional(doc, "value", this::value),
@@ -149,8 +151,8 @@ final class ProcedureReader {
     return step;
   }
 
-  private static List<CriticalFigure> enters(Doc doc) {
-    return doc.values("enters", s -> Doc.named(CriticalFigure.class, s), Doc.written(CriticalFigure.V1));
+  private static CriticalFigure figure(String name) {
+    return Doc.named(CriticalFigure.class, name);
   }
 
   /** A figure has one step, which two pilots answer and nothing else is said of. */
@@ -192,7 +194,12 @@ final class ProcedureReader {
       return new DayValue(new DayValue.Source.Turn(), back);
     }
     if (doc.has("agreed")) {
-      return new DayValue(new DayValue.Source.Agreed(doc.one("agreed", CriticalFigure.class)), back);
+      List<CriticalFigure> figures =
+          doc.oneOrMore("agreed", ProcedureReader::figure, Doc.written(CriticalFigure.V1));
+      if (figures.isEmpty() || back && figures.size() > 1) {
+        doc.fault("agreed", back ? "One figure can be asked back." : "It names no figure.");
+      }
+      return new DayValue(new DayValue.Source.Agreed(figures), back);
     }
     return new DayValue(
         new DayValue.Source.Figure(doc.one("of", DayFigure.class), doc.has("plus")
@@ -221,7 +228,7 @@ final class ProcedureReader {
     return doc.has(field) ? OptionalDouble.of(doc.number(field, -1e6, 1e6)) : OptionalDouble.empty();
   }
 
-  List<State> states(Doc doc, String field) {
+  private List<State> states(Doc doc, String field) {
     return doc.has(field) ? doc.inner(field, this::states).orElse(List.of()) : List.of();
   }
 
@@ -232,6 +239,9 @@ final class ProcedureReader {
       Optional<Point> point = known(name);
       if (point.isEmpty()) {
         doc.fault(name, "There is no control or indication '%s'.".formatted(name));
+      } else if (value.equals(State.AGREED) && point.get().agreed().isPresent()) {
+        byFigure.computeIfAbsent(point.get().id(), p -> doc);
+        states.add(new State(point.get().id(), value));
       } else if (!point.get().states().contains(value)) {
         doc.fault(name, "'%s' cannot be '%s'; known are: %s.".formatted(name, value,
             String.join(", ", point.get().states())));
@@ -240,6 +250,25 @@ final class ProcedureReader {
       }
     }
     return states;
+  }
+
+  /** What counts while nothing is agreed must be said, and is a position. */
+  List<State> takeoff(Doc doc) {
+    Map<PointId, Doc> steps = Map.copyOf(byFigure);
+    Set<String> named = new HashSet<>();
+    List<State> takeoff = !doc.has("takeoff") ? List.of() : doc.inner("takeoff", d -> {
+      d.names().forEach(named::add);
+      return states(d);
+    }).orElse(List.of());
+    takeoff.stream().filter(State::byFigure).forEach(s -> doc.fault("takeoff",
+        "'%s': a position that counts while nothing is agreed.".formatted(s.point())));
+    steps.forEach((point, at) -> {
+      if (!named.contains(point.value())) {
+        at.fault(point.value(), "'takeoff' says nothing of '%s', which counts while nothing is agreed."
+            .formatted(point));
+      }
+    });
+    return takeoff;
   }
 
   private Optional<Point> known(String name) {

@@ -341,6 +341,12 @@ public final class Doc {
         .toList();
   }
 
+  /** The same where one value may stand by itself. */
+  public <T> List<T> oneOrMore(String field, Function<String, T> type, String standIn) {
+    return fields.get(field) instanceof ScalarNode
+        ? List.of(checked(field, text(field), type, standIn)) : values(field, type, standIn);
+  }
+
   /** A list whose members are single values or things with fields. */
   public <T> List<T> either(String field, Function<String, T> single, Function<Doc, T> reader) {
     List<Node> nodes = nodes(field);

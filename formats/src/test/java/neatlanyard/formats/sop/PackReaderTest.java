@@ -148,6 +148,13 @@ public class PackReaderTest {
     assertThat(faults(PackReader.read(demo.replace("takeoff: {flaps: \"15\"", "takeoff: {flaps: \"16\""))))
         .singleElement().asString()
         .endsWith("'flaps' cannot be '16'; known are: 0, 15, 27.");
+    assertThat(faults(PackReader.read(demo.replace("takeoff: {flaps: \"15\", ", "takeoff: {"))))
+        .singleElement().asString()
+        .endsWith("'takeoff' says nothing of 'flaps', which counts while nothing is agreed.");
+    assertThat(faults(PackReader.read(demo.replace("verifies: {trims: take-off}}", "verifies: {trims: agreed}}"))))
+        .singleElement().asString().endsWith("'trims' cannot be 'agreed'; known are: any, take-off.");
+    assertThat(faults(PackReader.read(demo.replace("{agreed: [v1, vr, v2]}", "{agreed: [v1, vr, v2], back: true}"))))
+        .singleElement().asString().endsWith("One figure can be asked back.");
   }
 
   @Test

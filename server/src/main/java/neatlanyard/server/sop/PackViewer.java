@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.function.Function;
 import java.util.stream.Stream;
+import neatlanyard.core.figures.entry.CriticalFigure;
 import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.proof.Finding;
@@ -106,6 +107,7 @@ class PackViewer {
         choices(Stream.of(Sky.values()), Sky::words),
         choices(Stream.of(Unit.values()), u -> u.symbol().isEmpty() ? "number" : u.symbol()),
         choices(Stream.of(DayFigure.values()), DayFigure::words),
+        choices(Stream.of(CriticalFigure.values()), CriticalFigure::words),
         Stream.of(Matter.values())
             .map(m -> new MatterView(Doc.written(m), m.words(), choices(m.schools().stream(), s -> s.words())))
             .toList(),

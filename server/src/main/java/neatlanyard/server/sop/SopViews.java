@@ -60,8 +60,8 @@ public final class SopViews {
   /** What the editor offers, so that it knows no rule of its own. */
   public record EditorView(
       List<ChoiceView> stages, List<ChoiceView> kinds, List<ChoiceView> owners, List<ChoiceView> circumstances,
-      List<ChoiceView> sky, List<ChoiceView> units, List<ChoiceView> figures, List<MatterView> matters,
-      List<String> airfields) {}
+      List<ChoiceView> sky, List<ChoiceView> units, List<ChoiceView> figures, List<ChoiceView> criticalFigures,
+      List<MatterView> matters, List<String> airfields) {}
 
   /** @param thisTail whether it concerns the tail that was asked for */
   public record ChangeView(Change.Kind kind, String step, String where, List<String> words, List<Seat> seats,
