@@ -69,7 +69,7 @@ public class BriefingTest extends AtTheDemo {
         "not back here, ceiling 1 400 ft, landing wants 1 500; to Ternholm");
     assertThat(line(ida, "br-turn")).containsText("Left at 900 ft to 250.");
     assertThat(line(ida, "br-turn")).containsText("for the cold (ICAO Doc 8168)");
-    assertThat(ida.page.getByText("Not known yet: take-off weight, VR, V2.")).isVisible();
+    assertThat(ida.page.getByText("Not known yet: take-off weight, VR, V2, initial level.")).isVisible();
     briefed(ida, wren);
     ida.readable();
 

@@ -53,15 +53,7 @@ public class FiguresTest extends AtTheDemo {
   /** Snow on the last third changes the stop, so V1; the weights stay agreed. */
   private static void whatChangesIsAskedAgain(Crew wren, Crew ida) {
     assertThat(ida.page.locator("main nav").getByText("all agreed")).isVisible();
-    wren.key("c");
-    wren.page.getByLabel("By thirds").check();
-    for (int third = 1; third <= 3; third++) {
-      wren.page.getByLabel("Third " + third, new Page.GetByLabelOptions().setExact(true))
-          .selectOption(third == 3 ? "wet-snow" : "frost");
-      wren.page.getByLabel("Third %d, code".formatted(third)).fill(third == 3 ? "3" : "5");
-    }
-    wren.page.getByLabel("Third 3, depth in millimetres").fill("4");
-    wren.button("So it was reported").click();
+    Papers.reported(wren, "frost 5", "frost 5", "wet-snow 3");
     assertThat(ida.button("Runway 5/5/3")).isVisible();
     Papers.stands(ida, "v1", "open");
     assertThat(Papers.cell(ida, "v1")).containsText("again, another now: runway condition");
@@ -122,9 +114,9 @@ public class FiguresTest extends AtTheDemo {
     tomas.button("Take it").click();
     assertThat(wren.button("Sheet 2")).isVisible();
     assertThat(wren.tag("The load sheet does not agree with itself")).not().isVisible();
-    Papers.enter(tomas, "zero-fuel-weight", "57640");
-    Papers.enter(wren, "zero-fuel-weight", "57640");
-    Papers.stands(wren, "zero-fuel-weight", "agreed");
+    Papers.LARGE.agreed(tomas, wren);
+    assertThat(wren.page.locator("main nav").getByText("all agreed")).isVisible();
+    assertThat(wren.tag("Entered by one")).not().isVisible();
   }
 
   /** The same sheet as the service sent, with what it states put right. */
@@ -153,10 +145,10 @@ public class FiguresTest extends AtTheDemo {
     assertThat(wren.tag("Holdover")).isVisible();
     assertThat(wren.button("Look from")).isVisible();
     assertThat(wren.page.getByLabel("Times that run")).containsText("Holdover");
+    Papers.reported(wren, "wet-snow 3", "wet-snow 3", "wet-snow 3");
+    assertThat(ida.button("Runway 3/3/3")).isVisible();
     // On a phone, with a thumb.
-    Papers.enter(ida, "zero-fuel-weight", "15290");
-    Papers.enter(wren, "zero-fuel-weight", "15290");
-    Papers.stands(ida, "zero-fuel-weight", "agreed");
+    Papers.SNOW.agreed(ida, wren);
     ida.readable();
     ida.picture("figures-phone");
     for (Crew c : List.of(ida, wren)) {
@@ -164,5 +156,6 @@ public class FiguresTest extends AtTheDemo {
       c.send("today-15", Crew.eventId(), "tablet", "step-done", Map.of("step", "bt-surfaces"));
     }
     assertThat(wren.tag("Holdover")).not().isVisible();
+    assertThat(wren.page.locator("main nav").getByText("all agreed")).isVisible();
   }
 }

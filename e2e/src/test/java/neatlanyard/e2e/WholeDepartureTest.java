@@ -172,7 +172,7 @@ public class WholeDepartureTest extends AtTheDemo {
     assertThat(wren.heading("Flaps")).isVisible();
     assertThat(ida.page.getByText("Adeyo reads, you look and answer")).isVisible();
     wren.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("27 alt 3")).click();
-    assertThat(wren.page.getByText("27 is not today's: it is 15, by procedures of the type.")).isVisible();
+    assertThat(wren.page.getByText("27 is not today's: it is 15, by the figures both entered.")).isVisible();
     wren.key("x");
     wren.answer();
     assertThat(ida.page.getByText("Adeyo: done, 15")).isVisible();
