@@ -1,6 +1,5 @@
 package neatlanyard.core.briefing;
 
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
@@ -21,6 +20,7 @@ import neatlanyard.core.figures.entry.CriticalFigure;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.fleet.Equipment;
+import neatlanyard.core.fleet.LandingWeather;
 import neatlanyard.core.fleet.Outbound.LandingLimits;
 import neatlanyard.core.fleet.Rostered;
 import neatlanyard.core.fleet.Seat;
@@ -32,7 +32,6 @@ import neatlanyard.core.sop.Wording.Part;
 import neatlanyard.core.state.DepartureState;
 import neatlanyard.core.units.Numbers;
 import neatlanyard.core.units.Words;
-import neatlanyard.core.weather.Ceiling;
 import neatlanyard.core.weather.ColdCorrection;
 import neatlanyard.core.weather.StationReport;
 import neatlanyard.core.weather.Wind;
@@ -223,29 +222,22 @@ final class TodaysWords {
   private Said back() {
     Optional<Departing> departing = d.facts().departing();
     Optional<LandingLimits> limits = departing.flatMap(f -> f.outbound().landing());
-    if (limits.isEmpty() || report().isEmpty() || report().get().visibilityM().isEmpty()) {
-      return Said.missing(limits.isEmpty() ? "landing limits of the airfield" : "the visibility");
+    if (limits.isEmpty() || report().isEmpty()) {
+      return Said.missing(limits.isEmpty() ? "landing limits of the airfield" : "the report");
     }
     StationReport report = report().get();
-    if (Ceiling.unmeasured(report)) {
-      return Said.missing("the ceiling");
-    }
-    OptionalInt ceiling = Ceiling.ft(report);
-    int visibility = report.visibilityM().getAsInt();
-    List<String> below = new ArrayList<>();
-    if (ceiling.isPresent() && ceiling.getAsInt() < limits.get().ceilingFt()) {
-      below.add("ceiling %s ft, landing wants %s".formatted(Numbers.written(ceiling.getAsInt(), 0),
-          Numbers.written(limits.get().ceilingFt(), 0)));
-    }
-    if (visibility < limits.get().visibilityM()) {
-      below.add("visibility %s m, landing wants %s".formatted(Numbers.written(visibility, 0),
-          Numbers.written(limits.get().visibilityM(), 0)));
-    }
+    return switch (LandingWeather.of(report, limits.get())) {
+      case LandingWeather.Unknown u -> Said.missing(u.what());
+      case LandingWeather.Known k -> back(k.below(), departing.get(), report);
+    };
+  }
+
+  private static Said back(List<String> below, Departing departing, StationReport report) {
     String from = "the report of %s against %s".formatted(report.station(), FLEET);
     if (below.isEmpty()) {
       return Said.of("back here", from);
     }
-    String alternate = departing.get().alternate();
+    String alternate = departing.alternate();
     return Said.other("not back here, %s; %s".formatted(String.join(" and ", below),
         alternate.isEmpty() ? "the take-off alternate is to be named" : "to " + alternate), from);
   }

@@ -1,5 +1,6 @@
 package neatlanyard.core.weather;
 
+import java.util.List;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -11,16 +12,16 @@ public final class Ceiling {
   private Ceiling() {}
 
   /** Height above the airfield in feet; empty where there is none. See {@link #unmeasured} too. */
-  public static OptionalInt ft(StationReport report) {
-    return covers(report).flatMapToInt(c -> c.baseFt().stream()).min();
+  public static OptionalInt ft(List<Cloud> clouds) {
+    return covers(clouds).flatMapToInt(c -> c.baseFt().stream()).min();
   }
 
   /** Whether some layer covers the sky of which the station could not measure how high it is. */
   public static boolean unmeasured(StationReport report) {
-    return covers(report).anyMatch(c -> c.baseFt().isEmpty());
+    return covers(report.clouds()).anyMatch(c -> c.baseFt().isEmpty());
   }
 
-  private static Stream<Cloud> covers(StationReport report) {
-    return report.clouds().stream().filter(c -> COVERS.contains(c.amount()));
+  private static Stream<Cloud> covers(List<Cloud> clouds) {
+    return clouds.stream().filter(c -> COVERS.contains(c.amount()));
   }
 }

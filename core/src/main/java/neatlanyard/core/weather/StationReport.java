@@ -17,6 +17,8 @@ import java.util.OptionalInt;
  * @param temperatureC whole degrees Celsius
  * @param dewPointC whole degrees Celsius
  * @param qnhHpa altimeter setting in hectopascal
+ * @param ranges how far one sees along runways
+ * @param trends what is expected within two hours; empty for no significant change, and where nothing is said
  */
 public record StationReport(
     String text,
@@ -28,10 +30,22 @@ public record StationReport(
     List<Cloud> clouds,
     OptionalInt temperatureC,
     OptionalInt dewPointC,
-    OptionalDouble qnhHpa) {
+    OptionalDouble qnhHpa,
+    List<RunwayRange> ranges,
+    List<Trend> trends) {
   public StationReport {
     weather = List.copyOf(weather);
     clouds = List.copyOf(clouds);
+    ranges = List.copyOf(ranges);
+    trends = List.copyOf(trends);
+  }
+
+  /** Without runway ranges and a trend. */
+  public StationReport(String text, String station, Instant observed, Optional<Wind> wind, OptionalInt visibilityM,
+      List<Phenomenon> weather, List<Cloud> clouds, OptionalInt temperatureC, OptionalInt dewPointC,
+      OptionalDouble qnhHpa) {
+    this(text, station, observed, wind, visibilityM, weather, clouds, temperatureC, dewPointC, qnhHpa, List.of(),
+        List.of());
   }
 
   /** How long before {@code now} it was observed; negative when it lies in the future. */

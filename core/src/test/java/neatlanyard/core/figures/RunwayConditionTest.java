@@ -89,6 +89,11 @@ public class RunwayConditionTest {
     assertThat(gusts.crossKt()).isCloseTo(17.32, within(0.01));
     RunwayWind ahead = RunwayWind.of(end("18", 180), new Wind(OptionalInt.of(180), 10, OptionalInt.of(20)));
     assertThat(ahead.headKt()).as("not from ahead").isEqualTo(10);
+    RunwayWind varies = RunwayWind.of(end("18", 180), new Wind(OptionalInt.of(200), 10, OptionalInt.of(20),
+        Optional.of(new Wind.Sector(170, 290))));
+    assertThat(varies.headKt()).as("290 lies behind the beam: 20 kt gusting, 20 cos 110").isEqualTo(-7);
+    assertThat(varies.crossKt()).as("all of the gust from square across, 270").isCloseTo(20, within(1e-9));
+    assertThat(varies.acrossWords()).isEqualTo("20 kt across from either side");
     RunwayWind variable = RunwayWind.of(end("18", 180), new Wind(NONE, 4, NONE));
     assertThat(variable.headKt()).isEqualTo(-4);
     assertThat(variable.crossKt()).isEqualTo(4);

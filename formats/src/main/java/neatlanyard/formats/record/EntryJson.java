@@ -54,6 +54,7 @@ public final class EntryJson {
 
   /** What an earlier version did not write, by kind; it is read as this. */
   private static final Map<String, String> UNSAID = Map.of(
+      "day-set", "{\"day\":{\"report\":{\"ranges\":[],\"trends\":[],\"wind\":{\"sector\":null}}}}",
       "figures-worked", "{\"worked\":{\"texts\":[],\"thrust\":null}}",
       "find-raised", "{\"what\":{\"severity\":\"defect\",\"count\":1,\"entry\":null,\"spot\":null,\"photos\":[]}}",
       "flight-facts", "{\"facts\":{\"departing\":null}}",

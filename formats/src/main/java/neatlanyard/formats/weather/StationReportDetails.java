@@ -21,12 +21,11 @@ import neatlanyard.formats.weather.StationReportReader.GroupMatch;
  * What a report says besides its values, in words, and what it does not say: read again from its text, as a crew reads
  * it and no rule asks for it.
  *
- * @param wind how its direction varies
  * @param sight visibility to one side, and along runways
  * @param unseen what an automatic station has not observed, and what is given as missing
  * @param later recent weather, wind shear, sea and runway state, the trend
  */
-public record StationReportDetails(List<String> wind, List<String> sight, List<String> unseen, List<String> later) {
+public record StationReportDetails(List<String> sight, List<String> unseen, List<String> later) {
   private static final Pattern RANGE = Pattern.compile(
       "R(?<runway>\\d{2}[LCR]?)/(?<bound>[PM]?)(?<least>\\d{4}|////)(?:V(?<most>[PM]?\\d{4}))?(?<feet>FT)?/?"
           + "(?<change>[UDN]?)");
@@ -40,7 +39,6 @@ public record StationReportDetails(List<String> wind, List<String> sight, List<S
   public static StationReportDetails of(StationReport report, Instant now) {
     List<GroupMatch> found = StationReportReader.groups(report.text(), now);
     return new StationReportDetails(
-        words(found, Group.WIND_SECTOR, StationReportDetails::sector),
         Stream.concat(words(found, Group.VISIBILITY_SECTOR, StationReportDetails::side).stream(),
         words(found, Group.RUNWAY_RANGE, StationReportDetails::range).stream()).toList(),
         unseen(report, found), later(report, found));
@@ -48,10 +46,6 @@ public record StationReportDetails(List<String> wind, List<String> sight, List<S
 
   private static List<String> words(List<GroupMatch> found, Group group, Function<GroupMatch, String> words) {
     return found.stream().filter(f -> f.group() == group).map(words).toList();
-  }
-
-  private static String sector(GroupMatch f) {
-    return "wind from between %s° and %s°".formatted(f.match().group("least"), f.match().group("most"));
   }
 
   private static String side(GroupMatch f) {
@@ -110,10 +104,9 @@ public record StationReportDetails(List<String> wind, List<String> sight, List<S
     }
     later.addAll(words(found, Group.SEA, f -> "sea " + f.token()));
     later.addAll(words(found, Group.RUNWAY_STATE, f -> "runway state " + f.token()));
-    found.stream().filter(f -> f.group() == Group.TREND).findFirst().ifPresent(f -> {
-      String all = r.text().substring(f.column() - 1).replaceAll("\\bRMK\\b(?s:.*)", "").replaceAll("=$", "").strip();
-      later.add(all.equals("NOSIG") ? "no significant change in two hours" : "trend " + all);
-    });
+    found.stream().filter(f -> f.token().equals("NOSIG")).forEach(f ->
+        later.add("no significant change in two hours"));
+    r.trends().forEach(t -> later.add("trend " + t.text()));
     return later;
   }
 

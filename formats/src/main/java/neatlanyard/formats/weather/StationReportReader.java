@@ -16,9 +16,6 @@ import java.util.OptionalInt;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
-import neatlanyard.core.units.Units;
-import neatlanyard.core.weather.Cloud;
-import neatlanyard.core.weather.Phenomenon;
 import neatlanyard.core.weather.StationReport;
 import neatlanyard.core.weather.Wind;
 import neatlanyard.formats.text.Fault;
@@ -47,7 +44,8 @@ public final class StationReportReader {
     WIND_SECTOR("(?<least>\\d{3})V(?<most>\\d{3})", false),
     VISIBILITY("CAVOK|(?<metres>\\d{4}|////)(?:NDV)?|(?:[MP])?(?<miles>\\d{1,2})?(?<part>\\d/\\d{1,2})?SM", false),
     VISIBILITY_SECTOR("\\d{4}(?:N|NE|E|SE|S|SW|W|NW)", true),
-    RUNWAY_RANGE("R\\d{2}[LCR]?/(?:[PM]?\\d{4}|////)(?:V[PM]?\\d{4})?(?:FT)?/?[UDN]?", true),
+    RUNWAY_RANGE("R(?<runway>\\d{2}[LCR]?)/(?<bound>[PM]?)(?<least>\\d{4}|////)(?:V(?<most>[PM]?\\d{4}))?(?<feet>FT)?"
+        + "/?(?<change>[UDN]?)", true),
     PRESENT(WEATHER + "|(?<unseen>//)", true),
     CLOUD("(?<amount>FEW|SCT|BKN|OVC|VV|///)(?<base>\\d{3}|///)(?<kind>CB|TCU|///)?|NSC|NCD|SKC|CLR", true),
     TEMPERATURE("(?<air>M?\\d{2}|//)/(?<dew>M?\\d{2}|//)?", false),
@@ -78,10 +76,14 @@ public final class StationReportReader {
   private final Instant now;
   private final List<Fault> faults = new ArrayList<>();
   private final List<GroupMatch> found = new ArrayList<>();
+  private final GroupValues values;
+  private final TrendReader trend;
 
   private StationReportReader(String text, Instant now) {
     this.text = text;
     this.now = now;
+    this.values = new GroupValues(text, faults);
+    this.trend = new TrendReader(values, faults);
   }
 
   /**
@@ -116,20 +118,19 @@ public final class StationReportReader {
       require(Group.PRESSURE, "the pressure setting, such as Q1003");
     }
     Optional<Instant> observed = first(Group.TIME).flatMap(this::observed);
-    Optional<Wind> wind = first(Group.WIND).flatMap(this::wind);
-    first(Group.WIND_SECTOR).ifPresent(f ->
-        Stream.of("least", "most").forEach(n -> within(f, n, number(f, n), 360, "degrees")));
+    Optional<Wind> wind = first(Group.WIND).flatMap(f -> values.wind(f, first(Group.WIND_SECTOR).map(values::sector)));
     StationReport report = new StationReport(
         text.strip(),
         first(Group.STATION).map(f -> f.match.group("station")).orElse(""),
         observed.orElse(now),
         wind,
-        first(Group.VISIBILITY).map(this::visibility).orElse(OptionalInt.empty()),
-        all(Group.PRESENT).filter(f -> f.match.group("unseen") == null).map(StationReportReader::phenomenon).toList(),
-        all(Group.CLOUD).filter(f -> f.match.group("amount") != null).map(StationReportReader::cloud).toList(),
-        first(Group.TEMPERATURE).map(f -> celsius(f.match.group("air"))).orElse(OptionalInt.empty()),
-        first(Group.TEMPERATURE).map(f -> celsius(f.match.group("dew"))).orElse(OptionalInt.empty()),
-        first(Group.PRESSURE).map(this::hpa).orElse(OptionalDouble.empty()));
+        first(Group.VISIBILITY).map(values::visibility).orElse(OptionalInt.empty()),
+        all(Group.PRESENT).filter(f -> f.match.group("unseen") == null).map(GroupValues::phenomenon).toList(),
+        all(Group.CLOUD).filter(f -> f.match.group("amount") != null).map(GroupValues::cloud).toList(),
+        first(Group.TEMPERATURE).map(f -> GroupValues.celsius(f.match.group("air"))).orElse(OptionalInt.empty()),
+        first(Group.TEMPERATURE).map(f -> GroupValues.celsius(f.match.group("dew"))).orElse(OptionalInt.empty()),
+        first(Group.PRESSURE).map(values::hpa).orElse(OptionalDouble.empty()),
+        all(Group.RUNWAY_RANGE).map(GroupValues::range).toList(), trend.all());
     faults.sort(Comparator.comparingInt(Fault::column));
     return faults.isEmpty() ? new Read.Good<>(report) : new Read.Bad<>(faults);
   }
@@ -139,8 +140,12 @@ public final class StationReportReader {
     int at = 0;
     while (token.find()) {
       String word = token.group().replaceAll("=$", "");
-      if (word.equals("RMK") || (!found.isEmpty() && found.getLast().group == Group.TREND)) {
+      if (word.equals("RMK")) {
         return;
+      }
+      if (!found.isEmpty() && found.getLast().group == Group.TREND) {
+        trend.word(word, token.start() + 1);
+        continue;
       }
       if (word.isEmpty()) {
         continue;
@@ -160,6 +165,9 @@ public final class StationReportReader {
       Matcher match = group.pattern.matcher(word);
       if (match.matches() && !word.isEmpty() && !(group == Group.PRESENT && bare(match))) {
         found.add(new GroupMatch(group, match, column, word));
+        if (group == Group.TREND) {
+          trend.word(word, column);
+        }
         return group.repeats ? g : g + 1;
       }
     }
@@ -174,7 +182,7 @@ public final class StationReportReader {
   }
 
   /** A strength or a descriptor alone is no weather, but for showers and thunderstorm. */
-  private static boolean bare(Matcher m) {
+  static boolean bare(Matcher m) {
     if (m.group("unseen") != null) {
       return false;
     }
@@ -197,23 +205,10 @@ public final class StationReportReader {
     }
   }
 
-  private static int number(GroupMatch f, String name) {
-    return Integer.parseInt(f.match.group(name).replace("P", ""));
-  }
-
-  private boolean within(GroupMatch f, String name, int value, int most, String unit) {
-    if (value <= most) {
-      return true;
-    }
-    faults.add(new Fault(1, f.column + f.match.start(name),
-        "'%s': %d is more than %d %s.".formatted(f.token, value, most, unit)));
-    return false;
-  }
-
   private Optional<Instant> observed(GroupMatch f) {
-    int day = number(f, "day");
-    boolean good = within(f, "day", day, 31, "days") & within(f, "hour", number(f, "hour"), 23, "hours")
-        & within(f, "minute", number(f, "minute"), 59, "minutes");
+    int day = GroupValues.number(f, "day");
+    boolean good = values.within(f, "day", day, 31, "days") & values.within(f, "hour", GroupValues.number(f, "hour"), 23, "hours")
+        & values.within(f, "minute", GroupValues.number(f, "minute"), 59, "minutes");
     if (day == 0) {
       faults.add(new Fault(1, f.column, "'%s': there is no day 00.".formatted(f.token)));
     }
@@ -224,93 +219,7 @@ public final class StationReportReader {
     return Stream.of(-1, 0, 1)
         .map(m -> YearMonth.from(today).plusMonths(m))
         .filter(m -> day <= m.lengthOfMonth())
-        .map(m -> m.atDay(day).atTime(number(f, "hour"), number(f, "minute")).toInstant(ZoneOffset.UTC))
+        .map(m -> m.atDay(day).atTime(GroupValues.number(f, "hour"), GroupValues.number(f, "minute")).toInstant(ZoneOffset.UTC))
         .min(Comparator.comparing(t -> Duration.between(t, now).abs()));
-  }
-
-  private Optional<Wind> wind(GroupMatch f) {
-    String from = f.match.group("from");
-    if (from.equals("///") || f.match.group("speed").equals("//")) {
-      return Optional.empty();
-    }
-    double toKt = f.match.group("unit").equals("MPS") ? Units.ktFromMps(1) : 1;
-    OptionalInt direction = from.equals("VRB") ? OptionalInt.empty() : OptionalInt.of(number(f, "from"));
-    direction.ifPresent(d -> within(f, "from", d, 360, "degrees"));
-    OptionalInt gust = f.match.group("gust") == null
-        ? OptionalInt.empty()
-        : OptionalInt.of((int) Math.round(number(f, "gust") * toKt));
-    return Optional.of(new Wind(direction, (int) Math.round(number(f, "speed") * toKt), gust));
-  }
-
-  private OptionalInt visibility(GroupMatch f) {
-    String metres = f.match.group("metres");
-    if (f.token.equals("CAVOK")) {
-      return OptionalInt.of(10_000);
-    }
-    if (metres != null) {
-      return metres.equals("////") ? OptionalInt.empty()
-          : OptionalInt.of(metres.equals("9999") ? 10_000 : Integer.parseInt(metres));
-    }
-    Matcher whole = Pattern.compile("(\\d) " + Pattern.quote(f.token)).matcher(text);
-    double miles = whole.find() && f.match.group("miles") == null ? Integer.parseInt(whole.group(1)) : 0;
-    miles += f.match.group("miles") == null ? 0 : Integer.parseInt(f.match.group("miles"));
-    String part = f.match.group("part");
-    if (part != null) {
-      String[] halves = part.split("/");
-      int below = Integer.parseInt(halves[1]);
-      if (below == 0) {
-        faults.add(new Fault(1, f.column, "'%s': nothing can be divided by 0.".formatted(f.token)));
-        return OptionalInt.empty();
-      }
-      miles += Integer.parseInt(halves[0]) / (double) below;
-    }
-    return OptionalInt.of((int) Math.round(Units.metresFromStatuteMiles(miles)));
-  }
-
-  private static Phenomenon phenomenon(GroupMatch f) {
-    String strength = f.match.group("strength");
-    String how = f.match.group("how");
-    List<Phenomenon.Kind> kinds = new ArrayList<>();
-    String what = f.match.group("what");
-    for (int i = 0; i < what.length(); i += 2) {
-      kinds.add(Phenomenon.Kind.valueOf(what.substring(i, i + 2)));
-    }
-    return new Phenomenon(
-        strength == null ? Phenomenon.Intensity.MODERATE
-            : strength.equals("-") ? Phenomenon.Intensity.LIGHT : Phenomenon.Intensity.HEAVY,
-        f.match.group("near") != null,
-        how == null ? Phenomenon.Descriptor.NONE : Phenomenon.Descriptor.valueOf(how),
-        kinds);
-  }
-
-  private static Cloud cloud(GroupMatch f) {
-    String base = f.match.group("base");
-    String kind = f.match.group("kind");
-    return new Cloud(
-        f.match.group("amount"),
-        base.equals("///") ? OptionalInt.empty() : OptionalInt.of(Integer.parseInt(base) * 100),
-        kind == null ? "" : kind);
-  }
-
-  private static OptionalInt celsius(@org.jspecify.annotations.Nullable String group) {
-    if (group == null || group.equals("//")) {
-      return OptionalInt.empty();
-    }
-    int degrees = Integer.parseInt(group.replace("M", ""));
-    return OptionalInt.of(group.startsWith("M") ? -degrees : degrees);
-  }
-
-  private OptionalDouble hpa(GroupMatch f) {
-    String hpa = f.match.group("hpa");
-    String group = hpa != null ? hpa : f.match.group("inhg");
-    if (group.equals("////")) {
-      return OptionalDouble.empty();
-    }
-    double value = hpa != null ? Integer.parseInt(hpa) : Units.hpaFromInHg(Integer.parseInt(group) / 100.0);
-    if (value < 850 || value > 1_100) {
-      faults.add(new Fault(1, f.column,
-          "'%s': a pressure setting lies between 850 and 1 100 hPa.".formatted(f.token)));
-    }
-    return OptionalDouble.of(value);
   }
 }

@@ -9,8 +9,11 @@ import java.time.Instant;
 import java.util.List;
 import java.util.OptionalInt;
 import java.util.Random;
+import neatlanyard.core.fleet.LandingWeather;
+import neatlanyard.core.fleet.Outbound.LandingLimits;
 import neatlanyard.core.weather.Phenomenon;
 import neatlanyard.core.weather.StationReport;
+import neatlanyard.core.weather.Trend;
 import neatlanyard.core.weather.Wind;
 import neatlanyard.formats.text.Fault;
 import neatlanyard.formats.text.Read;
@@ -85,7 +88,7 @@ public class StationReportReaderTest {
     StationReport r = good("METAR QTRN 140720Z 24012KT 210V270 9000 1200NE R25L/0400V0700D R07/P2000N R07/////  -SN "
         + "FEW012 M02/M04 Q1003 RESHSN WS R25L TEMPO 0600 FG RMK NOTHING");
     StationReportDetails d = StationReportDetails.of(r, NOW);
-    assertThat(d.wind()).containsExactly("wind from between 210° and 270°");
+    assertThat(r.wind().orElseThrow().words()).isEqualTo("240° 12 kt, varying 210° to 270°");
     assertThat(d.sight()).containsExactly("1200 m to the north-east", "runway 25L: 400 to 700 m, falling",
         "runway 07: more than 2000 m, steady", "runway 07: visual range not reported");
     assertThat(d.unseen()).isEmpty();
@@ -95,6 +98,51 @@ public class StationReportReaderTest {
         "weather not observed", "cloud not observed", "temperature not reported", "pressure setting not reported");
     assertThat(StationReportDetails.of(blind, NOW).later()).containsExactly("no significant change in two hours");
     assertThat(blind.weather()).isEmpty();
+  }
+
+  @Test
+  public void ranges_and_trends_are_values() {
+    StationReport r = good("METAR QTRN 140720Z 24012KT 0800 R25L/0400V0700D R07/P2000N R12/M0600FT FG OVC004 M02/M04 Q1003 "
+        + "TEMPO FM0800 TL0900 30020G35KT 0300 FZFG VV001 BECMG AT1000 CAVOK NSW=");
+    assertThat(r.ranges()).extracting(x -> x.runway() + " " + x.leastM().orElse(-1) + " " + x.bound())
+        .containsExactly("25L 400 EXACT", "07 2000 OR_MORE", "12 182 OR_LESS");
+    assertThat(r.trends()).extracting(Trend::text)
+        .containsExactly("TEMPO FM0800 TL0900 30020G35KT 0300 FZFG VV001", "BECMG AT1000 CAVOK NSW");
+    assertThat(r.trends().getFirst().wind().orElseThrow().words()).isEqualTo("300° 20 kt, gusting 35");
+    assertThat(r.trends().getFirst().weather()).extracting(Phenomenon::words).containsExactly("freezing fog");
+    assertThat(r.trends().getLast().visibilityM()).hasValue(10_000);
+    assertThat(faults("METAR QTRN 140720Z 24012KT 9000 M02/M04 Q1003 TEMPO 0600 XX BECMG FM2561")).containsExactly(
+        "line 1, column 58: 'XX' is not a group of a trend.", "line 1, column 67: 'FM2561' is not a group of a trend.");
+    assertThat(faults("METAR QTRN 140720Z 24012KT 9000 M02/M04 Q1003 NOSIG TEMPO")).hasSize(1);
+  }
+
+  /** Each alone against landing limits of 500 ft and 1 500 m; what is so at times counts. */
+  @DataProvider
+  Object[][] landings() {
+    return new Object[][] {
+      {"9000 BKN008", ""}, {"9000 SCT003", ""}, {"1400 BKN008", "visibility 1 400 m, landing wants 1 500"},
+      {"9000 BKN004", "ceiling 400 ft, landing wants 500"}, {"9000 VV004", "ceiling 400 ft, landing wants 500"},
+      {"9000 R25/1200N BKN008", "runway 25 range 1 200 m, landing wants 1 500"}, {"9000 R25/P1400N BKN008", ""},
+      {"9000 BKN008 TEMPO 0600 FG", "at times visibility 600 m, landing wants 1 500"},
+      {"9000 BKN008 BECMG OVC002", "later ceiling 200 ft, landing wants 500"},
+    };
+  }
+
+  @Test(dataProvider = "landings")
+  public void held_against_landing_limits(String groups, String below) {
+    String[] parts = groups.split("(?= TEMPO| BECMG)");
+    StationReport r = good("METAR QTRN 140720Z 24012KT %s M02/M04 Q1003%s".formatted(
+        parts[0], parts.length > 1 ? parts[1] : ""));
+    assertThat(LandingWeather.of(r, new LandingLimits(500, 1_500)))
+        .isEqualTo(new LandingWeather.Known(below.isEmpty() ? List.of() : List.of(below)));
+  }
+
+  @Test
+  public void what_a_station_did_not_see_holds_no_limit() {
+    assertThat(LandingWeather.of(good("METAR QTRN 140720Z AUTO 24012KT 9000 BKN/// 05/01 Q1003"),
+        new LandingLimits(500, 1_500))).isEqualTo(new LandingWeather.Unknown("the ceiling"));
+    assertThat(LandingWeather.of(good("METAR QTRN 140720Z AUTO 24012KT //// 05/01 Q1003"),
+        new LandingLimits(500, 1_500))).isEqualTo(new LandingWeather.Unknown("the visibility"));
   }
 
   @Test

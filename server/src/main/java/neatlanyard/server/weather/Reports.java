@@ -42,7 +42,6 @@ public class Reports {
     StationReportDetails besides = StationReportDetails.of(r, clock.instant());
     List<String> facts = new ArrayList<>();
     facts.add("wind " + r.wind().map(Wind::words).orElse("not reported"));
-    facts.addAll(besides.wind());
     r.visibilityM().ifPresent(v ->
         facts.add(v >= 10_000 ? "visibility 10 km or more" : "visibility %d m".formatted(v)));
     facts.addAll(besides.sight());
