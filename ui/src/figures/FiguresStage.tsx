@@ -11,6 +11,7 @@ import { ConditionForm } from './ConditionForm'
 import { DeIcedForm } from './DeIcedForm'
 import { DifferenceNotice } from './DifferenceNotice'
 import { EntryForm } from './EntryForm'
+import { ElsewherePanel } from './ElsewherePanel'
 import { Envelope } from './Envelope'
 import { FigureCell } from './FigureCell'
 import { RunwayDrawing } from './RunwayDrawing'
@@ -20,7 +21,7 @@ import { useFigures } from './useFigures'
 import { WindForm } from './WindForm'
 import classes from './Figures.module.css'
 
-type Panel = '' | 'condition' | 'sheet' | 'take-off' | 'wind' | 'de-iced' | 'arithmetic'
+type Panel = '' | 'condition' | 'sheet' | 'take-off' | 'wind' | 'de-iced' | 'elsewhere' | 'arithmetic'
 
 interface FiguresStageProps {
   live: Live
@@ -82,6 +83,7 @@ export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStagePr
   const worked = figures?.worked
   const given = figures?.given
   const back = () => setPanel('')
+  const below = figures?.elsewhere.some((a) => (a.report?.below.length ?? 0) > 0) ?? false
   const mayEnter = figure !== undefined && mine(figure) && !tiedOff && !figure.notToday
   const entering =
     figure && mayEnter && (toEnter(figure) || again === figure.figure) && (figures !== undefined || query.isError)
@@ -133,6 +135,14 @@ export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStagePr
               : given?.deIced
                 ? 'De-iced'
                 : 'Not de-iced'}
+          </Action>
+          <Action
+            hotkey="l"
+            size="desk"
+            disabled={figures.elsewhere.length === 0}
+            onAct={() => setPanel('elsewhere')}
+          >
+            {below ? 'Destination, below limits' : 'Destination'}
           </Action>
           <Action hotkey="v" size="desk" onAct={() => setPanel(panel === 'arithmetic' ? '' : 'arithmetic')}>
             Arithmetic
@@ -207,6 +217,13 @@ export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStagePr
               zone={view.header.zone}
               disabled={disabled}
               onSay={say('de-iced', 'the de-icing')}
+              onBack={back}
+            />
+          ) : figures && panel === 'elsewhere' ? (
+            <ElsewherePanel
+              departure={view.header.id}
+              elsewhere={figures.elsewhere}
+              disabled={disabled}
               onBack={back}
             />
           ) : figures && panel === 'arithmetic' ? (

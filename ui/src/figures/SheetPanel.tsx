@@ -44,6 +44,16 @@ export const SheetPanel = ({ departure, figures, disabled, onTaken, onChanged, o
               ))}
             </ul>
           )}
+          {!changing && figures.given.fuelRead.length > 0 && (
+            <>
+              <h3>Fuel, as it was read</h3>
+              <ul>
+                {figures.given.fuelRead.map((l) => (
+                  <li key={l}>{l}</li>
+                ))}
+              </ul>
+            </>
+          )}
         </>
       )}
       {take.error && <ProblemNotice problem={take.error} />}

@@ -147,6 +147,18 @@ public class FiguresTest extends AtTheDemo {
     assertThat(wren.page.getByLabel("Times that run")).containsText("Holdover");
     Papers.reported(wren, "wet-snow 3", "wet-snow 3", "wet-snow 3");
     assertThat(ida.button("Runway 3/3/3")).isVisible();
+    wren.key("d");
+    Locator ternholm = wren.page.getByLabel("Ternholm", new Page.GetByLabelOptions().setExact(true));
+    assertThat(ternholm).containsText("No report of it yet.");
+    wren.key("Alt+1");
+    assertThat(ternholm).containsText("Within landing limits.");
+    assertThat(ternholm).containsText("(simulated)");
+    ternholm.getByText("Type it over").click();
+    ternholm.getByLabel("The report of Ternholm").fill("METAR QTRN 140750Z 24012KT 9000 -SN BKN025 M02/M04 Q1003 TEMPO");
+    ternholm.getByText("Take it").click();
+    assertThat(ternholm).containsText("Within landing limits.");
+    wren.picture("elsewhere");
+    wren.button("Back").click();
     // On a phone, with a thumb.
     Papers.SNOW.agreed(ida, wren);
     ida.readable();

@@ -232,14 +232,25 @@ final class TodaysWords {
     };
   }
 
-  private static Said back(List<String> below, Departing departing, StationReport report) {
+  /** What stands against turning to the take-off alternate, by what is reported of it; empty where nothing does. */
+  private String againstAlternate(Departing departing) {
+    return departing.outbound().alternate().flatMap(a -> Optional.ofNullable(d.given().elsewhere().get(a)))
+        .flatMap(r -> r.landing().map(limits -> LandingWeather.of(r.report(), limits)))
+        .map(w -> switch (w) {
+          case LandingWeather.Known k -> k.below();
+          case LandingWeather.Unknown u -> List.of("%s is not reported".formatted(u.what()));
+        }).filter(below -> !below.isEmpty())
+        .map(below -> ", but there %s".formatted(String.join(" and ", below))).orElse("");
+  }
+
+  private Said back(List<String> below, Departing departing, StationReport report) {
     String from = "the report of %s against %s".formatted(report.station(), FLEET);
     if (below.isEmpty()) {
       return Said.of("back here", from);
     }
     String alternate = departing.alternate();
     return Said.other("not back here, %s; %s".formatted(String.join(" and ", below),
-        alternate.isEmpty() ? "the take-off alternate is to be named" : "to " + alternate), from);
+        alternate.isEmpty() ? "the take-off alternate is to be named" : "to " + alternate + againstAlternate(departing)), from);
   }
 
   private Said deferred() {

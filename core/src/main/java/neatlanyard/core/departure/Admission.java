@@ -79,6 +79,7 @@ public final class Admission {
       case Event.FigureTaken e -> figures.taken(e);
       case Event.LoadSheetTaken e -> figures.sheet(e);
       case Event.LoadSheetChanged e -> figures.changed(e);
+      case Event.ElsewhereReported e -> figures.elsewhere(e);
       case Event.DeIced e -> figures.deIced(e);
       case Event.RunwayReported e -> figures.runway(e);
       case Event.TowerWindSaid e -> figures.tower(e);

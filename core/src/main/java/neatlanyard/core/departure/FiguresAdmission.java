@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import neatlanyard.core.figures.LoadSheet;
 import neatlanyard.core.figures.entry.CriticalFigure;
@@ -104,6 +105,14 @@ final class FiguresAdmission {
     return attempt.now().given().sheet().filter(s -> s.edition() > sheet.edition()).map(s -> no(
         RefusalCode.OTHER_SHEET, "Edition %d is here already; this is edition %d.".formatted(
         s.edition(), sheet.edition()), "The later one counts.")).orElse(Optional.empty());
+  }
+
+  Optional<Refusal> elsewhere(Event.ElsewhereReported e) {
+    boolean own = attempt.now().elsewhere().contains(e.airfield());
+    return own && e.report().station().equals(e.airfield().value()) ? Optional.empty()
+        : no(RefusalCode.OTHER_STATION, "The report is of %s; this flight asks for %s.".formatted(
+        e.report().station(), attempt.now().elsewhere().stream().map(a -> a.value()).collect(Collectors.joining(", "))),
+        "Take the one of its destination or its alternate.");
   }
 
   Optional<Refusal> changed(Event.LoadSheetChanged e) {

@@ -63,6 +63,7 @@ final class Fold {
       case Event.TowerWindSaid e -> d.given(g -> g.with(e));
       case Event.LoadSheetTaken e -> d.given(g -> g.with(e));
       case Event.LoadSheetChanged e -> d.given(g -> g.with(e));
+      case Event.ElsewhereReported e -> d.given(g -> g.with(e));
       case Event.TakeoffChosen e -> d.given(g -> g.with(e));
       case Event.DeIced e -> d.given(g -> g.with(e, entry));
       case Event.FiguresWorked e -> FiguresFold.worked(d, e, entry);

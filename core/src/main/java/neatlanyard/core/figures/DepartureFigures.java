@@ -53,7 +53,13 @@ public record DepartureFigures(
       limits = List.copyOf(limits);
     }
 
-    boolean held() {
+    /** @param state of the runway, reported or taken to be */
+    public static EndWind of(Runway.End end, Wind wind, TypeFigures type, RunwayState state) {
+      RunwayWind on = RunwayWind.of(end, wind);
+      return new EndWind(on, type.winds().stream().flatMap(w -> on.limits(w, state).stream()).toList());
+    }
+
+    public boolean held() {
       return limits.stream().allMatch(Limit::held);
     }
   }
@@ -82,7 +88,8 @@ public record DepartureFigures(
     Stream<Limit> none = chosen.isEmpty()
         ? Stream.of(new Limit("take-off", false, "No runway, flap and thrust holds all limits. " + whyNone(),
         "Take-off tables of the type")) : Stream.empty();
-    return Stream.of(balance.limits().stream(), Stream.of(fuel), takeoff, none).flatMap(s -> s).toList();
+    Stream<Limit> gauges = asked.gauged().map(g -> g.agrees(asked.sheet().allFuelKg())).stream();
+    return Stream.of(balance.limits().stream(), Stream.of(fuel), gauges, takeoff, none).flatMap(s -> s).toList();
   }
 
   /** What stands against each way to take off, each reason once. */
@@ -130,7 +137,8 @@ public record DepartureFigures(
     }
 
     DepartureFigures figures() {
-      List<EndWind> ends = asked.from().ends().map(this::wind).toList();
+      List<EndWind> ends = asked.from().ends()
+          .map(e -> EndWind.of(e, wind, type, condition.state())).toList();
       List<TakeoffOption.Result> options = ends.stream().flatMap(this::options).toList();
       Optional<Proposal> proposed = proposed(ends, options);
       Optional<Takeoff.Result> chosen = chosen(ends, options, proposed);
@@ -142,11 +150,6 @@ public record DepartureFigures(
       return new DepartureFigures(asked, type, air, type.icing().in(asked.report()), condition, wind, from, ends,
           balance, asked.fuel().enough(asked.sheet().allFuelKg()), options, proposed, chosen, strip,
           asked.deIced().map(d -> table.of(d, List.of(asked.report()))), cold());
-    }
-
-    private EndWind wind(Runway.End end) {
-      RunwayWind on = RunwayWind.of(end, wind);
-      return new EndWind(on, type.winds().stream().flatMap(w -> on.limits(w, condition.state()).stream()).toList());
     }
 
     private Stream<TakeoffOption.Result> options(EndWind on) {

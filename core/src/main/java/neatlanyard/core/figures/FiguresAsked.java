@@ -17,14 +17,15 @@ import neatlanyard.core.weather.StationReport;
  * @param from the airfield of departure
  * @param tower what the tower says of the wind; empty: the report's counts
  * @param aircraftKg gross weight by the aircraft's own system
+ * @param gauged fuel as its gauges show it; empty where they were not read
  * @param deIced the last treatment with fluid; empty where there was none
  * @param choice what the crew wants; empty where they take what is proposed
  * @param minimumAltitudesFt above mean sea level, to be corrected for cold
  */
 public record FiguresAsked(
     String flight, TailId tail, LocalDate day, Airfield from, StationReport report, Optional<TowerWind> tower,
-    RunwayCondition condition, LoadSheet sheet, OptionalDouble aircraftKg, FuelPlan fuel, boolean antiIce,
-    boolean airConditioning, Optional<Holdover.Applied> deIced, Choice choice, List<Integer> minimumAltitudesFt) {
+    RunwayCondition condition, LoadSheet sheet, OptionalDouble aircraftKg, Optional<GaugedFuel> gauged, FuelPlan fuel,
+    boolean antiIce, boolean airConditioning, Optional<Holdover.Applied> deIced, Choice choice, List<Integer> minimumAltitudesFt) {
   public FiguresAsked {
     minimumAltitudesFt = List.copyOf(minimumAltitudesFt);
   }

@@ -18,8 +18,10 @@ import neatlanyard.core.figures.RunwayCondition;
 import neatlanyard.core.figures.TowerWind;
 import neatlanyard.core.figures.WorkedOut;
 import neatlanyard.core.figures.entry.CriticalFigure;
+import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.fleet.Flight;
+import neatlanyard.core.fleet.Outbound.LandingLimits;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.fleet.Tail;
 import neatlanyard.core.fleet.TailId;
@@ -30,6 +32,7 @@ import neatlanyard.core.sop.ProcedureId;
 import neatlanyard.core.sop.Stage;
 import neatlanyard.core.sop.State;
 import neatlanyard.core.sop.StepId;
+import neatlanyard.core.weather.StationReport;
 
 /** What can happen in a departure. The log of these is the departure; everything else is worked out from it. */
 public sealed interface Event {
@@ -143,6 +146,16 @@ public sealed interface Event {
 
   /** What the tower says of the wind; empty: the report's counts again. */
   record TowerWindSaid(Optional<TowerWind> wind) implements Event {}
+
+  /**
+   * What is reported of another airfield of the flight: where it goes to, or where it would turn to.
+   *
+   * @param name of the airfield
+   * @param simulated whether a stand-in answered
+   * @param landing its landing limits, as the fleet's file had them then; empty where it has none
+   */
+  record ElsewhereReported(AirfieldId airfield, String name, StationReport report, boolean simulated,
+      Optional<LandingLimits> landing) implements Event {}
 
   /**
    * A load sheet is taken.

@@ -92,6 +92,7 @@ public record Account(List<StageTime> stages, List<Interruption> interruptions) 
       case Event.TowerWindSaid e -> false;
       case Event.LoadSheetTaken e -> false;
       case Event.LoadSheetChanged e -> true;
+      case Event.ElsewhereReported e -> false;
       case Event.TakeoffChosen e -> false;
       case Event.DeIced e -> false;
       case Event.Opened e -> false;

@@ -13,7 +13,9 @@ import java.util.function.Consumer;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import neatlanyard.core.figures.entry.CriticalFigure;
+import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Rostered;
 import neatlanyard.core.fleet.Seat;
@@ -302,6 +304,13 @@ public final class DepartureState {
   /** Every step of the card, in its order; none before there is one. */
   public List<Item> items() {
     return card.map(Card::items).orElse(List.of());
+  }
+
+  /** The airfields besides that of departure that the flight asks about: where it goes to, and where it would turn. */
+  public List<AirfieldId> elsewhere() {
+    return Stream.concat(Stream.of(opened().flight().to()), facts().departing()
+        .flatMap(f -> f.outbound().alternate()).stream()).filter(a -> !a.equals(opened().flight().from())).distinct()
+        .toList();
   }
 
   /** A step of the card. */

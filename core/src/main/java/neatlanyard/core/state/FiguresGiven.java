@@ -7,48 +7,57 @@ import neatlanyard.core.figures.FuelPlan;
 import neatlanyard.core.figures.LoadSheet;
 import neatlanyard.core.figures.RunwayCondition;
 import neatlanyard.core.figures.TowerWind;
+import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.log.Entry;
 import neatlanyard.core.log.Event;
+import org.pcollections.HashTreePMap;
+import org.pcollections.PMap;
 
 /**
  * What a crew has given for the figures so far, besides the report.
  *
  * @param sheetFrom where the load sheet came from, in words; empty before there is one
+ * @param elsewhere what was reported last of other airfields of the flight
  */
 public record FiguresGiven(
     Optional<RunwayCondition> condition, Optional<TowerWind> tower, Optional<LoadSheet> sheet, String sheetFrom,
     Optional<FuelPlan> fuel, OptionalDouble aircraftKg, Event.TakeoffChosen chosen,
-    Optional<Recorded<Event.DeIced>> deIced) {
+    Optional<Recorded<Event.DeIced>> deIced, PMap<AirfieldId, Event.ElsewhereReported> elsewhere) {
   public static final FiguresGiven NONE = new FiguresGiven(
       Optional.empty(), Optional.empty(), Optional.empty(), "", Optional.empty(), OptionalDouble.empty(),
-      new Event.TakeoffChosen(FiguresAsked.Choice.NONE, Optional.empty(), Optional.empty()), Optional.empty());
+      new Event.TakeoffChosen(FiguresAsked.Choice.NONE, Optional.empty(), Optional.empty()), Optional.empty(), HashTreePMap.empty());
 
   public FiguresGiven with(Event.RunwayReported e) {
     return new FiguresGiven(
-        Optional.of(e.condition()), tower, sheet, sheetFrom, fuel, aircraftKg, chosen, deIced);
+        Optional.of(e.condition()), tower, sheet, sheetFrom, fuel, aircraftKg, chosen, deIced, elsewhere);
   }
 
   public FiguresGiven with(Event.TowerWindSaid e) {
-    return new FiguresGiven(condition, e.wind(), sheet, sheetFrom, fuel, aircraftKg, chosen, deIced);
+    return new FiguresGiven(condition, e.wind(), sheet, sheetFrom, fuel, aircraftKg, chosen, deIced, elsewhere);
   }
 
   /** A sheet that comes without a plan of the fuel leaves the one that is known. */
   public FiguresGiven with(Event.LoadSheetTaken e) {
     return new FiguresGiven(condition, tower, Optional.of(e.sheet()), e.source(), e.fuel().or(() -> fuel),
-        e.aircraftKg().isPresent() ? e.aircraftKg() : aircraftKg, chosen, deIced);
+        e.aircraftKg().isPresent() ? e.aircraftKg() : aircraftKg, chosen, deIced, elsewhere);
   }
 
   public FiguresGiven with(Event.LoadSheetChanged e) {
     return new FiguresGiven(condition, tower, sheet.map(s -> s.with(e.change())), sheetFrom, fuel, aircraftKg, chosen,
-        deIced);
+        deIced, elsewhere);
   }
 
   public FiguresGiven with(Event.TakeoffChosen e) {
-    return new FiguresGiven(condition, tower, sheet, sheetFrom, fuel, aircraftKg, e, deIced);
+    return new FiguresGiven(condition, tower, sheet, sheetFrom, fuel, aircraftKg, e, deIced, elsewhere);
   }
 
   public FiguresGiven with(Event.DeIced e, Entry entry) {
     return new FiguresGiven(condition, tower, sheet, sheetFrom, fuel, aircraftKg, chosen,
-        e.applied().map(a -> Recorded.happened(e, entry)));
+        e.applied().map(a -> Recorded.happened(e, entry)), elsewhere);
+  }
+
+  public FiguresGiven with(Event.ElsewhereReported e) {
+    return new FiguresGiven(condition, tower, sheet, sheetFrom, fuel, aircraftKg, chosen, deIced,
+        elsewhere.plus(e.airfield(), e));
   }
 }

@@ -15,6 +15,7 @@ import neatlanyard.core.figures.Contaminant;
 import neatlanyard.core.figures.FiguresAsked;
 import neatlanyard.core.figures.FiguresAsked.Choice;
 import neatlanyard.core.figures.FuelPlan;
+import neatlanyard.core.figures.GaugedFuel;
 import neatlanyard.core.figures.Holdover.Applied;
 import neatlanyard.core.figures.LastMinuteChange;
 import neatlanyard.core.figures.LoadSheet;
@@ -64,6 +65,8 @@ public final class FiguresAskedReader {
         doc.inner("condition", FiguresAskedReader::condition).orElse(DRY),
         doc.inner("load-sheet", LoadSheetReader::sheet).orElse(NO_SHEET),
         PapersReader.aircraft(doc),
+        doc.has("gauges") ? doc.inner("gauges", d -> new GaugedFuel(d.number("kg", 0, MOST_KG),
+            d.number("within-kg", 0, MOST_KG))) : Optional.empty(),
         doc.inner("fuel-plan", PapersReader::fuel).orElse(new FuelPlan(Map.of())),
         doc.yes("anti-ice", false), doc.yes("air-conditioning", true),
         doc.has("de-icing") ? doc.inner("de-icing", FiguresAskedReader::applied) : Optional.empty(),

@@ -47,6 +47,7 @@ import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.fleet.Equipment;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.fleet.FlightId;
+import neatlanyard.core.fleet.Outbound.LandingLimits;
 import neatlanyard.core.fleet.Outbound;
 import neatlanyard.core.fleet.Role;
 import neatlanyard.core.fleet.Rostered;
@@ -78,6 +79,7 @@ import neatlanyard.core.sop.State;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.state.Find;
 import neatlanyard.core.trend.Schedule;
+import neatlanyard.core.weather.StationReport;
 import neatlanyard.formats.weather.StationReportReader;
 import org.testng.annotations.Test;
 
@@ -170,6 +172,9 @@ public class RecordTest {
           "too early")))),
       new Event.FigureTaken(CriticalFigure.V1, "91", "by hand"),
       new Event.LoadSheetChanged(LastMinuteChange.NONE),
+      new Event.ElsewhereReported(new AirfieldId("QVSK"), "Vesk", new StationReport("METAR QVSK", "QVSK", AT,
+          Optional.empty(), OptionalInt.empty(), List.of(), List.of(), OptionalInt.empty(), OptionalInt.empty(),
+          OptionalDouble.empty()), true, Optional.of(new LandingLimits(500, 1_500))),
       new Event.BriefingWorded(new StepId("br-who"), "I fly"),
       new Event.BriefingRead(List.of(new Event.ReadLine(new StepId("br-who"), "I fly"))),
       new Event.BriefingHeard(List.of(new StepId("br-who"))),

@@ -322,7 +322,7 @@ public class Departures {
       case Event.FigureEntered e -> figures.tellDifferences(desk, BY_SERVER, () -> before(desk));
       case Event.TiedOff e -> settle(desk);
       default -> {
-        if (FiguresWork.restsOn(event)) {
+        if (FiguresWork.restsOn(desk.state(), event)) {
           workOut(desk);
         }
       }

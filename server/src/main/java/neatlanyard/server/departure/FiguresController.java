@@ -2,6 +2,7 @@ package neatlanyard.server.departure;
 
 import java.time.InstantSource;
 import java.util.UUID;
+import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.log.Event;
 import neatlanyard.core.log.Proposal;
@@ -9,6 +10,7 @@ import neatlanyard.formats.figures.PapersReader;
 import neatlanyard.formats.text.Read;
 import neatlanyard.server.departure.DepartureViews.Accepted;
 import neatlanyard.server.figures.FiguresViews.DeviceForm;
+import neatlanyard.server.figures.FiguresViews.ElsewhereForm;
 import neatlanyard.server.figures.FiguresViews.FiguresView;
 import neatlanyard.server.figures.FiguresViews.SheetForm;
 import neatlanyard.server.figures.LoadSheetService;
@@ -31,14 +33,16 @@ class FiguresController {
   private final LoadSheetService sheets;
   private final InstantSource clock;
   private final HeavyWork heavy;
+  private final Elsewhere elsewhere;
 
   FiguresController(Departures departures, FiguresViewer viewer, LoadSheetService sheets, InstantSource clock,
-      HeavyWork heavy) {
+      HeavyWork heavy, Elsewhere elsewhere) {
     this.departures = departures;
     this.viewer = viewer;
     this.sheets = sheets;
     this.clock = clock;
     this.heavy = heavy;
+    this.elsewhere = elsewhere;
   }
 
   /** How they stand. What one pilot has entered alone, and what is to be entered, is not in it. */
@@ -71,8 +75,19 @@ class FiguresController {
         new Event.LoadSheetTaken(papers.sheet(), papers.fuel(), papers.aircraftKg(), "brought in by the crew"));
   }
 
-  private Accepted taken(SignedIn who, String id, @Nullable String device,
-      Event.LoadSheetTaken event) {
+  /** Takes a report of the destination or the take-off alternate. @throws Problem naming every fault of it */
+  @PostMapping("/api/departures/{id}/elsewhere")
+  Accepted elsewhere(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @RequestBody ElsewhereForm form) {
+    AirfieldId airfield;
+    try {
+      airfield = new AirfieldId(form.airfield() == null ? "" : form.airfield());
+    } catch (IllegalArgumentException e) {
+      throw Problem.notFound("There is no such airfield.");
+    }
+    return taken(who, id, form.device(), elsewhere.reported(airfield, form.text()));
+  }
+
+  private Accepted taken(SignedIn who, String id, @Nullable String device, Event event) {
     DepartureDesk desk = departures.require(id);
     long number = departures.take(desk, new Proposal(UUID.randomUUID(), clock.instant(), who.id(),
         DepartureController.device(device == null ? "" : device), event));

@@ -10,6 +10,7 @@ import java.util.OptionalInt;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.Function;
+import neatlanyard.core.departure.FuelStory;
 import neatlanyard.core.departure.TodaysFigures.Basis;
 import neatlanyard.core.departure.TodaysFigures;
 import neatlanyard.core.figures.Contaminant;
@@ -62,10 +63,12 @@ import org.springframework.stereotype.Component;
 class FiguresViewer {
   private final FiguresWork work;
   private final LoadSheetService sheets;
+  private final Elsewhere elsewhere;
 
-  FiguresViewer(FiguresWork work, LoadSheetService sheets) {
+  FiguresViewer(FiguresWork work, LoadSheetService sheets, Elsewhere elsewhere) {
     this.work = work;
     this.sheets = sheets;
+    this.elsewhere = elsewhere;
   }
 
   FiguresView view(DepartureState d) {
@@ -73,11 +76,11 @@ class FiguresViewer {
     TodaysFigures.Result result = TodaysFigures.of(d, basis);
     return new FiguresView(d.lastNumber(), result.missing(), basis.type().map(TypeFigures::edition).orElse(""),
         TodaysFigures.alone(d), d.entries().worked().changed().stream().map(FigureInput::words).toList(),
-        given(d.given()), choices(basis),
-        result.figures().map(f -> new Drawn(d, f).worked()));
+        given(d.given(), FuelStory.lines(d)), choices(basis),
+        result.figures().map(f -> new Drawn(d, f).worked()), elsewhere.views(d, basis.type()));
   }
 
-  private static GivenView given(FiguresGiven g) {
+  private static GivenView given(FiguresGiven g, List<String> fuelRead) {
     List<ThirdView> thirds = g.condition().map(c -> c.thirds().stream().map(FiguresViewer::third).toList())
         .orElse(List.of());
     return new GivenView(g.condition().map(RunwayCondition::codes).orElse(""), thirds,
@@ -87,7 +90,11 @@ class FiguresViewer {
         g.chosen().choice().runway().map(RunwayName::value).orElse(""), g.chosen().choice().intersection().orElse(""),
         g.chosen().choice().flap().orElse(""), g.chosen().choice().thrust().map(Thrust::code).orElse(""),
         g.chosen().antiIce(), g.chosen().airConditioning(), g.deIced().flatMap(r -> r.event().applied())
-        .map(a -> new DeIcedView(a.fluid(), a.mix(), a.lastBegan())));
+        .map(a -> new DeIcedView(a.fluid(), a.mix(), a.lastBegan())), fuelRead);
+  }
+
+  static EndView end(DepartureFigures.EndWind e) {
+    return new EndView(e.wind().runway().value(), e.wind().alongWords(), e.wind().acrossWords(), e.held());
   }
 
   static ThirdView third(RunwayCondition.Third t) {
@@ -165,7 +172,7 @@ class FiguresViewer {
     WorkedView worked() {
       return new WorkedView(f.windFrom(), air(), "code %d, %s".formatted(f.condition().code(),
           f.condition().state().words()), f.condition().arithmetic(),
-          f.ends().stream().map(this::end).toList(),
+          f.ends().stream().map(FiguresViewer::end).toList(),
           f.chosen().flatMap(r -> r instanceof Takeoff.Result.Figures t
           ? Optional.of(new RunwayDrawn(f, t.figures()).view()) : Optional.empty()), envelope(), limits(),
           f.proposed().map(p -> "%s: %s".formatted(p.of().end().name(), p.why())).orElse(""), options(),
@@ -185,11 +192,6 @@ class FiguresViewer {
           Numbers.written(Math.abs(f.air().deviationC()), 0), f.air().deviationC() < 0 ? "colder" : "warmer"));
       lines.add(f.icing().words());
       return lines;
-    }
-
-    private EndView end(DepartureFigures.EndWind e) {
-      return new EndView(e.wind().runway().value(), e.wind().alongWords(), e.wind().acrossWords(),
-          e.limits().stream().allMatch(Limit::held));
     }
 
     private EnvelopeView envelope() {

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.WeakHashMap;
 import java.util.function.Supplier;
+import neatlanyard.core.departure.FuelStory;
 import neatlanyard.core.departure.TodaysFigures.Basis;
 import neatlanyard.core.departure.TodaysFigures;
 import neatlanyard.core.figures.FiguresAsked;
@@ -35,7 +36,7 @@ class FiguresWork {
   }
 
   /** What an event may make another. */
-  static boolean restsOn(Event event) {
+  static boolean restsOn(DepartureState d, Event event) {
     return switch (event) {
       case Event.DaySet e -> true;
       case Event.RunwayReported e -> true;
@@ -44,6 +45,8 @@ class FiguresWork {
       case Event.LoadSheetChanged e -> true;
       case Event.TakeoffChosen e -> true;
       case Event.DeIced e -> true;
+      case Event.Measured e -> FuelStory.reads(d, e.step());
+      case Event.StepUndone e -> FuelStory.reads(d, e.step());
       default -> false;
     };
   }

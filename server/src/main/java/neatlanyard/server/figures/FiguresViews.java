@@ -54,7 +54,27 @@ public final class FiguresViews {
    */
   public record FiguresView(
       long number, List<String> missing, String tables, boolean alone, List<String> changed, GivenView given,
-      ChoicesView choices, Optional<WorkedView> worked) {}
+      ChoicesView choices, Optional<WorkedView> worked, List<ElsewhereView> elsewhere) {}
+
+  /**
+   * Another airfield of the flight.
+   *
+   * @param destination whether the flight goes there; else it would turn there
+   * @param service that can be asked for its report, by name
+   */
+  public record ElsewhereView(
+      String airfield, String name, boolean destination, String service, Optional<ReportedView> report) {}
+
+  /**
+   * A report of another airfield.
+   *
+   * @param facts in words
+   * @param condition of its runways, as it is taken from the weather: nothing is reported of it
+   * @param below what is below its landing limits, or not known
+   * @param limited whether the fleet's file has landing limits of it
+   */
+  public record ReportedView(String text, boolean simulated, List<String> facts, List<EndView> ends, String condition,
+      List<String> below, boolean limited) {}
 
   /**
    * What the crew has given.
@@ -63,11 +83,13 @@ public final class FiguresViews {
    * @param thirds each as it was reported
    * @param tower the tower's wind; empty where the report's counts
    * @param deIced fluid, mix and when; empty where it was not
+   * @param fuelRead what walk and flow have read of the fuel, a line each
    */
   public record GivenView(
       String condition, List<ThirdView> thirds, Optional<BrakingAction> braking, String tower,
       Optional<SheetView> sheet, String runway, String intersection, String flap, String thrust,
-      Optional<Boolean> antiIce, Optional<Boolean> airConditioning, Optional<DeIcedView> deIced) {}
+      Optional<Boolean> antiIce, Optional<Boolean> airConditioning, Optional<DeIcedView> deIced,
+      List<String> fuelRead) {}
 
   public record ThirdView(
       Optional<Integer> code, Contaminant contaminant, Optional<Integer> depthMm, Optional<Integer> coveragePercent) {}
@@ -180,6 +202,9 @@ public final class FiguresViews {
       String kind, String type, String edition, String by, Instant at, String sha256) {}
 
   public record DeviceForm(@Nullable String device) {}
+
+  /** @param text typed over; left out, the station service is asked */
+  public record ElsewhereForm(@Nullable String device, @Nullable String airfield, @Nullable String text) {}
 
   public record SheetForm(@Nullable String device, @Nullable String text) {}
 }

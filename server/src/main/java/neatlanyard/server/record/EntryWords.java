@@ -64,6 +64,7 @@ final class EntryWords {
       case Event.RunwayReported e -> "Runway condition: %s".formatted(e.condition().words());
       case Event.TowerWindSaid e -> e.wind().map(w -> "Tower wind: %s".formatted(w.words()))
           .orElse("The report's wind counts again");
+      case Event.ElsewhereReported e -> "%s: %s".formatted(e.name(), e.report().text());
       case Event.LoadSheetTaken e -> "Load sheet, edition %d (%s): zero fuel %s, fuel %s".formatted(
           e.sheet().edition(), e.source(), kg(e.sheet().stated().zeroFuelKg()), kg(e.sheet().allFuelKg()));
       case Event.LoadSheetChanged e -> e.change().none() ? "Load sheet: no change by hand after all"
