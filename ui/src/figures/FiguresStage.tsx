@@ -137,12 +137,12 @@ export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStagePr
                 : 'Not de-iced'}
           </Action>
           <Action
-            hotkey="l"
+            hotkey="d"
             size="desk"
             disabled={figures.elsewhere.length === 0}
             onAct={() => setPanel('elsewhere')}
           >
-            {below ? 'Destination, below limits' : 'Destination'}
+            {below ? 'Destination below' : 'Destination'}
           </Action>
           <Action hotkey="v" size="desk" onAct={() => setPanel(panel === 'arithmetic' ? '' : 'arithmetic')}>
             Arithmetic

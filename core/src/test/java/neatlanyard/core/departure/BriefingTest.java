@@ -87,6 +87,27 @@ public class BriefingTest {
     return scene.now.picture().standing().of(step);
   }
 
+  /** An airfield one would turn to is no better for being named: what is reported of it is said with it. */
+  @Test
+  public void an_alternate_below_its_own_limits_is_said_to_be() {
+    Scene scene = begun(180);
+    scene.says(OFFICER, day(400, -10));
+    assertThat(line(scene, "back").words())
+        .isEqualTo("After that not back here, ceiling 400 ft, landing wants 500; to Brannoch.");
+    assertThat(scene.tries(OFFICER, "d", elsewhere("QXXX", 300))).isEqualTo("other-station");
+    scene.says(OFFICER, elsewhere("QBRN", 300));
+    assertThat(line(scene, "back").words()).endsWith("; to Brannoch, but there ceiling 300 ft, landing wants 600.");
+    scene.says(OFFICER, elsewhere("QBRN", 700));
+    assertThat(line(scene, "back").words()).endsWith("; to Brannoch.");
+  }
+
+  private static Event elsewhere(String airfield, int ceilingFt) {
+    return new Event.ElsewhereReported(new AirfieldId(airfield), "Brannoch", new StationReport("METAR " + airfield,
+        airfield, Instant.EPOCH, Optional.empty(), OptionalInt.of(9_000), List.of(),
+        List.of(new Cloud("BKN", OptionalInt.of(ceilingFt), "")), OptionalInt.empty(), OptionalInt.empty(),
+        OptionalDouble.empty()), true, Optional.of(new Outbound.LandingLimits(600, 800)));
+  }
+
   /** The cold: ICAO Doc 8168, from memory: at −10 °C 100 ft for 1 000 ft above the airfield. */
   @Test
   public void says_what_today_gives_and_from_what() {

@@ -10,6 +10,7 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import neatlanyard.core.controls.ControlSpec;
 import neatlanyard.core.dispatch.Verdict;
 import neatlanyard.core.figures.entry.CriticalFigure;
@@ -24,6 +25,7 @@ import neatlanyard.core.fleet.Tail;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.fleet.TypeId;
 import neatlanyard.core.gauge.Missing;
+import neatlanyard.core.gauge.Uplift;
 import neatlanyard.core.gauge.WearPin;
 import neatlanyard.core.log.Entry;
 import neatlanyard.core.log.Event;
@@ -178,6 +180,21 @@ final class Scene {
           Step.of("wings", "place", "wings", "clean", Owner.RIGHT).closes(hook("holdover", "holdover")).build(),
           Step.of("v1", "place", "V1", "read", Owner.LEFT)
           .value(new DayValue(new DayValue.Source.Agreed(List.of(CriticalFigure.V1)), true)).build()))));
+
+  private static final Quantity BEFORE = new Quantity(new QuantityId("before"), "Fuel before", Unit.KG);
+  private static final Quantity LITRES = new Quantity(new QuantityId("litres"), "Fuel pumped", Unit.LITRE);
+  private static final Quantity DENSITY = new Quantity(new QuantityId("density"), "Fuel density", Unit.KG_PER_LITRE);
+  private static final Quantity GAUGES = new Quantity(new QuantityId("gauges"), "Fuel on the gauges", Unit.KG,
+      Optional.of(new Uplift("before", "litres", "density", "ordered", 60)));
+
+  /** What is read of the fuel, one reading after the other, and a step that measures something else. */
+  static final Pack FUELLED = new Pack(
+      PACK.id(), PACK.revision(), PACK.title(), PACK.type(), PACK.policy(), PACK.equipment(), PACK.subTypes(),
+      PACK.tails(), List.of(BEFORE, LITRES, DENSITY, GAUGES), PACK.due(), PACK.planform(), PACK.places(), List.of(),
+      PACK.tags(), List.of(new Procedure(new ProcedureId("flow"), "Flow", Stage.FLOWS, Procedure.Kind.FLOW, List.of(),
+      Stream.of(BEFORE, LITRES, DENSITY, GAUGES).map(q -> Step.of(q.id().value(), "overhead", q.name(), "read",
+          Owner.RIGHT).measures(new Measure(q, OptionalDouble.empty(), OptionalDouble.empty())).build()).toList())),
+      List.of(), PACK.flightControls(), PACK.waivers());
 
   private static final State FLAPS_AGREED = new State(new PointId("flaps"), State.AGREED);
 

@@ -154,4 +154,14 @@ public class BalanceTest {
     assertThat(plan.enough(1_110).held()).isTrue();
     assertThat(plan.enough(1_109).words()).isEqualTo("1 109 kg on board, 1 kg under the least, 1 110 kg.");
   }
+
+  /** At the tolerance it holds, one kilogram beyond it does not, whichever has more. */
+  @Test
+  public void the_fuel_on_the_gauges_agrees_within_what_the_pack_allows() {
+    assertThat(new GaugedFuel(2_060, 60).agrees(2_000).held()).isTrue();
+    assertThat(new GaugedFuel(1_940, 60).agrees(2_000).held()).isTrue();
+    assertThat(new GaugedFuel(2_061, 60).agrees(2_000).held()).isFalse();
+    assertThat(new GaugedFuel(1_939, 60).agrees(2_000).words())
+        .isEqualTo("1 939 kg on the gauges, 2 000 kg on the load sheet: 61 kg apart, at most 60 kg.");
+  }
 }
