@@ -3,12 +3,14 @@ import { expect, test } from 'vitest'
 import cases from './reports.cases.json'
 
 /**
- * The second of two independent parsers for the 300 reports of formats' ReportsTest; the first is a Java library there.
+ * The second of two independent parsers for the 300 reports of formats' ReportsTest; the first is a library there.
  * Where it reads otherwise, it is said on what and why ours is left as it is.
  */
 const EXPLAINED: Record<string, (field: string, text: string) => boolean> = {
-  'That parser passes over a runway range without a letter for how it changes, which the form leaves out when unknown.':
-    (field, text) => field === 'ranges' && /R\d\d[LCR]?\/P?\d{4}(?: |$)/.test(text),
+  'That parser passes over a runway range without a letter for how it changes; the form lets it be left out.': (
+    field,
+    text,
+  ) => field === 'ranges' && /R\d\d[LCR]?\/P?\d{4}(?: |$)/.test(text),
 }
 
 type Metar = IMetar
@@ -31,7 +33,8 @@ const values = (m: Metar): Record<string, string> => {
   const { wind } = m
   const toKt = wind?.unit === 'MPS' ? KT_PER_MPS : 1
   return {
-    wind: `${wind?.degrees ?? 'VRB'} ${Math.round((wind?.speed ?? 0) * toKt)}${wind?.gust ? ` gust ${wind.gust}` : ''}`,
+    wind:
+      `${wind?.degrees ?? 'VRB'} ${Math.round((wind?.speed ?? 0) * toKt)}` + (wind?.gust ? ` gust ${wind.gust}` : ''),
     sector: wind?.minVariation === undefined ? '' : `${wind.minVariation} to ${wind.maxVariation}`,
     visibility: metres(m.visibility, m.cavok),
     weather: m.weatherConditions.map(code).join(' '),

@@ -154,7 +154,8 @@ public class FiguresTest extends AtTheDemo {
     assertThat(ternholm).containsText("Within landing limits.");
     assertThat(ternholm).containsText("(simulated)");
     ternholm.getByText("Type it over").click();
-    ternholm.getByLabel("The report of Ternholm").fill("METAR QTRN 140750Z 24012KT 9000 -SN BKN025 M02/M04 Q1003 TEMPO");
+    ternholm.getByLabel("The report of Ternholm")
+        .fill("METAR QTRN 140750Z 24012KT 9000 -SN BKN025 M02/M04 Q1003 TEMPO 3000 SN");
     ternholm.getByText("Take it").click();
     assertThat(ternholm).containsText("Within landing limits.");
     wren.picture("elsewhere");

@@ -249,8 +249,9 @@ final class TodaysWords {
       return Said.of("back here", from);
     }
     String alternate = departing.alternate();
-    return Said.other("not back here, %s; %s".formatted(String.join(" and ", below),
-        alternate.isEmpty() ? "the take-off alternate is to be named" : "to " + alternate + againstAlternate(departing)), from);
+    String to = alternate.isEmpty() ? "the take-off alternate is to be named"
+        : "to " + alternate + againstAlternate(departing);
+    return Said.other("not back here, %s; %s".formatted(String.join(" and ", below), to), from);
   }
 
   private Said deferred() {

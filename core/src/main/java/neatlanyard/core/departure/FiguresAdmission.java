@@ -12,6 +12,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import neatlanyard.core.figures.LoadSheet;
 import neatlanyard.core.figures.entry.CriticalFigure;
+import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.fleet.Refusal;
 import neatlanyard.core.fleet.RefusalCode;
@@ -108,10 +109,10 @@ final class FiguresAdmission {
   }
 
   Optional<Refusal> elsewhere(Event.ElsewhereReported e) {
-    boolean own = attempt.now().elsewhere().contains(e.airfield());
-    return own && e.report().station().equals(e.airfield().value()) ? Optional.empty()
+    List<AirfieldId> asked = attempt.now().elsewhere();
+    return asked.contains(e.airfield()) && e.report().station().equals(e.airfield().value()) ? Optional.empty()
         : no(RefusalCode.OTHER_STATION, "The report is of %s; this flight asks for %s.".formatted(
-        e.report().station(), attempt.now().elsewhere().stream().map(a -> a.value()).collect(Collectors.joining(", "))),
+        e.report().station(), asked.stream().map(AirfieldId::value).collect(Collectors.joining(", "))),
         "Take the one of its destination or its alternate.");
   }
 

@@ -93,7 +93,8 @@ public final class TodaysFigures {
     Event.TakeoffChosen chosen = given.chosen();
     return Optional.of(new FiguresAsked(flight.number(), flight.tail(),
         flight.day(), from.get(), day.get().report(), given.tower(),
-        given.condition().get(), sheet, given.aircraftKg(), FuelStory.gauged(d), given.fuel().orElseGet(() -> least(sheet)),
+        given.condition().get(), sheet, given.aircraftKg(), FuelStory.gauged(d),
+        given.fuel().orElseGet(() -> least(sheet)),
         chosen.antiIce().orElseGet(() -> type.icing().in(day.get().report()).conditions()),
         chosen.airConditioning().orElse(true), given.deIced().flatMap(r -> r.event().applied()), chosen.choice(),
         List.of()));

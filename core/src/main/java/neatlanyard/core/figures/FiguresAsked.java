@@ -25,7 +25,8 @@ import neatlanyard.core.weather.StationReport;
 public record FiguresAsked(
     String flight, TailId tail, LocalDate day, Airfield from, StationReport report, Optional<TowerWind> tower,
     RunwayCondition condition, LoadSheet sheet, OptionalDouble aircraftKg, Optional<GaugedFuel> gauged, FuelPlan fuel,
-    boolean antiIce, boolean airConditioning, Optional<Holdover.Applied> deIced, Choice choice, List<Integer> minimumAltitudesFt) {
+    boolean antiIce, boolean airConditioning, Optional<Holdover.Applied> deIced, Choice choice,
+    List<Integer> minimumAltitudesFt) {
   public FiguresAsked {
     minimumAltitudesFt = List.copyOf(minimumAltitudesFt);
   }

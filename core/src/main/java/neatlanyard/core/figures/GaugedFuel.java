@@ -10,7 +10,8 @@ public record GaugedFuel(double kg, double withinKg) {
   /** Whether a load sheet has the fuel that is there. */
   Limit agrees(double sheetKg) {
     double apart = Math.abs(kg - sheetKg);
-    return new Limit("fuel on the gauges", apart <= withinKg, "%s on the gauges, %s on the load sheet: %s apart, at most %s."
-        .formatted(Worked.kg(kg), Worked.kg(sheetKg), Worked.kg(apart), Worked.kg(withinKg)), "Procedures of the type");
+    String words = "%s on the gauges, %s on the load sheet: %s apart, at most %s.".formatted(
+        Worked.kg(kg), Worked.kg(sheetKg), Worked.kg(apart), Worked.kg(withinKg));
+    return new Limit("fuel on the gauges", apart <= withinKg, words, "Procedures of the type");
   }
 }

@@ -21,7 +21,8 @@ final class Positions {
       if (procedure.kind() != Procedure.Kind.CHECKLIST) {
         List<Placed> steps = plan.of(procedure);
         opposite(plan, steps, findings);
-        procedure.leaves().stream().map(plan.pack::usual).forEach(state -> left(plan, procedure, state, steps, findings));
+        procedure.leaves().stream().map(plan.pack::usual)
+            .forEach(state -> left(plan, procedure, state, steps, findings));
       }
     }
     return findings;

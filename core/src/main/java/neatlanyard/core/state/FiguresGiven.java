@@ -25,7 +25,8 @@ public record FiguresGiven(
     Optional<Recorded<Event.DeIced>> deIced, PMap<AirfieldId, Event.ElsewhereReported> elsewhere) {
   public static final FiguresGiven NONE = new FiguresGiven(
       Optional.empty(), Optional.empty(), Optional.empty(), "", Optional.empty(), OptionalDouble.empty(),
-      new Event.TakeoffChosen(FiguresAsked.Choice.NONE, Optional.empty(), Optional.empty()), Optional.empty(), HashTreePMap.empty());
+      new Event.TakeoffChosen(FiguresAsked.Choice.NONE, Optional.empty(), Optional.empty()), Optional.empty(),
+      HashTreePMap.empty());
 
   public FiguresGiven with(Event.RunwayReported e) {
     return new FiguresGiven(

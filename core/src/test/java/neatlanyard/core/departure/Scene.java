@@ -206,7 +206,8 @@ final class Scene {
       new Procedure(new ProcedureId("figures"), "Figures", Stage.FIGURES, Procedure.Kind.FIGURES, List.of(), List.of(
           Step.of("enter", "overhead", "flap", "compared", Owner.BOTH)
           .enters(CriticalFigure.FLAP, CriticalFigure.V1, CriticalFigure.VR).build())),
-      new Procedure(new ProcedureId("after-start"), "After start", Stage.START, Procedure.Kind.FLOW, List.of(), List.of(
+      new Procedure(new ProcedureId("after-start"), "After start", Stage.START, Procedure.Kind.FLOW, List.of(),
+      List.of(
           Step.of("set-flaps", "overhead", "flaps", "as agreed", Owner.RIGHT).sets(FLAPS_AGREED).build())),
       new Procedure(LIST, "List", Stage.BEFORE_TAKEOFF, Procedure.Kind.CHECKLIST, List.of(), List.of(
           Step.of("flaps", "place", "flaps", "as agreed", Owner.RIGHT).verifies(FLAPS_AGREED)

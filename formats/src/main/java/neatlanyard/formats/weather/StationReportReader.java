@@ -207,8 +207,10 @@ public final class StationReportReader {
 
   private Optional<Instant> observed(GroupMatch f) {
     int day = GroupValues.number(f, "day");
-    boolean good = values.within(f, "day", day, 31, "days") & values.within(f, "hour", GroupValues.number(f, "hour"), 23, "hours")
-        & values.within(f, "minute", GroupValues.number(f, "minute"), 59, "minutes");
+    int hour = GroupValues.number(f, "hour");
+    int minute = GroupValues.number(f, "minute");
+    boolean good = values.within(f, "day", day, 31, "days") & values.within(f, "hour", hour, 23, "hours")
+        & values.within(f, "minute", minute, 59, "minutes");
     if (day == 0) {
       faults.add(new Fault(1, f.column, "'%s': there is no day 00.".formatted(f.token)));
     }
@@ -219,7 +221,7 @@ public final class StationReportReader {
     return Stream.of(-1, 0, 1)
         .map(m -> YearMonth.from(today).plusMonths(m))
         .filter(m -> day <= m.lengthOfMonth())
-        .map(m -> m.atDay(day).atTime(GroupValues.number(f, "hour"), GroupValues.number(f, "minute")).toInstant(ZoneOffset.UTC))
+        .map(m -> m.atDay(day).atTime(hour, minute).toInstant(ZoneOffset.UTC))
         .min(Comparator.comparing(t -> Duration.between(t, now).abs()));
   }
 }

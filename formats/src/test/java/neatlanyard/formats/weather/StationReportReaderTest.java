@@ -102,8 +102,8 @@ public class StationReportReaderTest {
 
   @Test
   public void ranges_and_trends_are_values() {
-    StationReport r = good("METAR QTRN 140720Z 24012KT 0800 R25L/0400V0700D R07/P2000N R12/M0600FT FG OVC004 M02/M04 Q1003 "
-        + "TEMPO FM0800 TL0900 30020G35KT 0300 FZFG VV001 BECMG AT1000 CAVOK NSW=");
+    StationReport r = good("METAR QTRN 140720Z 24012KT 0800 R25L/0400V0700D R07/P2000N R12/M0600FT FG OVC004 M02/M04 "
+        + "Q1003 TEMPO FM0800 TL0900 30020G35KT 0300 FZFG VV001 BECMG AT1000 CAVOK NSW=");
     assertThat(r.ranges()).extracting(x -> x.runway() + " " + x.leastM().orElse(-1) + " " + x.bound())
         .containsExactly("25L 400 EXACT", "07 2000 OR_MORE", "12 182 OR_LESS");
     assertThat(r.trends()).extracting(Trend::text)
@@ -112,7 +112,8 @@ public class StationReportReaderTest {
     assertThat(r.trends().getFirst().weather()).extracting(Phenomenon::words).containsExactly("freezing fog");
     assertThat(r.trends().getLast().visibilityM()).hasValue(10_000);
     assertThat(faults("METAR QTRN 140720Z 24012KT 9000 M02/M04 Q1003 TEMPO 0600 XX BECMG FM2561")).containsExactly(
-        "line 1, column 58: 'XX' is not a group of a trend.", "line 1, column 67: 'FM2561' is not a group of a trend.");
+        "line 1, column 58: 'XX' is not a group of a trend.",
+        "line 1, column 67: 'FM2561' is not a group of a trend.");
     assertThat(faults("METAR QTRN 140720Z 24012KT 9000 M02/M04 Q1003 NOSIG TEMPO")).hasSize(1);
   }
 
