@@ -47,6 +47,11 @@ public class ProceduresTest extends AtTheDemo {
     orrin.page.getByLabel("Part 1, press").fill("Lever to the stop");
     assertThat(orrin.button("Cannot be saved yet")).isDisabled();
     orrin.page.getByLabel("Part 1, see").fill("gate light");
+    row(orrin, "Speeds", 1).click();
+    orrin.page.getByLabel("Take V2 out").click();
+    orrin.page.getByLabel("Add to: Figures agreed").selectOption("flap");
+    row(orrin, "First turn and level", 0).click();
+    orrin.page.getByLabel("What is said, with places for today").fill("{first-turn} Squawk {transponder}.");
     Locator configuration = orrin.page.locator(".mantine-Accordion-root")
         .filter(new Locator.FilterOptions().setHasText("Take-off configuration"));
     assertThat(configuration).containsText("4 controls");
@@ -58,7 +63,9 @@ public class ProceduresTest extends AtTheDemo {
     assertThat(orrin.button("Saved")).isVisible();
     Path file = Files.createTempFile("pack", ".yaml");
     orrin.page.waitForDownload(() -> link(orrin, "Download").click()).saveAs(file);
-    assertThat(Files.readString(file)).contains("of: cruising-level", "plus: -10", "act: Lever to the stop");
+    assertThat(Files.readString(file)).contains("of: cruising-level", "plus: -10", "act: Lever to the stop",
+        "Squawk {transponder}.");
+    assertThat(Files.readString(file).replaceAll("\\s+", " ")).contains("agreed: [v1, vr, flap]");
   }
 
   private Crew atTheDraft() {
