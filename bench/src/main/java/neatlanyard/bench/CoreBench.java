@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
+import neatlanyard.core.briefing.Briefing;
+import neatlanyard.core.briefing.Line;
 import neatlanyard.core.controls.ControlCheck;
 import neatlanyard.core.controls.Judgement;
 import neatlanyard.core.controls.Trace.Sample;
@@ -118,6 +120,12 @@ public class CoreBench {
   public List<Object> picture_after_an_entry() {
     Picture picture = folded.apply(next).picture();
     return List.of(picture.beads(), picture.inTheWay(), picture.takeoff(), picture.standing());
+  }
+
+  /** All lines of the briefing, put together anew. */
+  @Benchmark
+  public List<Line> briefing_put_together() {
+    return Briefing.of(folded.state());
   }
 
   @Benchmark

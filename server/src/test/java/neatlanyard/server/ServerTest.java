@@ -31,6 +31,13 @@ import tools.jackson.databind.json.JsonMapper;
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
 @SuppressWarnings("NullAway.Init") // The framework and the set-up fill the fields.
 public class ServerTest extends AbstractTestNGSpringContextTests {
+  /** As the record has it: a report that would be believed, had the server not read it. */
+  private static final String ELSEWHERE = """
+      {"airfield":"QVSK","name":"Vesk","report":{"text":"METAR QVSK","station":"QVSK",
+      "observed":"2027-01-14T07:20:00Z","wind":null,"visibility-m":9000,"weather":[],"clouds":[],
+      "temperature-c":null,"dew-point-c":null,"qnh-hpa":null,"ranges":[],"trends":[]},
+      "simulated":false,"landing":null}""".replace("\n", "");
+
 
   @LocalServerPort private int port;
   private Http wren;
@@ -163,6 +170,8 @@ public class ServerTest extends AbstractTestNGSpringContextTests {
       {("{\"id\":\"%s\",\"deviceAt\":\"yesterday\",\"device\":\"d\",\"kind\":\"step-done\","
       + "\"body\":{\"step\":\"wa-door\"}}").formatted(id), 400},
       {"{\"id\":\"%s\",\"device\":\"d\",\"kind\":\"controls-checked\",\"body\":{}}".formatted(id), 422},
+      {"{\"id\":\"%s\",\"device\":\"d\",\"kind\":\"elsewhere-reported\",\"body\":%s}".formatted(id, ELSEWHERE),
+      422},
       {"{\"id\":\"%s\",\"device\":\"d\",\"kind\":\"opened\",\"body\":{}}".formatted(id), 422},
       {("{\"id\":\"%s\",\"device\":\"d\",\"kind\":\"find-raised\",\"body\":{\"find\":\"x\",\"step\":\"wa-door\","
       + "\"note\":\"n\"}}").formatted(id), 422},

@@ -20,7 +20,6 @@ import neatlanyard.core.figures.entry.CriticalFigure;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.fleet.Equipment;
-import neatlanyard.core.fleet.LandingWeather;
 import neatlanyard.core.fleet.Outbound.LandingLimits;
 import neatlanyard.core.fleet.Rostered;
 import neatlanyard.core.fleet.Seat;
@@ -33,6 +32,7 @@ import neatlanyard.core.state.DepartureState;
 import neatlanyard.core.units.Numbers;
 import neatlanyard.core.units.Words;
 import neatlanyard.core.weather.ColdCorrection;
+import neatlanyard.core.weather.LandingWeather;
 import neatlanyard.core.weather.StationReport;
 import neatlanyard.core.weather.Wind;
 

@@ -1,5 +1,7 @@
 package neatlanyard.core.state;
 
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import neatlanyard.core.figures.FiguresAsked;
@@ -10,8 +12,6 @@ import neatlanyard.core.figures.TowerWind;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.log.Entry;
 import neatlanyard.core.log.Event;
-import org.pcollections.HashTreePMap;
-import org.pcollections.PMap;
 
 /**
  * What a crew has given for the figures so far, besides the report.
@@ -22,11 +22,15 @@ import org.pcollections.PMap;
 public record FiguresGiven(
     Optional<RunwayCondition> condition, Optional<TowerWind> tower, Optional<LoadSheet> sheet, String sheetFrom,
     Optional<FuelPlan> fuel, OptionalDouble aircraftKg, Event.TakeoffChosen chosen,
-    Optional<Recorded<Event.DeIced>> deIced, PMap<AirfieldId, Event.ElsewhereReported> elsewhere) {
+    Optional<Recorded<Event.DeIced>> deIced, Map<AirfieldId, Event.ElsewhereReported> elsewhere) {
   public static final FiguresGiven NONE = new FiguresGiven(
       Optional.empty(), Optional.empty(), Optional.empty(), "", Optional.empty(), OptionalDouble.empty(),
       new Event.TakeoffChosen(FiguresAsked.Choice.NONE, Optional.empty(), Optional.empty()), Optional.empty(),
-      HashTreePMap.empty());
+      Map.of());
+
+  public FiguresGiven {
+    elsewhere = Map.copyOf(elsewhere);
+  }
 
   public FiguresGiven with(Event.RunwayReported e) {
     return new FiguresGiven(
@@ -58,7 +62,8 @@ public record FiguresGiven(
   }
 
   public FiguresGiven with(Event.ElsewhereReported e) {
-    return new FiguresGiven(condition, tower, sheet, sheetFrom, fuel, aircraftKg, chosen, deIced,
-        elsewhere.plus(e.airfield(), e));
+    Map<AirfieldId, Event.ElsewhereReported> all = new HashMap<>(elsewhere);
+    all.put(e.airfield(), e);
+    return new FiguresGiven(condition, tower, sheet, sheetFrom, fuel, aircraftKg, chosen, deIced, all);
   }
 }

@@ -222,8 +222,8 @@ class DepartureController {
         case "tied-off" -> new Event.TiedOff(acceptances(json.treeToValue(body, TieOffForm.class), now));
         case "controls-checked", "aircraft-read" ->
             throw Problem.bad(ProblemCode.BAD_EVENT, "That comes from the aircraft's own data, not from a device.");
-        case "load-sheet-taken" ->
-            throw Problem.bad(ProblemCode.BAD_EVENT, "A load sheet is taken from where it is sent, or brought in.");
+        case "load-sheet-taken", "elsewhere-reported" ->
+            throw Problem.bad(ProblemCode.BAD_EVENT, "It is taken from where it is sent, or brought in by its text.");
         case "verdict-taken" -> withCase((Event.VerdictTaken) EntryJson.event(kind, body), now);
         default -> EntryJson.event(kind, body);
       };

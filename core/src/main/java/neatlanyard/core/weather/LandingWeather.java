@@ -1,4 +1,4 @@
-package neatlanyard.core.fleet;
+package neatlanyard.core.weather;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -6,11 +6,6 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import neatlanyard.core.fleet.Outbound.LandingLimits;
 import neatlanyard.core.units.Numbers;
-import neatlanyard.core.weather.Ceiling;
-import neatlanyard.core.weather.Cloud;
-import neatlanyard.core.weather.RunwayRange;
-import neatlanyard.core.weather.StationReport;
-import neatlanyard.core.weather.Trend;
 
 /** A report held against what an airfield wants for a landing: as observed, along the runways, and as expected. */
 public sealed interface LandingWeather {
