@@ -177,3 +177,22 @@ describe('what is kept here and not yet sent', () => {
     expect(steps(event('step-done', { step: 'gone' })).gone).toBeUndefined()
   })
 })
+
+it('a panel given back asks who worked it before again, where what was said there became untrue since', () => {
+  const part = {
+    ...view.card!.parts[0]!,
+    id: 'flow',
+    byPanel: true,
+    items: [{ ...view.card!.parts[0]!.items[0]!, id: 'd', place: 'p', waits: undefined }],
+  }
+  const again = {
+    ...view,
+    card: { ...view.card!, handedOver: ['p'], parts: [part] },
+    progress: {
+      ...view.progress,
+      steps: { d: { ...view.progress.steps.b!, status: 'again', owes: ['right'] } },
+    },
+  } as unknown as DepartureView
+  const given = event('panel-handed-over', { panel: 'p', to: 'left' })
+  expect(withUnsent(again, [given], [], WREN).view.progress.steps.d!.owes).toEqual(['left'])
+})

@@ -154,10 +154,15 @@ const beside = (s: SoFar, e: Said): void => {
     s.card = handedOver(s.card, String(e.body.panel), who.seat as Seat, e.body.to as Seat)
     const before = s.items
     s.items = indexOf(s.card).byId
-    // What is settled there stays so; the rest is asked of the seat that works it now.
+    // What is settled there stays so; the rest is asked of the seat that works it now, also where it has answered what
+    // is asked again.
     for (const item of s.items.values()) {
       const step = item === before.get(item.id) ? undefined : s.steps[item.id]
-      if (step) s.steps[item.id] = { ...step, owes: owes(item, step, step.marks, who.seat) }
+      if (step)
+        s.steps[item.id] = {
+          ...step,
+          owes: step.status === 'again' ? item.seats : owes(item, step, step.marks, who.seat),
+        }
     }
   }
 }
