@@ -19,10 +19,10 @@ interface DifferenceNoticeProps {
 }
 
 const heading = (f: FigureView, d: FigureDifferenceView): string => {
-  const values = [...new Set(d.entries.map((e) => `${written(e.value)} ${f.unit}`.trim()))]
+  const values = [...new Set(d.entries.map((e) => `${written(e.value, f.unit)} ${f.unit}`.trim()))]
   return values.length > 1
     ? `${first(f.words)}: ${values.join(' and ')} are not the same`
-    : `${first(f.words)}: both entered ${values[0]}, ${written(d.expected ?? '')} was worked out`
+    : `${first(f.words)}: both entered ${values[0]}, ${written(d.expected ?? '', f.unit)} was worked out`
 }
 
 const likely = (percent: number): string => (percent >= 99 ? 'nearly certain' : `${percent} % likely`)
@@ -54,7 +54,7 @@ export const DifferenceNotice = (props: DifferenceNoticeProps) => {
         <WordsForm
           draft={`${draft}/taken`}
           label="Why? It stands in the record."
-          action={`Take ${written(value)}`}
+          action={`Take ${written(value, f.unit)}`}
           onCancel={() => setTaking(false)}
           onSay={(words) => {
             setTaking(false)
@@ -65,7 +65,7 @@ export const DifferenceNotice = (props: DifferenceNoticeProps) => {
             label="Which counts"
             chosen={value}
             onChoose={setValue}
-            options={values.map((v) => ({ value: v, words: `${written(v)} ${f.unit}` }))}
+            options={values.map((v) => ({ value: v, words: `${written(v, f.unit)} ${f.unit}` }))}
           />
         </WordsForm>
       ) : (
@@ -96,7 +96,7 @@ const Told = ({
   const [cause, ...more] = e.causes
   return (
     <p>
-      {e.seat ? <Pennant seats={[e.seat]} /> : e.by} <b>{written(e.value)}</b>{' '}
+      {e.seat ? <Pennant seats={[e.seat]} /> : e.by} <b>{written(e.value, f.unit)}</b>{' '}
       {!cause ? (
         expected === undefined ? (
           'entered.'

@@ -75,7 +75,7 @@ export const EntryForm = ({ draft, figure: f, choices, typed, onEnter }: EntryFo
       <p>{alone}</p>
       {typed !== undefined && (
         <Action hotkey="Space" shown="space" main onAct={() => enter(typed)}>
-          {written(typed)} {f.unit} is right
+          {written(typed, f.unit)} {f.unit} is right
         </Action>
       )}
       {choices.length > 0 ? (

@@ -42,7 +42,7 @@ export const FigureCell = ({ figure: f, me, mine, current, zone, onChoose }: Fig
         ) : f.value !== undefined ? (
           <>
             <span className={classes.value}>
-              {written(f.value)} <small>{f.unit}</small>
+              {written(f.value, f.unit)} <small>{f.unit}</small>
             </span>
             <span className={classes.who}>
               {f.taken ? (
@@ -60,7 +60,7 @@ export const FigureCell = ({ figure: f, me, mine, current, zone, onChoose }: Fig
         ) : f.standing === 'differs' ? (
           <>
             <span className={classes.apart}>
-              {[...new Set(f.entries.map((e) => written(e.value ?? '')))].join(' / ')}
+              {[...new Set(f.entries.map((e) => written(e.value ?? '', f.unit)))].join(' / ')}
             </span>
             <span className={classes.who}>
               {hands.map((e) => (

@@ -161,9 +161,13 @@ public class FiguresTest extends AtTheDemo {
     wren.picture("elsewhere");
     wren.button("Back").click();
     // On a phone, with a thumb.
-    Papers.SNOW.agreed(ida, wren);
+    for (Crew c : List.of(ida, wren)) {
+      Papers.enter(c, "zero-fuel-weight", "15290");
+    }
+    Papers.stands(ida, "zero-fuel-weight", "agreed");
     ida.readable();
     ida.picture("figures-phone");
+    Papers.SNOW.agreed(ida, wren);
     for (Crew c : List.of(ida, wren)) {
       c.send("today-15", Crew.eventId(), "tablet", "overridden", Map.of("step", "bt-surfaces", "words", "Looked"));
       c.send("today-15", Crew.eventId(), "tablet", "step-done", Map.of("step", "bt-surfaces"));

@@ -45,6 +45,9 @@ final class FiguresAdmission {
   }
 
   private static Optional<Refusal> typed(CriticalFigure figure, String value) {
+    if (figure == CriticalFigure.TRANSPONDER && !value.strip().matches("[0-7]{4}")) {
+      return no(RefusalCode.NOT_A_FIGURE, "A transponder code has four digits, each 0 to 7.", "Enter it again.");
+    }
     boolean good = value.length() <= LONGEST_FIGURE && !value.isBlank()
         && value.matches(figure.number() ? " *[-\u2212]?[0-9][0-9 ]*([.,][0-9]{1,3})?" : "[0-9A-Za-z ]*");
     return good ? Optional.empty() : no(RefusalCode.NOT_A_FIGURE,

@@ -80,6 +80,11 @@ public class EntriesTest {
         .isEqualTo("no-such-figure");
     assertThat(scene.tries(CAPTAIN, "d", new Event.FigureEntered(CriticalFigure.V1, "=1+1;")))
         .isEqualTo("not-a-figure");
+    // ICAO Annex 10 volume IV: codes 0000 to 7777. One that can be is asked for by nobody here.
+    assertThat(scene.tries(CAPTAIN, "d", new Event.FigureEntered(CriticalFigure.TRANSPONDER, "2683")))
+        .isEqualTo("not-a-figure");
+    assertThat(scene.tries(CAPTAIN, "d", new Event.FigureEntered(CriticalFigure.TRANSPONDER, "2613")))
+        .isEqualTo("no-such-figure");
   }
 
   @Test
