@@ -142,7 +142,7 @@ export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStagePr
             disabled={figures.elsewhere.length === 0}
             onAct={() => setPanel('elsewhere')}
           >
-            {below ? 'Destination below' : 'Destination'}
+            {below ? 'Below landing limits' : 'Destination'}
           </Action>
           <Action hotkey="v" size="desk" onAct={() => setPanel(panel === 'arithmetic' ? '' : 'arithmetic')}>
             Arithmetic

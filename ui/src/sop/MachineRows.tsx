@@ -10,6 +10,8 @@ interface StatesRowProps {
   states: States | undefined
   /** Only what a hand moves. */
   controls?: boolean
+  /** Whether a figure may say the position. @default true */
+  byFigure?: boolean
   disabled: boolean
   onChange: (states: States) => void
 }
@@ -18,11 +20,19 @@ interface StatesRowProps {
 const BY_FIGURE = 'agreed'
 
 /** The states a step sets, expects or verifies. */
-export const StatesRow = ({ label, doc, states = {}, controls = false, disabled, onChange }: StatesRowProps) => {
+export const StatesRow = ({
+  label,
+  doc,
+  states = {},
+  controls = false,
+  byFigure = true,
+  disabled,
+  onChange,
+}: StatesRowProps) => {
   const all = points(doc).filter((p) => !controls || p.control)
   const statesOf = (id: string): string[] => {
     const p = all.find((x) => x.id === id)
-    return [...(p?.positions ?? p?.states ?? []), ...(p?.agreed ? [BY_FIGURE] : [])]
+    return [...(byFigure && p?.agreed ? [BY_FIGURE] : []), ...(p?.positions ?? p?.states ?? [])]
   }
   const free = all.filter((p) => !(p.id in states))
   return (

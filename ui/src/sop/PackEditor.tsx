@@ -312,6 +312,7 @@ export const PackEditor = ({ pack, editor, writes, wanted, onSaved }: PackEditor
             doc={doc}
             states={doc.takeoff}
             controls
+            byFigure={false}
             disabled={!writes}
             onChange={(states) => edit({ type: 'takeoff', states })}
           />

@@ -81,6 +81,6 @@ public class SecondTypeTest extends AtTheDemo {
     ida.key("]");
     ida.page.locator("main h1").waitFor();
     ida.lookAhead("Pitch trim");
-    assertThat(ida.page.locator("main").getByText("4").first()).isVisible();
+    assertThat(ida.page.locator("main").getByText("4 the figures both entered")).isVisible();
   }
 }

@@ -235,11 +235,8 @@ final class TodaysWords {
   /** What stands against turning to the take-off alternate, by what is reported of it; empty where nothing does. */
   private String againstAlternate(Departing departing) {
     return departing.outbound().alternate().flatMap(a -> Optional.ofNullable(d.given().elsewhere().get(a)))
-        .flatMap(r -> r.landing().map(limits -> LandingWeather.of(r.report(), limits)))
-        .map(w -> switch (w) {
-          case LandingWeather.Known k -> k.below();
-          case LandingWeather.Unknown u -> List.of("%s is not reported".formatted(u.what()));
-        }).filter(below -> !below.isEmpty())
+        .flatMap(r -> r.landing().map(limits -> LandingWeather.of(r.report(), limits).against()))
+        .filter(below -> !below.isEmpty())
         .map(below -> ", but there %s".formatted(String.join(" and ", below))).orElse("");
   }
 

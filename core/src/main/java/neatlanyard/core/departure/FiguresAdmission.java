@@ -112,7 +112,7 @@ final class FiguresAdmission {
   }
 
   Optional<Refusal> elsewhere(Event.ElsewhereReported e) {
-    List<AirfieldId> asked = attempt.now().elsewhere();
+    List<AirfieldId> asked = TodaysFigures.elsewhere(attempt.now());
     return asked.contains(e.airfield()) && e.report().station().equals(e.airfield().value()) ? Optional.empty()
         : no(RefusalCode.OTHER_STATION, "The report is of %s; this flight asks for %s.".formatted(
         e.report().station(), asked.stream().map(AirfieldId::value).collect(Collectors.joining(", "))),

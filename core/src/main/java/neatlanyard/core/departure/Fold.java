@@ -130,7 +130,7 @@ final class Fold {
       return d;
     }
     Quantity quantity = measure.get().quantity();
-    DepartureState read = d.withoutMeasuredFinds(e.step()).measured(quantity.id(), e.value());
+    DepartureState read = told(d, e.step()).withoutMeasuredFinds(e.step()).measured(quantity.id(), e.value());
     Judged judged = Reading.judged(read, measure.get(), e.value());
     DepartureState marked;
     if (judged.level().find()) {
@@ -148,12 +148,17 @@ final class Fold {
 
   /** A value that was taken back is not there any more, for conditions too. */
   private static DepartureState undone(DepartureState d, StepId step, Entry entry) {
-    DepartureState back = FiguresFold.without(d, step, entry.by(), entry)
+    DepartureState back = FiguresFold.without(told(d, step), step, entry.by(), entry)
         .withoutMeasuredFinds(step).takenBack(step, entry.number())
         .unmarked(step, m -> m.by().equals(entry.by()));
     return d.step(step).flatMap(s -> s.measures()).map(m -> m.quantity().id())
         .filter(q -> d.measured().containsKey(q))
         .map(q -> cutWhereAsked(back.notMeasured(q), q, entry.number())).orElse(back);
+  }
+
+  /** What is read of the fuel is shown with the figures. */
+  private static DepartureState told(DepartureState d, StepId step) {
+    return FuelStory.tells(d, step) ? d.figuresShownAnew() : d;
   }
 
   /** Only where some condition asks for the value can another card come of it. */

@@ -33,15 +33,24 @@ public final class FuelStory {
     return d.step(step).flatMap(Step::measures).map(Measure::quantity).filter(q -> uplift(q).isPresent()).isPresent();
   }
 
+  /** Whether a step reads anything of it. */
+  static boolean tells(DepartureState d, StepId step) {
+    return d.step(step).flatMap(Step::measures).map(Measure::quantity)
+        .filter(q -> gauges(d).filter(g -> of(g, q)).isPresent()).isPresent();
+  }
+
+  private static boolean of(Quantity gauges, Quantity quantity) {
+    return quantity.equals(gauges) || gauges.gauge().orElseThrow().comparesWith().contains(quantity.id().value());
+  }
+
   /** What was read, a line each, in the order of the pack, and how it agrees. */
   public static List<String> lines(DepartureState d) {
     Optional<Quantity> gauges = gauges(d);
     if (gauges.isEmpty()) {
       return List.of();
     }
-    List<String> with = gauges.get().gauge().orElseThrow().comparesWith();
     List<String> lines = new ArrayList<>();
-    measures(d).filter(m -> m.quantity().equals(gauges.get()) || with.contains(m.quantity().id().value()))
+    measures(d).filter(m -> of(gauges.get(), m.quantity()))
         .forEach(m -> Optional.ofNullable(d.measured().get(m.quantity().id())).ifPresent(v ->
             lines.add("%s: %s".formatted(m.quantity().name(), Gauge.words(v, m.quantity().unit().symbol())))));
     measures(d).filter(m -> m.quantity().equals(gauges.get())).findFirst()

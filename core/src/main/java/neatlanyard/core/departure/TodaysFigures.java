@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import neatlanyard.core.figures.DepartureFigures;
 import neatlanyard.core.figures.Difference;
 import neatlanyard.core.figures.FigureInput;
@@ -18,6 +19,7 @@ import neatlanyard.core.figures.TypeFigures;
 import neatlanyard.core.figures.WorkedOut;
 import neatlanyard.core.figures.entry.CriticalFigure;
 import neatlanyard.core.fleet.Airfield;
+import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.log.Event;
 import neatlanyard.core.sop.Day;
@@ -48,6 +50,14 @@ public final class TodaysFigures {
     private static Result none(List<String> why) {
       return new Result(Optional.empty(), why);
     }
+  }
+
+  /** The airfields besides that of departure that the flight asks about: where it goes to, and where it would turn. */
+  public static List<AirfieldId> elsewhere(DepartureState d) {
+    Flight flight = d.opened().flight();
+    return Stream.concat(Stream.of(flight.to()),
+        d.facts().departing().flatMap(f -> f.outbound().alternate()).stream())
+        .filter(a -> !a.equals(flight.from())).distinct().toList();
   }
 
   public static Result of(DepartureState d, Basis basis) {

@@ -61,6 +61,7 @@ public enum FigureInput {
     differs(all, LOAD, was.sheet().load(), is.sheet().load());
     differs(all, LOAD, was.sheet().change(), is.sheet().change());
     differs(all, FUEL, was.sheet().fuelKg(), is.sheet().fuelKg());
+    differs(all, FUEL, was.gauged(), is.gauged());
     differs(all, FUEL, was.sheet().taxiFuelKg(), is.sheet().taxiFuelKg());
     differs(all, FUEL, was.sheet().tripFuelKg(), is.sheet().tripFuelKg());
     differs(all, RUNWAY, was.choice().runway(), is.choice().runway());

@@ -42,8 +42,9 @@ public final class ByFigure {
 
   /** A figure that is no position of the control says nothing of it. */
   private static Optional<State> figured(DepartureState d, PointId control, long number) {
-    return d.pack().point(control).flatMap(p -> p.agreed().flatMap(f -> d.entries().settled(f, number))
-        .map(Settled::value).filter(p.states()::contains)).map(value -> new State(control, value));
+    return d.pack().point(control).flatMap(p -> p.agreed().flatMap(f -> d.entries().settled(f, number)
+        .flatMap(s -> p.states().stream().filter(state -> Recogniser.agrees(f, state, s.value())).findFirst())))
+        .map(state -> new State(control, state));
   }
 
   /** The steps that were done by a figure that is another since, each with what it was. */

@@ -23,7 +23,7 @@ public final class FoundSo {
         && !step.sets().isEmpty() && step.expects().isEmpty() && step.measures().isEmpty()
         && step.alternates().isEmpty() && !step.critical();
     return plain
-        && step.sets().stream().noneMatch(s -> rests(pack, s))
+        && step.sets().stream().noneMatch(s -> rests(pack, s) || s.byFigure())
         && pack.steps().noneMatch(s -> s.needs().contains(step.id()));
   }
 

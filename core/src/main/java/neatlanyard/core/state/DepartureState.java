@@ -13,9 +13,7 @@ import java.util.function.Consumer;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import neatlanyard.core.figures.entry.CriticalFigure;
-import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Rostered;
 import neatlanyard.core.fleet.Seat;
@@ -259,6 +257,11 @@ public final class DepartureState {
     });
   }
 
+  /** With something else to be shown beside the figures; what they come to stays. */
+  public DepartureState figuresShownAnew() {
+    return with(s -> s.figuresNumber = lastNumber);
+  }
+
   public DepartureState entries(UnaryOperator<FigureEntries> change) {
     return with(s -> {
       s.entries = change.apply(entries);
@@ -304,13 +307,6 @@ public final class DepartureState {
   /** Every step of the card, in its order; none before there is one. */
   public List<Item> items() {
     return card.map(Card::items).orElse(List.of());
-  }
-
-  /** The airfields besides that of departure that the flight asks about: where it goes to, and where it would turn. */
-  public List<AirfieldId> elsewhere() {
-    return Stream.concat(Stream.of(opened().flight().to()), facts().departing()
-        .flatMap(f -> f.outbound().alternate()).stream()).filter(a -> !a.equals(opened().flight().from())).distinct()
-        .toList();
   }
 
   /** A step of the card. */

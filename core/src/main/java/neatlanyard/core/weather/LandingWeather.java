@@ -19,6 +19,14 @@ public sealed interface LandingWeather {
   /** @param what the report does not say, in words */
   record Unknown(String what) implements LandingWeather {}
 
+  /** What stands against landing there, each in words; empty where nothing does. */
+  default List<String> against() {
+    return switch (this) {
+      case Known k -> k.below();
+      case Unknown u -> List.of("%s is not reported".formatted(u.what()));
+    };
+  }
+
   static LandingWeather of(StationReport report, LandingLimits limits) {
     if (report.visibilityM().isEmpty()) {
       return new Unknown("the visibility");

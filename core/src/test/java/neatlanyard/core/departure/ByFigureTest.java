@@ -75,6 +75,14 @@ public class ByFigureTest {
     assertThat(today(Scene.ready(Scene.BY_FIGURES), SPEEDS)).as("not known before all of them are").isEmpty();
   }
 
+  /** A choice goes up in capitals; the position is called as the pack calls it. */
+  @Test
+  public void a_position_is_recognised_however_it_was_written() {
+    Scene scene = agreedOn("FULL");
+    assertThat(today(scene, FLAPS).orElseThrow().plain()).isEqualTo("full");
+    assertThat(configuration(scene)).containsExactly("Flaps: full wanted, nobody has said so");
+  }
+
   @Test
   public void what_was_done_by_another_figure_comes_back_and_still_stands_where_it_was_put() {
     Scene scene = agreedOn("15");

@@ -20,6 +20,8 @@ public class FuelStoryTest {
     scene.says(OFFICER, new Event.Measured(new StepId("litres"), 1_600));
     scene.says(OFFICER, new Event.Measured(new StepId("before"), 780));
     assertThat(FuelStory.gauged(scene.now.state())).as("the gauges were not read yet").isEmpty();
+    assertThat(scene.now.state().figuresNumber()).as("devices that show the figures ask again")
+        .isEqualTo(scene.now.state().lastNumber());
     scene.says(OFFICER, new Event.Measured(new StepId("density"), 0.8));
     scene.says(OFFICER, new Event.Measured(GAUGES, 2_050));
     assertThat(FuelStory.lines(scene.now.state())).containsExactly("Fuel before: 780 kg", "Fuel pumped: 1 600 L",

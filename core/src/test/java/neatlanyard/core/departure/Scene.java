@@ -201,7 +201,7 @@ final class Scene {
   /** A flap and speeds that two enter, a lever that is set by the one, and a list that reads both. */
   static final Pack BY_FIGURES = with(
       List.of(new Point(new PointId("flaps"), "Flaps", new PlaceId("overhead"), true, true,
-          Optional.of(CriticalFigure.FLAP), List.of("0", "15", "27"))),
+          Optional.of(CriticalFigure.FLAP), List.of("0", "15", "27", "full"))),
       List.of(new State(new PointId("flaps"), "15")), List.of(
       new Procedure(new ProcedureId("figures"), "Figures", Stage.FIGURES, Procedure.Kind.FIGURES, List.of(), List.of(
           Step.of("enter", "overhead", "flap", "compared", Owner.BOTH)

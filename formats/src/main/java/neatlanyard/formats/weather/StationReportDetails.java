@@ -26,9 +26,6 @@ import neatlanyard.formats.weather.StationReportReader.GroupMatch;
  * @param later recent weather, wind shear, sea and runway state, the trend
  */
 public record StationReportDetails(List<String> sight, List<String> unseen, List<String> later) {
-  private static final Pattern RANGE = Pattern.compile(
-      "R(?<runway>\\d{2}[LCR]?)/(?<bound>[PM]?)(?<least>\\d{4}|////)(?:V(?<most>[PM]?\\d{4}))?(?<feet>FT)?/?"
-          + "(?<change>[UDN]?)");
   private static final Pattern RUNWAY = Pattern.compile("\\d{2}[LCR]?");
   private static final Map<String, String> SIDES = Map.of(
       "N", "north", "NE", "north-east", "E", "east", "SE", "south-east", "S", "south", "SW", "south-west", "W", "west",
@@ -54,10 +51,7 @@ public record StationReportDetails(List<String> sight, List<String> unseen, List
   }
 
   private static String range(GroupMatch f) {
-    Matcher m = RANGE.matcher(f.token());
-    if (!m.matches()) {
-      return f.token();
-    }
+    Matcher m = f.match();
     String runway = "runway %s: ".formatted(m.group("runway"));
     if (m.group("least").equals("////")) {
       return runway + "visual range not reported";

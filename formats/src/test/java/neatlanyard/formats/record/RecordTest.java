@@ -222,6 +222,13 @@ public class RecordTest {
     String hung = "{\"tag\":\"00000000-0000-7000-0000-000000000001\",\"words\":\"air\",\"due\":\"TAXI\"}";
     assertThat(EntryJson.event("tag-hung", EntryJson.tree(hung)))
         .isEqualTo(new Event.TagHung(new UUID(0x7000L, 1), "air", Stage.TAXI, Optional.empty()));
+    for (String wind : List.of("null", "{\"direction-deg\":240,\"speed-kt\":12,\"gust-kt\":null}")) {
+      String day = ("{\"day\":{\"report\":{\"text\":\"t\",\"station\":\"QTRN\",\"observed\":\"2027-01-14T07:20:00Z\","
+          + "\"wind\":%s,\"visibility-m\":null,\"weather\":[],\"clouds\":[],\"temperature-c\":null,"
+          + "\"dew-point-c\":null,\"qnh-hpa\":null},\"simulated-report\":false,\"dark\":false,"
+          + "\"circumstances\":[]}}").formatted(wind);
+      assertThat(EntryJson.event("day-set", EntryJson.tree(day))).isInstanceOf(Event.DaySet.class);
+    }
   }
 
   @Test

@@ -2,12 +2,12 @@ package neatlanyard.server.departure;
 
 import java.util.List;
 import java.util.Optional;
+import neatlanyard.core.departure.TodaysFigures;
 import neatlanyard.core.figures.DepartureFigures.EndWind;
 import neatlanyard.core.figures.RunwayState;
 import neatlanyard.core.figures.TypeFigures;
 import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.AirfieldId;
-import neatlanyard.core.fleet.Outbound.LandingLimits;
 import neatlanyard.core.log.Event;
 import neatlanyard.core.state.DepartureState;
 import neatlanyard.core.weather.LandingWeather;
@@ -53,7 +53,7 @@ class Elsewhere {
 
   /** @param type whose wind limits count; empty where there are none */
   List<ElsewhereView> views(DepartureState d, Optional<TypeFigures> type) {
-    return d.elsewhere().stream().map(id -> new ElsewhereView(id.value(),
+    return TodaysFigures.elsewhere(d).stream().map(id -> new ElsewhereView(id.value(),
         fleet.fleet().airfield(id).map(Airfield::name).orElse(id.value()),
         id.equals(d.opened().flight().to()), stations.name(),
         Optional.ofNullable(d.given().elsewhere().get(id)).map(r -> view(r, type)))).toList();
@@ -67,13 +67,7 @@ class Elsewhere {
         .flatMap(end -> report.wind().stream().flatMap(w -> type.stream().map(t -> EndWind.of(end, w, t, state))))
         .map(FiguresViewer::end).toList();
     return new ReportedView(report.text(), e.simulated(), reports.facts(report), ends, state.words(),
-        e.landing().map(limits -> below(report, limits)).orElse(List.of()), e.landing().isPresent());
-  }
-
-  private static List<String> below(StationReport report, LandingLimits limits) {
-    return switch (LandingWeather.of(report, limits)) {
-      case LandingWeather.Known k -> k.below();
-      case LandingWeather.Unknown u -> List.of("%s is not reported".formatted(u.what()));
-    };
+        e.landing().map(limits -> LandingWeather.of(report, limits).against()).orElse(List.of()),
+        e.landing().isPresent());
   }
 }
