@@ -24,6 +24,7 @@ import neatlanyard.core.sop.Quantity;
 import neatlanyard.core.sop.QuantityId;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.state.DepartureState;
+import neatlanyard.core.state.Recorded;
 import neatlanyard.core.state.Find;
 import neatlanyard.core.state.Mark;
 import neatlanyard.core.state.StepNotes;
@@ -65,7 +66,7 @@ final class Fold {
       case Event.LoadSheetChanged e -> d.given(g -> g.with(e));
       case Event.ElsewhereReported e -> d.given(g -> g.with(e));
       case Event.TakeoffChosen e -> d.given(g -> g.with(e));
-      case Event.DeIced e -> d.given(g -> g.with(e, entry));
+      case Event.DeIced e -> d.given(g -> g.with(Recorded.happened(e, entry)));
       case Event.FiguresWorked e -> FiguresFold.worked(d, e, entry);
       case Event.FigureEntered e -> FiguresFold.entered(d, e, entry);
       case Event.FigureDiffered e -> d.entries(x -> x.differed(e, entry));

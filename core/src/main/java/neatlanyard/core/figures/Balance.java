@@ -105,13 +105,13 @@ public record Balance(
     return new Worked[] {
         Worked.of(sheet.stated().zeroFuelKg(), SHEET, "Stated: " + Worked.kg(sheet.stated().zeroFuelKg())),
         Worked.of(sheet.stated().zeroFuelPercent(), SHEET,
-            "Stated: %s %%".formatted(Numbers.written(sheet.stated().zeroFuelPercent(), 1)))};
+            "Stated: " + Worked.percent(sheet.stated().zeroFuelPercent(), 1))};
   }
 
   private static String chord(Loading type, double armM, double percent) {
-    return "Arm %s m; (%s − %s) / %s m × 100 = %s %%".formatted(Numbers.written(armM, 3), Numbers.written(armM, 3),
+    return "Arm %s m; (%s − %s) / %s m × 100 = %s".formatted(Numbers.written(armM, 3), Numbers.written(armM, 3),
         Numbers.written(type.chord().leadingEdgeM(), 3), Numbers.written(type.chord().lengthM(), 3),
-        Numbers.written(percent, 1));
+        Worked.percent(percent, 1));
   }
 
   private static Worked[] byMoments(LoadSheet sheet, LoadSheet.Load load, Loading type) {
@@ -181,8 +181,8 @@ public record Balance(
 
   private static Limit within(Loading type, String when, double percent, double kg) {
     boolean held = type.within(percent, kg);
-    return new Limit("centre of gravity, " + when, held, "%s %% at %s is %s the envelope.".formatted(
-        Numbers.written(percent, 1), Worked.kg(kg), held ? "within" : "outside"), "Envelope of the type");
+    return new Limit("centre of gravity, " + when, held, "%s at %s is %s the envelope.".formatted(
+        Worked.percent(percent, 1), Worked.kg(kg), held ? "within" : "outside"), "Envelope of the type");
   }
 
   private static List<Limit> places(List<Place> places, Map<String, Double> kg) {

@@ -3,7 +3,6 @@ package neatlanyard.core.figures;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import neatlanyard.core.figures.entry.CriticalFigure;
@@ -50,7 +49,7 @@ public final class CriticalValues {
     number(CriticalFigure.TAKEOFF_WEIGHT, b.takeoffKg(), 0);
     number(CriticalFigure.CENTRE, b.takeoffPercent(), 1);
     b.trim().ifPresent(t -> number(CriticalFigure.TRIM, Worked.of(t.setting(), "Trim table of the type",
-        "%s %% at take-off: %s, green band %s to %s".formatted(Numbers.written(t.percent(), 1),
+        "%s at take-off: %s, green band %s to %s".formatted(Worked.percent(t.percent(), 1),
         Numbers.written(t.setting(), 1), Numbers.written(t.least(), 1), Numbers.written(t.most(), 1))), 1));
     f.asked().report().qnhHpa().ifPresent(hpa -> number(CriticalFigure.PRESSURE_SETTING, Worked.of(
         Math.floor(hpa), "Report of " + f.asked().report().station(),
@@ -83,7 +82,7 @@ public final class CriticalValues {
   }
 
   private void number(CriticalFigure figure, Worked worked, int decimals) {
-    put(figure, String.format(Locale.ROOT, "%." + decimals + "f", worked.value()), worked);
+    put(figure, Numbers.plain(worked.value(), decimals), worked);
   }
 
   private void text(CriticalFigure figure, String value, String why) {

@@ -2,10 +2,10 @@ package neatlanyard.core.figures;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.Runway;
@@ -101,7 +101,7 @@ public record DepartureFigures(
       case TakeoffOption.Result.Figures t -> Stream.of("%s: at most %s, by %s.".formatted(t.of().words(),
           Worked.kg(t.option().limiting().kg()), t.option().limiting().by().words()));
     });
-    return Stream.concat(winds, tables).distinct().collect(Collectors.joining(" "));
+    return String.join(" ", new LinkedHashSet<>(Stream.concat(winds, tables).toList()));
   }
 
   public boolean held() {

@@ -43,7 +43,7 @@ public record RunwayCondition(List<Third> thirds, Optional<BrakingAction> brakin
 
     public String words() {
       String depth = depthMm.isPresent() && contaminant.deep() ? " %d mm".formatted(depthMm.getAsInt()) : "";
-      String coverage = coveragePercent.isPresent() ? ", %d %%".formatted(coveragePercent.getAsInt()) : "";
+      String coverage = coveragePercent.isPresent() ? ", " + Worked.percent(coveragePercent.getAsInt(), 0) : "";
       return contaminant.words() + depth + coverage;
     }
   }

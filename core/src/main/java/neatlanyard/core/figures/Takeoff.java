@@ -101,9 +101,9 @@ public final class Takeoff {
   }
 
   private String words(Grid.Point p) {
-    return "%s, %s ft, %s °C, %s kt, slope %s %%, flap %s, %s".formatted(Worked.kg(p.weightKg()),
+    return "%s, %s ft, %s °C, %s kt, slope %s, flap %s, %s".formatted(Worked.kg(p.weightKg()),
         Numbers.written(p.pressureAltitudeFt(), 0), Numbers.written(p.temperatureC(), 1),
-        Numbers.written(p.windKt(), 0), Numbers.written(p.slopePercent(), 1), c.flap(), c.state().words());
+        Numbers.written(p.windKt(), 0), Worked.percent(p.slopePercent(), 1), c.flap(), c.state().words());
   }
 
   /** The same with its arithmetic. */
@@ -150,8 +150,8 @@ public final class Takeoff {
   }
 
   private Limit climb(Grid.Point point) {
-    return limit(LimitedBy.CLIMB, "%s %% gross, at least %s %%.".formatted(
-        Numbers.written(tables.at(Gives.CLIMB, point), 2), Numbers.written(type.leastClimb(), 1)),
+    return limit(LimitedBy.CLIMB, "%s gross, at least %s.".formatted(
+        Worked.percent(tables.at(Gives.CLIMB, point), 2), Worked.percent(type.leastClimb(), 1)),
         "14 CFR 25.121(b)");
   }
 

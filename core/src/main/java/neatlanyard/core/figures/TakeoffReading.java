@@ -125,8 +125,8 @@ final class TakeoffReading {
   private Optional<String> tooLittle() {
     double percent = thrustPercent();
     return percent < type.leastThrustPercent() - ROUNDING ? Optional.of(
-        "Thrust %s would be %s %% of full, %d %% is the least.".formatted(
-        c.thrust().words(), Numbers.written(percent, 1), type.leastThrustPercent())) : Optional.empty();
+        "Thrust %s would be %s of full, %s is the least.".formatted(
+        c.thrust().words(), Worked.percent(percent, 1), Worked.percent(type.leastThrustPercent(), 0))) : Optional.empty();
   }
 
   /** What is set, in per cent of what there is today. */

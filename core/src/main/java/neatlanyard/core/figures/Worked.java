@@ -43,4 +43,8 @@ public record Worked(double value, List<String> arithmetic, String source) {
   static String kt(double value) {
     return Numbers.written(value, 0) + " kt";
   }
+
+  static String percent(double value, int decimals) {
+    return Numbers.written(value, decimals) + " %";
+  }
 }

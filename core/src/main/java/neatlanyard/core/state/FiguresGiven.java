@@ -1,6 +1,8 @@
 package neatlanyard.core.state;
 
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -10,7 +12,6 @@ import neatlanyard.core.figures.LoadSheet;
 import neatlanyard.core.figures.RunwayCondition;
 import neatlanyard.core.figures.TowerWind;
 import neatlanyard.core.fleet.AirfieldId;
-import neatlanyard.core.log.Entry;
 import neatlanyard.core.log.Event;
 
 /**
@@ -30,6 +31,17 @@ public record FiguresGiven(
 
   public FiguresGiven {
     elsewhere = Map.copyOf(elsewhere);
+  }
+
+  /** What would have to be said to give the same, other airfields left out. */
+  public List<Event> said() {
+    List<Event> all = new ArrayList<>();
+    condition.ifPresent(c -> all.add(new Event.RunwayReported(c)));
+    tower.ifPresent(t -> all.add(new Event.TowerWindSaid(tower)));
+    sheet.ifPresent(s -> all.add(new Event.LoadSheetTaken(s, fuel, aircraftKg, sheetFrom)));
+    all.add(chosen);
+    deIced.ifPresent(d -> all.add(d.event()));
+    return all;
   }
 
   public FiguresGiven with(Event.RunwayReported e) {
@@ -56,9 +68,9 @@ public record FiguresGiven(
     return new FiguresGiven(condition, tower, sheet, sheetFrom, fuel, aircraftKg, e, deIced, elsewhere);
   }
 
-  public FiguresGiven with(Event.DeIced e, Entry entry) {
+  public FiguresGiven with(Recorded<Event.DeIced> said) {
     return new FiguresGiven(condition, tower, sheet, sheetFrom, fuel, aircraftKg, chosen,
-        e.applied().map(a -> Recorded.happened(e, entry)), elsewhere);
+        said.event().applied().map(a -> said), elsewhere);
   }
 
   public FiguresGiven with(Event.ElsewhereReported e) {

@@ -13,7 +13,7 @@ import neatlanyard.core.log.Event;
  */
 public record Recorded<E extends Event>(E event, CrewId by, Instant at, long number) {
   /** By when it happened. @param event what the entry says */
-  static <E extends Event> Recorded<E> happened(E event, Entry entry) {
+  public static <E extends Event> Recorded<E> happened(E event, Entry entry) {
     return new Recorded<>(event, entry.by(), entry.happened(), entry.number());
   }
 

@@ -9,16 +9,25 @@ public final class Numbers {
 
   /** Thousands set apart, so many places (0 to 3), a true minus; a half is rounded up. */
   public static String written(double value, int decimals) {
+    return text(value, decimals, " ", '\u2212');
+  }
+
+  /** The same as it is typed: nothing between thousands, a hyphen for minus. */
+  public static String plain(double value, int decimals) {
+    return text(value, decimals, "", '-');
+  }
+
+  private static String text(double value, int decimals, String apart, char minus) {
     long power = POWERS[decimals];
     long scaled = Math.round(Math.abs(value) * power);
     StringBuilder text = new StringBuilder(Long.toString(scaled / power));
     for (int at = text.length() - GROUP; at > 0; at -= GROUP) {
-      text.insert(at, ' ');
+      text.insert(at, apart);
     }
     if (decimals > 0) {
       String part = Long.toString(scaled % power);
       text.append('.').append("0".repeat(decimals - part.length())).append(part);
     }
-    return value < 0 && scaled != 0 ? text.insert(0, '\u2212').toString() : text.toString();
+    return value < 0 && scaled != 0 ? text.insert(0, minus).toString() : text.toString();
   }
 }

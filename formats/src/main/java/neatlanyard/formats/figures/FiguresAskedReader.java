@@ -77,7 +77,7 @@ public final class FiguresAskedReader {
   private static final RunwayCondition DRY = new RunwayCondition(
       List.of(new Third(OptionalInt.empty(), Contaminant.DRY, OptionalInt.empty(), OptionalInt.empty())),
       Optional.empty());
-  private static final LoadSheet NO_SHEET = new LoadSheet("?", new TailId("XX"), LocalDate.EPOCH, 1,
+  private static final LoadSheet NO_SHEET = new LoadSheet("?", new TailId("XX"), LocalDate.ofEpochDay(0), 1,
       new LoadSheet.Stated(0, 0, OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty()),
       Optional.empty(), Map.of(), 0, 0, LastMinuteChange.NONE);
 

@@ -17,7 +17,7 @@ import neatlanyard.formats.text.Read;
 public final class PapersReader {
   public static final String FORMAT = "neat-lanyard/flight-papers/1";
   private static final double MOST_KG = 700_000;
-  private static final LoadSheet NOTHING = new LoadSheet("", new TailId("XX"), LocalDate.EPOCH, 1,
+  private static final LoadSheet NOTHING = new LoadSheet("", new TailId("XX"), LocalDate.ofEpochDay(0), 1,
       new LoadSheet.Stated(0, 0, OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty()),
       Optional.empty(), Map.of(), 0, 0, LastMinuteChange.NONE);
 

@@ -138,12 +138,22 @@ public final class EntryJson {
     node.put("by", entry.by().value());
     entry.seat().ifPresent(s -> node.put("seat", s.name().toLowerCase(Locale.ROOT)));
     node.put("device", entry.device());
-    node.put("kind", kind(entry.event().getClass().getSimpleName()));
-    node.set("body", MAPPER.valueToTree(entry.event()));
+    node.put("kind", kind(entry.event()));
+    node.set("body", body(entry.event()));
     node.put("previous", previous);
     String hash = Chain.sha256(Canonical.of(node.toString()));
     node.put("hash", hash);
     return new HashedEntry(Canonical.of(node.toString()), hash);
+  }
+
+  /** The kind of an event, such as "step-done". */
+  public static String kind(Event event) {
+    return kind(event.getClass().getSimpleName());
+  }
+
+  /** What an event says, as it is written. */
+  public static JsonNode body(Event event) {
+    return MAPPER.valueToTree(event);
   }
 
   /** Reads an entry as it was written. @throws IllegalArgumentException if it is not one */

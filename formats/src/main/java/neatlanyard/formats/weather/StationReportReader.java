@@ -217,7 +217,7 @@ public final class StationReportReader {
     if (!good || day == 0) {
       return Optional.empty();
     }
-    LocalDate today = LocalDate.ofInstant(now, ZoneOffset.UTC);
+    LocalDate today = now.atZone(ZoneOffset.UTC).toLocalDate();
     return Stream.of(-1, 0, 1)
         .map(m -> YearMonth.from(today).plusMonths(m))
         .filter(m -> day <= m.lengthOfMonth())

@@ -14,7 +14,8 @@ import neatlanyard.core.weather.LandingWeather;
 import neatlanyard.core.weather.Phenomenon;
 import neatlanyard.core.weather.StationReport;
 import neatlanyard.server.figures.FiguresViews.ElsewhereView;
-import neatlanyard.server.figures.FiguresViews.EndView;
+import neatlanyard.device.drawn.DrawnViews.EndView;
+import neatlanyard.device.drawn.GivenDrawn;
 import neatlanyard.server.figures.FiguresViews.ReportedView;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.problem.Problem;
@@ -65,7 +66,7 @@ class Elsewhere {
         : RunwayState.DRY;
     List<EndView> ends = fleet.fleet().airfield(e.airfield()).stream().flatMap(Airfield::ends)
         .flatMap(end -> report.wind().stream().flatMap(w -> type.stream().map(t -> EndWind.of(end, w, t, state))))
-        .map(FiguresViewer::end).toList();
+        .map(GivenDrawn::end).toList();
     return new ReportedView(report.text(), e.simulated(), reports.facts(report), ends, state.words(),
         e.landing().map(limits -> LandingWeather.of(report, limits).against()).orElse(List.of()),
         e.landing().isPresent());

@@ -5,8 +5,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.WeakHashMap;
 import java.util.function.Supplier;
+import neatlanyard.core.departure.FiguresBasis;
 import neatlanyard.core.departure.FuelStory;
-import neatlanyard.core.departure.TodaysFigures.Basis;
 import neatlanyard.core.departure.TodaysFigures;
 import neatlanyard.core.figures.FiguresAsked;
 import neatlanyard.core.fleet.CrewId;
@@ -30,9 +30,10 @@ class FiguresWork {
   }
 
   /** What a departure's figures are worked out by. Texts that changed are read anew here, so not within its lock. */
-  Basis basis(DepartureState d) {
+  FiguresBasis basis(DepartureState d) {
     FiguresDesk.Held held = desk.held(d.opened().tail().type());
-    return new Basis(held.type(), held.texts(), held.holdover(), fleet.fleet().airfield(d.opened().flight().from()));
+    return new FiguresBasis(held.type(), held.texts(), held.holdover(),
+        fleet.fleet().airfield(d.opened().flight().from()));
   }
 
   /** What an event may make another. */
@@ -57,13 +58,13 @@ class FiguresWork {
    * @param before departures of the tail that left before, the newest first; asked for only where entries differ
    */
   void workOut(DepartureDesk departure, CrewId by, Supplier<List<DepartureState>> before) {
-    Basis basis = basis(departure.state());
+    FiguresBasis basis = basis(departure.state());
     departure.note(d -> {
       if (d.tiedOff().isPresent()) {
         return Optional.empty();
       }
       Optional<Event> anew = TodaysFigures.anew(d, basis, last(departure));
-      keep(departure, TodaysFigures.asked(d, basis));
+      keep(departure, TodaysFigures.known(d).asked(basis));
       return anew;
     }, by);
     tellDifferences(departure, by, before);
@@ -75,7 +76,7 @@ class FiguresWork {
       return;
     }
     List<DepartureState> earlier = before.get();
-    Basis basis = basis(departure.state());
+    FiguresBasis basis = basis(departure.state());
     long number;
     do {
       number = departure.state().lastNumber();

@@ -1,4 +1,4 @@
-package neatlanyard.server.departure;
+package neatlanyard.device.drawn;
 
 import java.util.List;
 import java.util.Optional;
@@ -7,8 +7,8 @@ import neatlanyard.core.figures.TakeoffFigures;
 import neatlanyard.core.fleet.Runway;
 import neatlanyard.core.units.Numbers;
 import neatlanyard.core.weather.Bearing;
-import neatlanyard.server.figures.FiguresViews.IntersectionView;
-import neatlanyard.server.figures.FiguresViews.TakeoffRunwayView;
+import neatlanyard.device.drawn.DrawnViews.IntersectionView;
+import neatlanyard.device.drawn.DrawnViews.TakeoffRunwayView;
 
 /** The runway that is used as it is drawn, all places in metres from its beginning. */
 final class RunwayDrawn {
@@ -34,7 +34,7 @@ final class RunwayDrawn {
         begins + tightest.availableM(), tightest.which(), tightest.leftM(), begins + t.placeM(t.v1()),
         begins + t.placeM(t.vr()), heading(),
         from(), on.wind().alongWords(), on.wind().acrossWords(),
-        f.asked().condition().thirds().stream().map(FiguresViewer::third).toList(), intersections(),
+        f.asked().condition().thirds().stream().map(GivenDrawn::third).toList(), intersections(),
         "%s kg, by %s".formatted(Numbers.written(t.limiting().kg(), 0), t.limiting().by().words()));
   }
 

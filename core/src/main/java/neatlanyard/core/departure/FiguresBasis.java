@@ -1,0 +1,18 @@
+package neatlanyard.core.departure;
+
+import java.util.List;
+import java.util.Optional;
+import neatlanyard.core.figures.Holdover;
+import neatlanyard.core.figures.TypeFigures;
+import neatlanyard.core.fleet.Airfield;
+
+/**
+ * What there is to work the figures of a departure out by.
+ *
+ * @param type empty where none was brought in for the type
+ * @param texts SHA-256 of the texts that {@code type} and {@code holdover} were read from
+ * @param holdover the operator's; one without rows where it has none
+ * @param from the airfield of departure; empty where the fleet has it no more
+ */
+public record FiguresBasis(
+    Optional<TypeFigures> type, List<String> texts, Holdover holdover, Optional<Airfield> from) {}

@@ -1,0 +1,186 @@
+package neatlanyard.device.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.TreeMap;
+import java.util.stream.IntStream;
+import neatlanyard.core.departure.FiguresBasis;
+import neatlanyard.core.departure.FiguresKnown;
+import neatlanyard.core.figures.CriticalValues;
+import neatlanyard.core.figures.DepartureFigures;
+import neatlanyard.core.figures.entry.CriticalFigure;
+import neatlanyard.core.fleet.Airfield;
+import neatlanyard.core.fleet.Fleet;
+import neatlanyard.core.fleet.TypeId;
+import neatlanyard.device.drawn.FiguresDrawn;
+import neatlanyard.device.drawn.GivenDrawn;
+import neatlanyard.device.kept.KeptFigures;
+import neatlanyard.formats.figures.HoldoverReader;
+import neatlanyard.formats.figures.TakeoffTablesReader;
+import neatlanyard.formats.figures.TypeFiguresReader;
+import neatlanyard.formats.fleet.AirfieldWriter;
+import neatlanyard.formats.text.Doc;
+import org.testng.annotations.Test;
+import tools.jackson.core.JsonGenerator;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.SerializationContext;
+import tools.jackson.databind.ValueSerializer;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.module.SimpleModule;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** The same figures come of the same things said, by the server and in a browser's own engine. */
+public class DeviceFiguresTest {
+  private static final int DAYS = Integer.getInteger("lanyard.days", 120);
+  private static final JsonMapper JSON = JsonMapper.builder()
+      .changeDefaultPropertyInclusion(i -> i.withValueInclusion(JsonInclude.Include.NON_ABSENT))
+      .addModule(new SimpleModule().addSerializer(Enum.class, new Written())).build();
+
+  /** As the server writes constants. */
+  private static final class Written extends ValueSerializer<Enum> {
+    @Override
+    public void serialize(Enum value, JsonGenerator out, SerializationContext context) {
+      out.writeString(Doc.written(value));
+    }
+  }
+
+  /** A departure, with all that it is worked out by. */
+  private record Tried(FiguresKnown known, FiguresBasis basis, KeptFigures kept, Map<String, String> settled) {
+    /** What a device asks by: what the server sent, without what says nothing. */
+    String asked() {
+      ObjectNode asked = JSON.createObjectNode();
+      JsonNode all = JSON.valueToTree(kept);
+      for (String field : List.of("flight", "tail", "type", "day", "from", "report", "gauged", "said")) {
+        Optional.ofNullable(all.get(field)).ifPresent(v -> asked.set(field, said(v)));
+      }
+      if (kept.gauged().isPresent()) {
+        asked.putObject("gauged").put("kg", kept.gauged().get().kg()).put("within-kg", kept.gauged().get().withinKg());
+      }
+      ArrayNode figures = asked.putArray("asked");
+      for (CriticalFigure figure : CriticalFigure.values()) {
+        figures.add(Doc.written(figure));
+      }
+      asked.set("settled", JSON.valueToTree(settled));
+      return asked.toString();
+    }
+
+    private static JsonNode said(JsonNode node) {
+      if (node instanceof ObjectNode object) {
+        List.copyOf(object.propertyNames()).stream().filter(n -> object.get(n).isNull()).forEach(object::remove);
+      }
+      node.forEach(Tried::said);
+      return node;
+    }
+
+    /** What the server would say. */
+    JsonNode server() {
+      FiguresKnown.Result result = known.workOut(basis);
+      Map<CriticalFigure, CriticalValues.Value> values = result.figures().map(CriticalValues::of).orElse(Map.of());
+      Map<String, Object> answer = new LinkedHashMap<>();
+      answer.put("given", GivenDrawn.of(known.given(), List.of()));
+      answer.put("missing", result.missing());
+      result.figures().ifPresent((DepartureFigures f) -> answer.put("worked", FiguresDrawn.of(f, figure ->
+          !values.containsKey(figure) || values.get(figure).entered().equals(settled.get(Doc.written(figure))))));
+      answer.put("otherwise", settled.entrySet().stream().filter(e -> {
+        CriticalFigure figure = Doc.named(CriticalFigure.class, e.getKey());
+        return values.containsKey(figure) && !values.get(figure).entered().equals(e.getValue());
+      }).map(Map.Entry::getKey).toList());
+      return JSON.valueToTree(answer);
+    }
+  }
+
+  private static List<Tried> days(long seed, String type, Airfield from, KeptFigures.Texts texts) throws IOException {
+    FiguresBasis basis = new FiguresBasis(Optional.of(TypeFiguresReader.read(texts.typeFigures(),
+        of -> Optional.of(TakeoffTablesReader.read(texts.takeoffTables()).orThrow("tables"))).orThrow(type)), List.of(),
+        HoldoverReader.read(texts.holdover()).orThrow("holdover"), Optional.of(from));
+    Random random = new Random(seed);
+    RandomDays days = new RandomDays(seed);
+    List<Tried> all = new ArrayList<>();
+    for (int i = 0; i < DAYS / 10; i++) {
+      FiguresKnown known = days.day(from, type);
+      Map<String, String> settled = new TreeMap<>();
+      known.workOut(basis).figures().ifPresent(f -> CriticalValues.of(f).forEach((figure, v) -> {
+        if (random.nextInt(4) > 0) {
+          settled.put(Doc.written(figure), random.nextInt(6) > 0 ? v.entered() : "777");
+        }
+      }));
+      all.add(new Tried(known, basis, KeptFigures.of(1, known, texts), settled));
+    }
+    return all;
+  }
+
+  /** Compiled for the browser, and run by the engine that Chromium has too. */
+  @Test
+  public void a_device_works_out_and_draws_what_the_server_does() throws IOException, InterruptedException {
+    Fleet fleet = RandomDays.fleet();
+    List<Tried> all = new ArrayList<>();
+    ArrayNode asked = JSON.createArrayNode();
+    long seed = Long.getLong("lanyard.seed", 20_270_114);
+    for (String type : List.of("dovrin-46", "halyard-210")) {
+      for (Airfield from : fleet.airfields().subList(0, 5)) {
+        KeptFigures.Texts texts = new KeptFigures.Texts(RandomDays.text("figures/" + type + ".yaml"),
+            RandomDays.text("figures/" + type + "-take-off.yaml"), RandomDays.text("figures/holdover.yaml"),
+            AirfieldWriter.write(from, fleet));
+        List<Tried> here = days(seed++, type, from, texts);
+        ObjectNode group = asked.addObject();
+        group.set("texts", JSON.valueToTree(texts));
+        ArrayNode one = group.putArray("all");
+        here.forEach(t -> one.add(t.asked()));
+        all.addAll(here);
+      }
+    }
+    List<JsonNode> answers = inTheBrowsersEngine(asked);
+    assertThat(answers).hasSameSizeAs(all);
+    for (int i = 0; i < all.size(); i++) {
+      assertThat(otherwise(all.get(i).server(), answers.get(i), "")).as("%s", all.get(i).asked()).isEmpty();
+    }
+    assertThat(answers.stream().filter(a -> a.has("worked")).count()).as("worked out").isGreaterThan(all.size() / 2);
+    assertThat(answers.stream().filter(a -> a.has("worked") && a.get("worked").has("runway")).count())
+        .as("with a take-off").isGreaterThan(all.size() / 4);
+    assertThat(answers.stream().filter(a -> !a.get("otherwise").isEmpty()).count()).isGreaterThan(all.size() / 5);
+  }
+
+  /** Where a device says otherwise. */
+  private static List<String> otherwise(JsonNode server, JsonNode device, String at) {
+    if (server.isNumber() && device.isNumber() && server.doubleValue() == device.doubleValue()) {
+      return List.of();
+    }
+    boolean sameKind = server.getNodeType() == device.getNodeType() && server.size() == device.size();
+    if (sameKind && server instanceof ObjectNode) {
+      return server.propertyNames().stream().flatMap(n ->
+          otherwise(server.get(n), device.path(n), at + "/" + n).stream()).toList();
+    }
+    if (sameKind && server instanceof ArrayNode) {
+      return IntStream.range(0, server.size()).boxed().flatMap(i ->
+          otherwise(server.get(i), device.get(i), at + "/" + i).stream()).toList();
+    }
+    return server.equals(device) ? List.of() : List.of("%s: server %s, device %s".formatted(at, server, device));
+  }
+
+  private static List<JsonNode> inTheBrowsersEngine(ArrayNode asked) throws IOException, InterruptedException {
+    Path root = Path.of(System.getProperty("lanyard.root", ".."), "device");
+    Path folder = Files.createTempDirectory("figures");
+    Path in = folder.resolve("asked.json");
+    Path out = folder.resolve("answered.json");
+    Files.writeString(in, asked.toString());
+    Process node = new ProcessBuilder("node", root.resolve("src/test/js/figures.mjs").toString(),
+        root.resolve("target/browser/figures.js").toString(), in.toString(), out.toString())
+        .redirectErrorStream(true).start();
+    String said = new String(node.getInputStream().readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
+    assertThat(node.waitFor()).as(said).isZero();
+    List<JsonNode> answers = new ArrayList<>();
+    JSON.readTree(Files.readString(out)).forEach(answers::add);
+    return answers;
+  }
+}
