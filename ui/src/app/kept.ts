@@ -3,9 +3,9 @@ import { clear, createStore, entries, set } from 'idb-keyval'
 
 /**
  * What a device without a network still shows: who is signed in, the list, and each departure that was opened on
- * it with its figures.
+ * it with its figures, and with what it works them out by itself from then on.
  */
-const KEPT = ['me', 'departures', 'departure', 'figures']
+const KEPT = ['me', 'departures', 'departure', 'figures', 'figures-kept', 'figures-text']
 
 /** Set by the build: another for each form of what the server says. */
 declare const SHAPE: string

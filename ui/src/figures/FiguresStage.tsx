@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import type { FigureView, FiguresView, PartView, WorkedView } from '../api.gen'
 import { Action } from '../app/Action'
 import { Fetching } from '../app/Fetching'
@@ -43,11 +43,23 @@ const choicesOf = (f: FigureView, figures: FiguresView | undefined): string[] =>
   return f.figure === 'intersection' && used ? ['FULL', ...(c.intersections[used] ?? [])] : []
 }
 
+/** The server's figures, or what came of those on this device since. */
+const withHere = (told: FiguresView | undefined, here: Live['here']): FiguresView | undefined =>
+  told && here
+    ? {
+        ...told,
+        given: { ...here.given, fuelRead: told.given.fuelRead },
+        missing: here.missing,
+        changed: [],
+        worked: here.worked,
+      }
+    : told
+
 /** The figures on which the take-off depends: what they are worked out from, and each entered by two, alone. */
 export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStageProps) => {
   const { view, seat, me, outbox } = live
   const query = useFigures(live)
-  const figures = query.data
+  const figures = useMemo(() => withHere(query.data, live.here), [query.data, live.here])
   const all = Object.values(view.progress.figures)
   const tiedOff = view.progress.tiedOff !== undefined
   const seatsOf = new Map(parts.flatMap((p) => p.items.map((i) => [i.id, i.seats] as const)))
@@ -152,6 +164,12 @@ export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStagePr
       {figures && figures.missing.length > 0 && (
         <p className={classes.soft} role="status">
           {figures.missing.join(' ')}
+        </p>
+      )}
+      {live.here && (
+        <p className={classes.soft} role="status">
+          Worked out on this device, without the network, from what was said here.{' '}
+          {asked === 0 ? 'All that was agreed still comes out.' : `${asked} to be entered again.`}
         </p>
       )}
       {figures && figures.changed.length > 0 && (

@@ -48,6 +48,8 @@ export interface OutboxState {
   refused: readonly Refused[]
   /** How many words this browser would not keep. @default 0 */
   unkept?: number
+  /** Whether nobody answered when this page sent last, though its stream may seem to stand. @default false */
+  unanswered?: boolean
 }
 
 export type OutboxEvent =
@@ -67,6 +69,9 @@ const without = <T>(all: readonly T[], id: (t: T) => string, gone: string): read
 const known = (s: OutboxState, id: string): boolean =>
   s.waiting.some((w) => w.id === id) || s.taken.some((t) => t.id === id) || s.refused.some((r) => r.event.id === id)
 
+/** Another tab may have sent what this one could not. */
+const ANSWERED = { unanswered: undefined }
+
 /** Each tab hears of each event, maybe twice: the second time changes nothing. */
 export const reduceOutbox = (s: OutboxState, e: OutboxEvent): OutboxState => {
   switch (e.type) {
@@ -81,6 +86,7 @@ export const reduceOutbox = (s: OutboxState, e: OutboxEvent): OutboxState => {
         ...s,
         waiting: without(s.waiting, (w) => w.id, id),
         taken: [...s.taken, { id, deviceAt, kind, body, number: e.number }].slice(-MOST_TAKEN),
+        ...ANSWERED,
       }
     }
     case 'refused':
@@ -89,6 +95,7 @@ export const reduceOutbox = (s: OutboxState, e: OutboxEvent): OutboxState => {
         ...s,
         waiting: without(s.waiting, (w) => w.id, e.event.id),
         refused: [...s.refused, { event: e.event, ...e.refusal }],
+        ...ANSWERED,
       }
     case 'dismissed':
       return { ...s, refused: without(s.refused, (r) => r.event.id, e.id) }
@@ -275,10 +282,12 @@ export class Outbox {
           Math.min(LONGEST_ANSWER_MS, ANSWER_MS * 2 ** this.tries),
         )
         if (!answers?.length) throw new Problem(0, 'no-answer', 'The server said nothing of it.', 'It is sent again.')
+        this.heard(true)
         await this.answered(some, answers)
         this.tries = 0
       } catch (thrown) {
         const problem = asProblem(thrown)
+        this.heard(problem.status > 0)
         if (worthTryingAgain(problem)) {
           this.timer = setTimeout(() => void this.send(), Math.min(15_000, 500 * 2 ** this.tries++))
           return
@@ -288,6 +297,10 @@ export class Outbox {
         await this.answered(some, [{ refused: { code, what, tryThis, faults } }])
       }
     }
+  }
+
+  private heard(somebody: boolean): void {
+    if ((this.state.unanswered ?? false) === somebody) this.become({ ...this.state, unanswered: !somebody })
   }
 
   /** @param answers one for each of the first of these events */

@@ -5,6 +5,7 @@ import { ask, type Problem } from '../app/api'
 import { addSamples, samplesLost } from './samples'
 import { deviceName, outboxOf, type Outbox, type OutboxState } from './outbox'
 import type { RaisedHere } from './looseEnds'
+import { useFiguresHere, withFiguresHere, type WorkedHere } from './figuresHere'
 import { withUnsent, type Who } from './overlay'
 import { changed } from './progress'
 import { sendPhotos } from './photos'
@@ -18,7 +19,9 @@ export interface Live {
   seat: SeatView['seat'] | ''
   outbox: Outbox
   out: OutboxState
-  /** Whether the live stream stands. */
+  /** Figures worked out on this device; nothing while the server's stand. */
+  here: WorkedHere | undefined
+  /** Whether the live stream stands, and the server answered when something was said last. */
   connected: boolean
 }
 
@@ -106,6 +109,11 @@ export const useDeparture = (id: string, me: Me): { live?: Live; problem?: Probl
     return withUnsent(query.data, out.waiting, out.taken, who)
   }, [query.data, out, me.id, me.name, seat])
 
+  const answered = connected && !out.unanswered
+  const here = useFiguresHere(said?.view, out, answered)
+  const progress = said && here && withFiguresHere(said.view.progress, here)
+
   if (!query.data || (query.error && query.error.status > 0)) return { problem: query.error ?? undefined }
-  return { live: { ...said!, me, seat, outbox, out, connected } }
+  const view = progress ? { ...said!.view, progress } : said!.view
+  return { live: { ...said!, view, here, me, seat, outbox, out, connected: answered } }
 }

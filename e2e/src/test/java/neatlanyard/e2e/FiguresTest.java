@@ -5,10 +5,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.ColorScheme;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import org.testng.annotations.Test;
 
 /** Figures planned by two people, each at a device of their own, from the report to what both agreed. */
@@ -128,6 +131,44 @@ public class FiguresTest extends AtTheDemo {
         "load": {"passengers": {"front": 50, "middle": 52, "aft": 48}, "holds": {"front": 1100, "aft": 1300}},
         "fuel": {"left": 5100, "right": 5100, "centre": 600}, "taxi-fuel": 200, "trip-fuel": 6900}"""
         .formatted(day).replace("\n", " ");
+  }
+
+  /** Snow is reported by voice while the link is down: the device says what that makes of the figures. */
+  @Test
+  public void without_a_network_a_device_works_the_figures_out_itself() throws Exception {
+    Crew wren = Crew.keeping(browser, app, "Wren Adeyo", ColorScheme.DARK);
+    Set<String> kept = ConcurrentHashMap.newKeySet();
+    wren.page.onRequestFinished(r -> kept.add(r.url().replaceFirst(".*/figures", "")));
+    wren.takeSeat("right").cutCard();
+    Crew ida = Crew.in(browser, app, "Ida Marsk", ColorScheme.LIGHT).takeSeat("left");
+    wren.stage("Figures");
+    ida.stage("Figures");
+    Papers.give(wren);
+    Papers.DRY.agreed(wren, ida);
+    wren.until(25_000, () -> kept.contains("/kept") && kept.stream().filter(u -> u.startsWith("/texts/")).count() == 3);
+    wren.page.waitForFunction("() => navigator.serviceWorker.ready.then(() => true)");
+
+    wren.page.context().route("**/api/**", Route::abort);
+    wren.page.context().setOffline(true);
+    Papers.reported(wren, "frost 5", "frost 5", "wet-snow 3");
+    assertThat(wren.page.getByText("Worked out on this device, without the network")).isVisible();
+    assertThat(wren.button("Runway 5/5/3")).isVisible();
+    Papers.stands(wren, "v1", "open");
+    assertThat(Papers.cell(wren, "v1")).containsText("again, another now, as this device worked it out");
+    assertThat(wren.tag("Enter again: V1; another now")).isVisible();
+    Papers.stands(wren, "takeoff-weight", "agreed");
+    assertThat(wren.page.locator("main")).not().containsText("89");
+    wren.picture("figures-offline-night");
+    wren.readable();
+    Papers.enter(wren, "v1", "89");
+    Papers.stands(wren, "v1", "covered");
+
+    wren.page.context().unroute("**/api/**");
+    wren.page.context().setOffline(false);
+    Papers.stands(ida, "v1", "covered");
+    Papers.enter(ida, "v1", "89");
+    Papers.stands(wren, "v1", "agreed");
+    assertThat(wren.page.getByText("Worked out on this device")).not().isVisible();
   }
 
   @Test

@@ -121,7 +121,7 @@ final class DeviceFigures {
         doc.of("from", AirfieldId::new, "QXXX"),
         doc.has("report") ? doc.inner("report", DeviceFigures::report) : Optional.empty(), given,
         doc.has("gauged") ? doc.inner("gauged", d -> new GaugedFuel(d.number("kg", 0, 1e6),
-        d.number("within-kg", 0, 1e6))) : Optional.empty()),
+        d.number("withinKg", 0, 1e6))) : Optional.empty()),
         new HashSet<>(doc.values("asked", Function.identity(), "")),
         doc.inner("settled", DeviceFigures::settled).orElse(Map.of()));
   }

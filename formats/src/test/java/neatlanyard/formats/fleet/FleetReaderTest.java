@@ -2,10 +2,16 @@ package neatlanyard.formats.fleet;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
+import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.Fleet;
 import neatlanyard.core.fleet.Flight;
+import neatlanyard.core.fleet.Outbound;
 import neatlanyard.formats.text.Fault;
 import neatlanyard.formats.text.Read;
 import org.testng.annotations.Test;
@@ -110,5 +116,18 @@ public class FleetReaderTest {
         "line 5, column 59: 'toda-m' is the run and a clearway of up to half of it: 2000 to 3000.",
         "line 5, column 73: 'asda-m' is the run and the stopway: not less than 2000.",
         "line 6, column 125: C lies 2000 m from the beginning of a run of 2000 m.");
+  }
+
+  /** As a device is sent the one it leaves from. */
+  @Test
+  public void an_airfield_that_is_written_reads_as_it_was_but_for_its_alternate() throws IOException {
+    Fleet fleet = FleetReader.read(Files.readString(Path.of(System.getProperty("lanyard.root", ".."), "demo",
+        "fleet.yaml"))).orThrow("fleet");
+    for (Airfield a : fleet.airfields()) {
+      assertThat(FleetReader.read(AirfieldWriter.write(a, fleet)).orThrow("one").airfields()).containsExactly(
+          new Airfield(a.id(), a.name(), a.latitudeDeg(), a.longitudeDeg(), a.elevationFt(), a.zone(),
+          a.variationDeg(), a.runways(),
+          new Outbound(a.outbound().landing(), Optional.empty(), a.outbound().minimumFt())));
+    }
   }
 }

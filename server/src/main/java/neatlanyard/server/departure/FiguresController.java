@@ -6,6 +6,7 @@ import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.log.Event;
 import neatlanyard.core.log.Proposal;
+import neatlanyard.device.kept.KeptViews.KeptFigures;
 import neatlanyard.formats.figures.PapersReader;
 import neatlanyard.formats.text.Read;
 import neatlanyard.server.departure.DepartureViews.Accepted;
@@ -13,6 +14,7 @@ import neatlanyard.server.figures.FiguresViews.DeviceForm;
 import neatlanyard.server.figures.FiguresViews.ElsewhereForm;
 import neatlanyard.server.figures.FiguresViews.FiguresView;
 import neatlanyard.server.figures.FiguresViews.SheetForm;
+import neatlanyard.server.figures.FiguresViews.TextView;
 import neatlanyard.server.figures.LoadSheetService;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
@@ -34,9 +36,11 @@ class FiguresController {
   private final InstantSource clock;
   private final HeavyWork heavy;
   private final Elsewhere elsewhere;
+  private final FiguresKeeping keeping;
 
   FiguresController(Departures departures, FiguresViewer viewer, LoadSheetService sheets, InstantSource clock,
-      HeavyWork heavy, Elsewhere elsewhere) {
+      HeavyWork heavy, Elsewhere elsewhere, FiguresKeeping keeping) {
+    this.keeping = keeping;
     this.departures = departures;
     this.viewer = viewer;
     this.sheets = sheets;
@@ -49,6 +53,18 @@ class FiguresController {
   @GetMapping("/api/departures/{id}/figures")
   FiguresView figures(@PathVariable String id) {
     return viewer.view(departures.state(id));
+  }
+
+  /** What they rest on, for a device to work them out by itself while it has no network. */
+  @GetMapping("/api/departures/{id}/figures/kept")
+  KeptFigures kept(@PathVariable String id) {
+    return keeping.of(departures.state(id));
+  }
+
+  /** A text in force by which they are worked out; it never changes. @param sha256 as what is kept names it */
+  @GetMapping("/api/departures/{id}/figures/texts/{sha256}")
+  TextView text(@PathVariable String id, @PathVariable String sha256) {
+    return new TextView(keeping.text(departures.state(id), sha256));
   }
 
   /** Takes the latest load sheet that was sent for the flight. */

@@ -49,9 +49,14 @@ public class FiguresDesk {
    *
    * @param type empty until its tables and its figures were brought in
    * @param holdover the operator's; without rows where none were brought in
-   * @param texts SHA-256 of the texts it was read from
+   * @param inForce the texts it was read from
    */
-  public record Held(Optional<TypeFigures> type, Holdover holdover, List<String> texts) {}
+  public record Held(Optional<TypeFigures> type, Holdover holdover, List<FiguresTexts.Text> inForce) {
+    /** SHA-256 of the texts. */
+    public List<String> texts() {
+      return inForce.stream().map(FiguresTexts.Text::sha256).toList();
+    }
+  }
 
   public Held held(TypeId type) {
     return held.computeIfAbsent(type, this::read);
@@ -64,7 +69,7 @@ public class FiguresDesk {
     return new Held(figures.map(t -> TypeFiguresReader.read(t.content(), of -> tables.map(FiguresDesk::tables))
         .orThrow("the figures of the type " + type)),
         times.map(t -> HoldoverReader.read(t.content()).orThrow("the holdover times")).orElse(Holdover.NONE),
-        Stream.of(figures, tables, times).flatMap(Optional::stream).map(FiguresTexts.Text::sha256).toList());
+        Stream.of(figures, tables, times).flatMap(Optional::stream).toList());
   }
 
   private static TakeoffTablesReader.Tables tables(FiguresTexts.Text text) {

@@ -101,6 +101,8 @@ public final class FiguresViews {
   public record FiguresTextView(
       String kind, String type, String edition, String by, Instant at, String sha256) {}
 
+  public record TextView(String text) {}
+
   public record DeviceForm(@Nullable String device) {}
 
   /** @param text typed over; left out, the station service is asked */

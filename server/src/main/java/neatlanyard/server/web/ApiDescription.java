@@ -10,6 +10,8 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import neatlanyard.core.fleet.Code;
 import neatlanyard.core.fleet.RefusalCode;
+import neatlanyard.device.drawn.DrawnViews;
+import neatlanyard.device.kept.KeptViews;
 import neatlanyard.formats.text.Doc;
 import neatlanyard.server.controls.ControlViews;
 import neatlanyard.server.departure.DepartureViews;
@@ -31,8 +33,8 @@ import org.springframework.context.annotation.Configuration;
 @Configuration
 class ApiDescription {
   private static final List<Class<?>> VIEWS = List.of(
-      CardViews.class, ControlViews.class, DepartureViews.class, FiguresViews.class, FleetViews.class,
-      RecordViews.class, SopViews.class, TechViews.class, PhotoViews.class, WeatherViews.class);
+      CardViews.class, ControlViews.class, DepartureViews.class, DrawnViews.class, FiguresViews.class, FleetViews.class,
+      KeptViews.class, RecordViews.class, SopViews.class, TechViews.class, PhotoViews.class, WeatherViews.class);
 
   /** Every reason there is, of the rules and of the server. */
   private static final List<String> CODES = Stream.<Code>concat(

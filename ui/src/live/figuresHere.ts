@@ -1,0 +1,192 @@
+import { skipToken, useQueries, useQuery } from '@tanstack/react-query'
+import { useEffect, useMemo, useState } from 'react'
+import type {
+  DepartureView,
+  FigureView,
+  GivenView,
+  KeptFigures,
+  Progress,
+  TagView,
+  TextView,
+  WorkedView,
+} from '../api.gen'
+import { ask, type Problem } from '../app/api'
+import type { OutboxState } from './outbox'
+
+/** What came of what is given, worked out on this device. */
+export interface WorkedHere {
+  given: GivenView
+  missing: string[]
+  worked?: WorkedView
+  /** Figures that were agreed and come out otherwise now. */
+  otherwise: FigureView['figure'][]
+}
+
+export interface Ask {
+  /** Figures of the type, take-off tables, holdover times, airfield. */
+  texts: [string, string, string, string]
+  asked: string
+}
+
+export interface Answer {
+  asked: string
+  worked?: WorkedHere
+  failed?: string
+}
+
+/** Words on which figures rest. */
+const RESTS_ON = [
+  'runway-reported',
+  'tower-wind-said',
+  'load-sheet-taken',
+  'load-sheet-changed',
+  'takeoff-chosen',
+  'de-iced',
+]
+
+/** What was said here of it and the server has not worked with yet, in order. */
+const saidSince = (out: OutboxState, number: number): { kind: string; body: Record<string, unknown> }[] =>
+  [...out.taken.filter((t) => t.number > number), ...out.waiting]
+    .filter((e) => RESTS_ON.includes(e.kind))
+    .map(({ kind, body }) => ({ kind, body }))
+
+/** What the rules are asked: what the server told last, what was said since, and which values must not be shown. */
+export const askedOf = (kept: KeptFigures, out: OutboxState, figures: Progress['figures']): string | undefined => {
+  const since = saidSince(out, kept.number)
+  if (since.length === 0) return undefined
+  const { flight, tail, type, day, from, report, gauged } = kept
+  const settled = Object.fromEntries(
+    Object.values(figures).flatMap((f) => {
+      const value = f.value ?? (f.standing === 'differs' ? f.difference?.expected : undefined)
+      return value === undefined ? [] : [[f.figure, value]]
+    }),
+  )
+  const all = {
+    flight,
+    tail,
+    type,
+    day,
+    from,
+    report,
+    gauged,
+    said: [...kept.said, ...since],
+    asked: Object.keys(figures),
+    settled,
+  }
+  return JSON.stringify(all, (_, value: unknown) => value ?? undefined)
+}
+
+const AGAIN = 'another now, as this device worked it out'
+
+const LIMIT = 'limit/'
+
+const hung = (
+  progress: Progress,
+  key: string,
+  title: string,
+  closes: string,
+  steps: string[],
+  all: number,
+): TagView => ({
+  key,
+  title,
+  closes,
+  steps,
+  all,
+  detail: '',
+  stage: 'figures',
+  due: progress.beads.find((b) => b.stage === 'figures')?.title ?? '',
+  go: 'figures',
+  open: [],
+  by: '',
+  hand: '',
+  late: false,
+  mayStay: true,
+  outside: false,
+})
+
+/** What comes out otherwise is open again and hangs, as it will once the server has worked it out; so do limits. */
+export const withFiguresHere = (progress: Progress, here: WorkedHere): Progress => {
+  const again = here.otherwise.flatMap((f) => progress.figures[f] ?? []).filter((f) => f.value !== undefined)
+  const figures = { ...progress.figures }
+  for (const f of again)
+    figures[f.figure] = { ...f, standing: 'open', entries: [], value: undefined, taken: '', again: AGAIN }
+  const tags = here.worked ? progress.tags.filter((t) => !t.key.startsWith(LIMIT)) : [...progress.tags]
+  for (const l of here.worked?.limits ?? [])
+    if (!l.held)
+      tags.push(hung(progress, LIMIT + l.what, l.words, 'It holds with another choice, load or runway.', [], 1))
+  if (again.length > 0) {
+    const names = again.map((f) => f.words).join(', ')
+    const steps = [...new Set(again.map((f) => f.step))]
+    tags.push(
+      hung(progress, 'figure/here', `Enter again: ${names}; ${AGAIN}`, 'Both enter it again.', steps, again.length),
+    )
+  }
+  return { ...progress, figures, tags }
+}
+
+/** One for all departures that are looked at, once it is needed. */
+let worker: Worker | undefined
+
+const workOut = (question: Ask, told: (a: Answer) => void): (() => void) => {
+  worker ??= new Worker(new URL('./figures.worker.ts', import.meta.url), { type: 'module' })
+  const hear = ({ data }: MessageEvent<Answer>) => {
+    if (data.asked === question.asked) told(data)
+  }
+  worker.addEventListener('message', hear)
+  worker.postMessage(question)
+  return () => worker?.removeEventListener('message', hear)
+}
+
+/**
+ * Figures worked out on this device while it has no network, once something was said here on which they rest. What
+ * they are worked out by is kept beforehand.
+ */
+export const useFiguresHere = (
+  view: DepartureView | undefined,
+  out: OutboxState,
+  connected: boolean,
+): WorkedHere | undefined => {
+  const id = view?.header.id ?? ''
+  const figures = view?.progress.figures
+  const kept = useQuery<KeptFigures, Problem>({
+    queryKey: ['figures-kept', id],
+    queryFn:
+      figures && Object.keys(figures).length > 0
+        ? () => ask<KeptFigures>('GET', `/api/departures/${id}/figures/kept`)
+        : skipToken,
+    staleTime: Infinity,
+    retry: (n, p) => p.status === 0 && n < 20,
+    retryDelay: 1500,
+  })
+  const { data, refetch } = kept
+  const newest = Math.max(view?.progress.figuresNumber ?? 0, view?.progress.cardKey ?? 0)
+  const old = connected && data !== undefined && data.number < newest
+  useEffect(() => {
+    if (old) void refetch()
+  }, [old, newest, refetch])
+  const texts = useQueries({
+    queries: [data?.texts.typeFigures, data?.texts.takeoffTables, data?.texts.holdover].map((sha256) => ({
+      queryKey: ['figures-text', sha256 ?? ''],
+      queryFn: sha256 ? () => ask<TextView>('GET', `/api/departures/${id}/figures/texts/${sha256}`) : skipToken,
+      staleTime: Infinity,
+      gcTime: Infinity,
+    })),
+    combine: (all) =>
+      data && all.every((q, i) => q.data ?? Object.values(data.texts)[i] === '')
+        ? all.map((q) => q.data?.text ?? '')
+        : undefined,
+  })
+  const asked = useMemo(
+    () => (connected || !data || !figures ? undefined : askedOf(data, out, figures)),
+    [connected, data, out, figures],
+  )
+  const [answer, setAnswer] = useState<Answer>()
+  const airfield = data?.airfield ?? ''
+  useEffect(() => {
+    if (!asked || !texts) return undefined
+    const [type = '', tables = '', holdover = ''] = texts
+    return workOut({ texts: [type, tables, holdover, airfield], asked }, setAnswer)
+  }, [asked, texts, airfield])
+  return asked && answer?.asked === asked ? answer.worked : undefined
+}
