@@ -4,8 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -21,17 +23,24 @@ import neatlanyard.core.figures.DepartureFigures;
 import neatlanyard.core.figures.entry.CriticalFigure;
 import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.Fleet;
-import neatlanyard.core.fleet.TypeId;
+import neatlanyard.core.log.Event;
+import neatlanyard.core.weather.StationReport;
 import neatlanyard.device.drawn.FiguresDrawn;
 import neatlanyard.device.drawn.GivenDrawn;
+import neatlanyard.device.drawn.ReportDrawn;
 import neatlanyard.device.kept.KeptViews.KeptFigures;
 import neatlanyard.device.kept.KeptViews.KeptTexts;
 import neatlanyard.device.kept.KeptViews;
 import neatlanyard.formats.figures.HoldoverReader;
+import neatlanyard.formats.figures.PapersReader;
 import neatlanyard.formats.figures.TakeoffTablesReader;
 import neatlanyard.formats.figures.TypeFiguresReader;
 import neatlanyard.formats.fleet.AirfieldWriter;
+import neatlanyard.formats.record.EntryJson;
 import neatlanyard.formats.text.Doc;
+import neatlanyard.formats.text.Fault;
+import neatlanyard.formats.text.Read;
+import neatlanyard.formats.weather.StationReportReader;
 import org.testng.annotations.Test;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.databind.JsonNode;
@@ -136,10 +145,9 @@ public class DeviceFiguresTest {
             RandomDays.text("figures/" + type + "-take-off.yaml"), RandomDays.text("figures/holdover.yaml"),
             AirfieldWriter.write(from, fleet));
         List<Tried> here = days(seed++, type, from, texts);
-        ObjectNode group = asked.addObject();
-        group.set("texts", JSON.valueToTree(texts));
-        ArrayNode one = group.putArray("all");
-        here.forEach(t -> one.add(t.asked()));
+        here.forEach(t -> asked.addObject().put("figures", t.asked()));
+        ((ObjectNode) asked.get(asked.size() - here.size())).putArray("basis").add(texts.typeFigures)
+            .add(texts.takeoffTables).add(texts.holdover).add(texts.airfield);
         all.addAll(here);
       }
     }
@@ -152,6 +160,48 @@ public class DeviceFiguresTest {
     assertThat(answers.stream().filter(a -> a.has("worked") && a.get("worked").has("runway")).count())
         .as("with a take-off").isGreaterThan(all.size() / 8);
     assertThat(answers.stream().filter(a -> !a.get("otherwise").isEmpty()).count()).isGreaterThan(all.size() / 5);
+  }
+
+  @Test
+  public void what_is_typed_over_reads_as_the_server_reads_it() throws IOException, InterruptedException {
+    Instant now = Instant.parse("2027-01-14T07:40:00Z");
+    List<String> reports = new ArrayList<>();
+    JSON.readTree(Files.readString(RandomDays.DEMO.resolve("../ui/src/departure/reports.cases.json")))
+        .findValues("text").forEach(t -> reports.add(t.asString()));
+    assertThat(reports).hasSizeGreaterThanOrEqualTo(300);
+    reports.addAll(List.of("", "METAR", "METAR QTRN 140720Z 24012KTX 9000 ZZZ M02/M04 Q1003"));
+    String sheet = RandomDays.text("figures/load-sheets/today-31.json").replace("{day}", "2027-01-14");
+    List<String> sheets = List.of(sheet, sheet.replace("\"kg\"", "\"lb\""), sheet.replace("56780", "\"56,8\""), "", "{",
+        "field,value\nweights,lb\nflight,Flight 31\ntail,TL-HYB\nday,2027-01-14\nedition,2\nstates.zero-fuel,127000\n"
+        + "states.zero-fuel-percent,22.4\nfuel.left,11000\nfuel.right,11000\ntaxi-fuel,440\ntrip-fuel,15000\n",
+        "field,value\nflight,=1+1\n");
+    ArrayNode asked = JSON.createArrayNode();
+    reports.forEach(r -> asked.addObject().put("report", r).put("now", now.toString()));
+    sheets.forEach(s -> asked.addObject().put("sheet", s));
+    List<JsonNode> answers = inTheBrowsersEngine(asked);
+    for (int i = 0; i < reports.size(); i++) {
+      assertThat(words(answers.get(i))).as(reports.get(i)).isEqualTo(
+          switch (StationReportReader.read(reports.get(i), now)) {
+            case Read.Good<StationReport> good -> ReportDrawn.facts(good.value(), now);
+            case Read.Bad<StationReport> bad -> bad.faults().stream().map(Fault::words).toList();
+          });
+    }
+    for (int i = 0; i < sheets.size(); i++) {
+      JsonNode answer = answers.get(reports.size() + i);
+      switch (PapersReader.either(sheets.get(i))) {
+        case Read.Good<PapersReader.Papers> good -> assertThat(EntryJson.event("load-sheet-taken", answer.get("body")))
+            .isEqualTo(new Event.LoadSheetTaken(good.value().sheet(), good.value().fuel(), good.value().aircraftKg(),
+            "brought in by the crew"));
+        case Read.Bad<PapersReader.Papers> bad ->
+            assertThat(words(answer)).isEqualTo(bad.faults().stream().map(Fault::words).toList());
+      }
+    }
+  }
+
+  private static List<String> words(JsonNode answer) {
+    List<String> words = new ArrayList<>();
+    answer.path(answer.has("facts") ? "facts" : "faults").forEach(w -> words.add(w.asString()));
+    return words;
   }
 
   /** Where a device says otherwise. */
@@ -180,7 +230,7 @@ public class DeviceFiguresTest {
     Process node = new ProcessBuilder("node", root.resolve("src/test/js/figures.mjs").toString(),
         root.resolve("target/browser/figures.js").toString(), in.toString(), out.toString())
         .redirectErrorStream(true).start();
-    String said = new String(node.getInputStream().readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
+    String said = new String(node.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
     assertThat(node.waitFor()).as(said).isZero();
     List<JsonNode> answers = new ArrayList<>();
     JSON.readTree(Files.readString(out)).forEach(answers::add);

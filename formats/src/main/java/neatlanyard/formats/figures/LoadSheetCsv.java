@@ -18,7 +18,7 @@ public final class LoadSheetCsv {
   private static final List<String> COLUMNS = List.of("field", "value");
   private static final int MOST_ROWS = 200;
   private static final Pattern FIELD = Pattern.compile("[a-z0-9-]{1,40}(\\.[a-z0-9-]{1,40}){0,2}");
-  private static final Pattern HEADER = Pattern.compile("\\s*\"?field\"?\\s*,\\s*\"?value\"?\\s*\\R");
+  private static final Pattern HEADER = Pattern.compile("\\s*\"?field\"?\\s*,\\s*\"?value\"?\\s*[\\r\\n]");
 
   private LoadSheetCsv() {}
 

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.Function;
-import java.util.regex.MatchResult;
+import java.util.regex.Matcher;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -92,9 +92,14 @@ public record StationReportDetails(List<String> sight, List<String> unseen, List
     List<String> later = new ArrayList<>(words(found, Group.RECENT, StationReportDetails::recent));
     List<GroupMatch> shear = found.stream().filter(f -> f.group() == Group.SHEAR).toList();
     if (!shear.isEmpty()) {
-      String runways = shear.stream().flatMap(f -> RUNWAY.matcher(f.token()).results()).map(MatchResult::group)
-          .collect(Collectors.joining(", "));
-      later.add("wind shear: " + (runways.isEmpty() ? "all runways" : "runway " + runways));
+      List<String> runways = new ArrayList<>();
+      for (GroupMatch f : shear) {
+        Matcher named = RUNWAY.matcher(f.token());
+        while (named.find()) {
+          runways.add(named.group());
+        }
+      }
+      later.add("wind shear: " + (runways.isEmpty() ? "all runways" : "runway " + String.join(", ", runways)));
     }
     later.addAll(words(found, Group.SEA, f -> "sea " + f.token()));
     later.addAll(words(found, Group.RUNWAY_STATE, f -> "runway state " + f.token()));

@@ -35,6 +35,7 @@ import neatlanyard.core.state.DepartureState;
 import neatlanyard.core.walkaround.WalkTime;
 import neatlanyard.core.weather.Phenomenon;
 import neatlanyard.core.weather.Sun;
+import neatlanyard.device.drawn.ReportDrawn;
 import neatlanyard.formats.text.Doc;
 import neatlanyard.server.departure.DepartureViews.AxisView;
 import neatlanyard.server.departure.DepartureViews.CardView;
@@ -176,7 +177,7 @@ class DepartureViewer {
   private DayView day(DepartureState d, Day day) {
     String weather = Stream.concat(
             day.report().weather().stream().map(Phenomenon::words),
-            day.report().temperatureC().stream().mapToObj(Reports::degrees))
+            day.report().temperatureC().stream().mapToObj(ReportDrawn::degrees))
         .collect(java.util.stream.Collectors.joining(", "));
     return new DayView(
         day.report().text(), day.simulatedReport(), reports.facts(day.report()), day.dark(), light(d, day), weather,

@@ -1,15 +1,10 @@
 package neatlanyard.server.weather;
 
-import java.time.Duration;
 import java.time.InstantSource;
-import java.util.ArrayList;
 import java.util.List;
-import neatlanyard.core.units.Units;
-import neatlanyard.core.weather.Phenomenon;
 import neatlanyard.core.weather.StationReport;
-import neatlanyard.core.weather.Wind;
+import neatlanyard.device.drawn.ReportDrawn;
 import neatlanyard.formats.text.Read;
-import neatlanyard.formats.weather.StationReportDetails;
 import neatlanyard.formats.weather.StationReportReader;
 import neatlanyard.server.problem.Problem;
 import org.springframework.stereotype.Service;
@@ -17,9 +12,6 @@ import org.springframework.stereotype.Service;
 /** Reads reports and puts them into words. */
 @Service
 public class Reports {
-  /** Reports come each half hour; older than this, one was missed. Common practice, no source. */
-  private static final Duration OLD = Duration.ofMinutes(75);
-
   private final InstantSource clock;
 
   Reports(InstantSource clock) {
@@ -34,43 +26,8 @@ public class Reports {
     };
   }
 
-  /**
-   * The report in words: wind, visibility, weather, cloud, temperature, pressure in both units, what it does not say,
-   * what was and will be, age.
-   */
-  public List<String> facts(StationReport r) {
-    StationReportDetails besides = StationReportDetails.of(r, clock.instant());
-    List<String> facts = new ArrayList<>();
-    facts.add("wind " + r.wind().map(Wind::words).orElse("not reported"));
-    r.visibilityM().ifPresent(v ->
-        facts.add(v >= 10_000 ? "visibility 10 km or more" : "visibility %d m".formatted(v)));
-    facts.addAll(besides.sight());
-    r.weather().stream().map(Phenomenon::words).forEach(facts::add);
-    r.clouds().forEach(c -> c.baseFt().ifPresent(b -> facts.add("%s %d ft%s".formatted(
-        cover(c.amount()), b, c.kind().isEmpty() || c.kind().equals("///") ? "" : " " + c.kind()))));
-    r.temperatureC().ifPresent(t -> facts.add(degrees(t)));
-    r.dewPointC().ifPresent(t -> facts.add("dew point " + degrees(t)));
-    r.qnhHpa().ifPresent(q -> facts.add("%.0f hPa, %.2f inHg".formatted(q, Units.inHgFromHpa(q))));
-    facts.addAll(besides.unseen());
-    facts.addAll(besides.later());
-    Duration age = r.age(clock.instant());
-    facts.add(age.isNegative() ? "dated in the future" : age.toMinutes() + " min old"
-        + (age.compareTo(OLD) > 0 ? ": ask for a newer one" : ""));
-    return facts;
-  }
-
-  /** Degrees Celsius as crews read them. */
-  public static String degrees(int c) {
-    return (c < 0 ? "−" : "") + Math.abs(c) + " °C";
-  }
-
-  private static String cover(String amount) {
-    return switch (amount) {
-      case "FEW" -> "few at";
-      case "SCT" -> "scattered at";
-      case "BKN" -> "broken at";
-      case "OVC" -> "overcast at";
-      default -> "vertical visibility";
-    };
+  /** The report in words, see {@link ReportDrawn#facts}. */
+  public List<String> facts(StationReport report) {
+    return ReportDrawn.facts(report, clock.instant());
   }
 }
