@@ -197,7 +197,10 @@ declare module '@tanstack/react-router' {
 }
 
 const client = new QueryClient({
-  defaultOptions: { queries: { refetchOnWindowFocus: false, gcTime: Infinity, networkMode: 'always' } },
+  defaultOptions: {
+    queries: { refetchOnWindowFocus: false, gcTime: Infinity, networkMode: 'always' },
+    mutations: { networkMode: 'always' },
+  },
 })
 await keepQueries(client)
 void resumePhotos()

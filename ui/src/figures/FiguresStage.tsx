@@ -212,6 +212,7 @@ export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStagePr
               figures={figures}
               disabled={disabled}
               onTaken={() => setPanel((p) => (p === 'sheet' ? '' : p))}
+              onRead={say('load-sheet-taken', 'the load sheet')}
               onChanged={say('load-sheet-changed', 'the change by hand')}
               onBack={back}
             />

@@ -6,6 +6,7 @@ import { Action } from '../app/Action'
 import { ask, type Problem } from '../app/api'
 import { ProblemNotice } from '../app/Notice'
 import { ChangeByHand } from './ChangeByHand'
+import { sheetHere } from '../live/here'
 import { deviceName } from '../live/outbox'
 import classes from './Figures.module.css'
 
@@ -14,20 +15,29 @@ interface SheetPanelProps {
   figures: FiguresView
   disabled: boolean
   onTaken: () => void
+  /** A sheet that this device has read, where nobody answers. */
+  onRead: (body: Record<string, unknown>) => void
   onChanged: (body: Record<string, unknown>) => void
   onBack: () => void
 }
 
 /** The load sheet as it was received, and the ways to get one. */
-export const SheetPanel = ({ departure, figures, disabled, onTaken, onChanged, onBack }: SheetPanelProps) => {
+export const SheetPanel = ({ departure, figures, disabled, onTaken, onRead, onChanged, onBack }: SheetPanelProps) => {
   const [text, setText] = useState<string>()
   const [changing, setChanging] = useState(false)
   const take = useMutation<unknown, Problem, string | undefined>({
     mutationFn: (sheet) =>
       sheet === undefined
         ? ask('POST', `/api/departures/${departure}/load-sheet`, { device: deviceName() })
-        : ask('POST', `/api/departures/${departure}/load-sheet-text`, { device: deviceName(), text: sheet }),
-    onSuccess: onTaken,
+        : ask('POST', `/api/departures/${departure}/load-sheet-text`, { device: deviceName(), text: sheet }).then(
+            onTaken,
+            async (p: Problem) => {
+              if (p.status !== 0) throw p
+              await sheetHere(sheet)
+              onRead({ text: sheet })
+            },
+          ),
+    onSuccess: (_, sheet) => sheet === undefined && onTaken(),
   })
   const sheet = figures.given.sheet
   return (

@@ -1,38 +1,10 @@
 import { skipToken, useQueries, useQuery } from '@tanstack/react-query'
 import { useEffect, useMemo, useState } from 'react'
-import type {
-  DepartureView,
-  FigureView,
-  GivenView,
-  KeptFigures,
-  Progress,
-  TagView,
-  TextView,
-  WorkedView,
-} from '../api.gen'
+import type { DepartureView, KeptFigures, Progress, TagView, TextView } from '../api.gen'
 import { ask, type Problem } from '../app/api'
+import { serverNow } from '../app/clock'
+import { askHere, type WorkedHere } from './here'
 import type { OutboxState } from './outbox'
-
-/** What came of what is given, worked out on this device. */
-export interface WorkedHere {
-  given: GivenView
-  missing: string[]
-  worked?: WorkedView
-  /** Figures that were agreed and come out otherwise now. */
-  otherwise: FigureView['figure'][]
-}
-
-export interface Ask {
-  /** Figures of the type, take-off tables, holdover times, airfield. */
-  texts: [string, string, string, string]
-  asked: string
-}
-
-export interface Answer {
-  asked: string
-  worked?: WorkedHere
-  failed?: string
-}
 
 /** Words on which figures rest. */
 const RESTS_ON = [
@@ -44,17 +16,25 @@ const RESTS_ON = [
   'de-iced',
 ]
 
+/** Carries the report, as it was typed. */
+const DAY = 'day-set'
+
 /** What was said here of it and the server has not worked with yet, in order. */
 const saidSince = (out: OutboxState, number: number): { kind: string; body: Record<string, unknown> }[] =>
   [...out.taken.filter((t) => t.number > number), ...out.waiting]
-    .filter((e) => RESTS_ON.includes(e.kind))
+    .filter((e) => e.kind === DAY || RESTS_ON.includes(e.kind))
     .map(({ kind, body }) => ({ kind, body }))
 
 /** What the rules are asked: what the server told last, what was said since, and which values must not be shown. */
 export const askedOf = (kept: KeptFigures, out: OutboxState, figures: Progress['figures']): string | undefined => {
   const since = saidSince(out, kept.number)
   if (since.length === 0) return undefined
-  const { flight, tail, type, day, from, report, gauged } = kept
+  const { flight, tail, type, day, from, gauged } = kept
+  const typed = since.findLast((e) => e.kind === DAY)?.body.report
+  const report =
+    typeof typed === 'string'
+      ? { text: typed, observed: new Date(serverNow()).toISOString().slice(0, 10) + 'T12:00:00Z' }
+      : kept.report
   const settled = Object.fromEntries(
     Object.values(figures).flatMap((f) => {
       const value = f.value ?? (f.standing === 'differs' ? f.difference?.expected : undefined)
@@ -69,7 +49,7 @@ export const askedOf = (kept: KeptFigures, out: OutboxState, figures: Progress['
     from,
     report,
     gauged,
-    said: [...kept.said, ...since],
+    said: [...kept.said, ...since.filter((e) => e.kind !== DAY)],
     asked: Object.keys(figures),
     settled,
   }
@@ -125,19 +105,6 @@ export const withFiguresHere = (progress: Progress, here: WorkedHere): Progress 
   return { ...progress, figures, tags }
 }
 
-/** One for all departures that are looked at, once it is needed. */
-let worker: Worker | undefined
-
-const workOut = (question: Ask, told: (a: Answer) => void): (() => void) => {
-  worker ??= new Worker(new URL('./figures.worker.ts', import.meta.url), { type: 'module' })
-  const hear = ({ data }: MessageEvent<Answer>) => {
-    if (data.asked === question.asked) told(data)
-  }
-  worker.addEventListener('message', hear)
-  worker.postMessage(question)
-  return () => worker?.removeEventListener('message', hear)
-}
-
 /**
  * Figures worked out on this device while it has no network, once something was said here on which they rest. What
  * they are worked out by is kept beforehand.
@@ -181,12 +148,16 @@ export const useFiguresHere = (
     () => (connected || !data || !figures ? undefined : askedOf(data, out, figures)),
     [connected, data, out, figures],
   )
-  const [answer, setAnswer] = useState<Answer>()
+  const [answer, setAnswer] = useState<{ asked: string; worked: WorkedHere }>()
   const airfield = data?.airfield ?? ''
   useEffect(() => {
-    if (!asked || !texts) return undefined
+    if (!asked || !texts) return
     const [type = '', tables = '', holdover = ''] = texts
-    return workOut({ texts: [type, tables, holdover, airfield], asked }, setAnswer)
+    askHere<WorkedHere>({ what: 'figures', texts: [type, tables, holdover, airfield], asked }).then(
+      (worked) => setAnswer({ asked, worked }),
+      // The server's stand, as they were told last.
+      () => undefined,
+    )
   }, [asked, texts, airfield])
   return asked && answer?.asked === asked ? answer.worked : undefined
 }

@@ -9,6 +9,7 @@ import { Pennant } from '../app/Pennant'
 import { useDraft } from '../app/useDraft'
 import { first } from '../app/words'
 import { GoOn } from '../live/GoOn'
+import { reportHere } from '../live/here'
 import type { Live } from '../live/useDeparture'
 import { TechStatus } from '../dispatch/TechStatus'
 import classes from './DayStage.module.css'
@@ -36,9 +37,13 @@ export const DayStage = ({ live, onGo }: { live: Live; onGo: (stage: string) => 
       setFetched(r.text)
     },
   })
-  const reading = useQuery<ReportView, Problem>({
+  const reading = useQuery<string[], Problem>({
     queryKey: ['reading', text],
-    queryFn: () => ask<ReportView>('POST', '/api/station-reports/reading', text),
+    queryFn: () =>
+      ask<ReportView>('POST', '/api/station-reports/reading', text).then(
+        (r) => r.facts,
+        (p: Problem) => (p.status === 0 ? reportHere(text) : Promise.reject(p)),
+      ),
     enabled: text.trim() !== '',
     retry: false,
     staleTime: 30_000,
@@ -101,7 +106,7 @@ export const DayStage = ({ live, onGo }: { live: Live; onGo: (stage: string) => 
         {latest.isError && <ProblemNotice problem={asProblem(latest.error)} />}
         {reading.data && (
           <ul className={classes.facts}>
-            {reading.data.facts.map((f) => (
+            {reading.data.map((f) => (
               <li key={f}>{f}</li>
             ))}
           </ul>

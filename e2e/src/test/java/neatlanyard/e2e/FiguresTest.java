@@ -124,13 +124,12 @@ public class FiguresTest extends AtTheDemo {
 
   /** The same sheet as the service sent, with what it states put right. */
   private static String corrected(Crew who) {
-    String day = who.get("/api/departures/today-31").replaceAll("(?s).*\"departs\":\"(\\d{4}-\\d\\d-\\d\\d).*", "$1");
     return """
         {"format": "neat-lanyard/load-sheet/1", "weights": "kg", "flight": "Flight 31", "tail": "TL-HYB",
         "day": "%s", "edition": 2, "states": {"zero-fuel": 57640, "zero-fuel-percent": 22.4},
         "load": {"passengers": {"front": 50, "middle": 52, "aft": 48}, "holds": {"front": 1100, "aft": 1300}},
         "fuel": {"left": 5100, "right": 5100, "centre": 600}, "taxi-fuel": 200, "trip-fuel": 6900}"""
-        .formatted(day).replace("\n", " ");
+        .formatted(day(who, "today-31")).replace("\n", " ");
   }
 
   /** Snow is reported by voice while the link is down: the device says what that makes of the figures. */
@@ -145,7 +144,8 @@ public class FiguresTest extends AtTheDemo {
     ida.stage("Figures");
     Papers.give(wren);
     Papers.DRY.agreed(wren, ida);
-    wren.until(25_000, () -> kept.contains("/kept") && kept.stream().filter(u -> u.startsWith("/texts/")).count() == 3);
+    wren.until(25_000, () ->
+        kept.contains("/kept") && kept.stream().filter(u -> u.startsWith("/texts/")).count() == 3);
     wren.page.waitForFunction("() => navigator.serviceWorker.ready.then(() => true)");
 
     wren.page.context().route("**/api/**", Route::abort);
@@ -169,6 +169,60 @@ public class FiguresTest extends AtTheDemo {
     Papers.enter(ida, "v1", "89");
     Papers.stands(wren, "v1", "agreed");
     assertThat(wren.page.getByText("Worked out on this device")).not().isVisible();
+    aReportHeardAndASheetOnPaper(wren, sheet(wren));
+  }
+
+  /** What the device made of them is what the server makes of them. */
+  private static void aReportHeardAndASheetOnPaper(Crew wren, String sheet) {
+    wren.page.context().route("**/api/**", Route::abort);
+    wren.page.context().setOffline(true);
+    wren.stage("Status and day");
+    Locator report = wren.page.getByLabel("Station report, Ternholm");
+    report.fill("METAR QTRN 140720Z 07014KX 9999 BKN025 01/M02 Q1011");
+    assertThat(wren.page.getByText("'07014KX' is not a group of the code form")).isVisible();
+    report.fill("METAR QTRN 140720Z 07014KT 9999 BKN025 01/M02 Q1011");
+    assertThat(wren.page.getByText("wind 070° 14 kt")).isVisible();
+    wren.button("Cut the card again").click();
+    wren.stage("Figures");
+    wren.page.locator("main nav").getByText("Entered by two").click();
+    Locator take = wren.page.locator("main h1 + p");
+    assertThat(take).containsText("07, flap");
+    wren.key("s");
+    wren.button("Bring one in by its text").click();
+    wren.page.getByLabel("The sheet, in the open format").fill(sheet);
+    wren.button("Take it").click();
+    assertThat(wren.button("Sheet 2")).isVisible();
+    assertThat(Papers.cell(wren, "zero-fuel-weight")).containsText("again");
+    String here = take.textContent() + wren.page.locator("main svg").allTextContents();
+
+    wren.page.context().unroute("**/api/**");
+    wren.page.context().setOffline(false);
+    assertThat(wren.page.getByText("Worked out on this device")).not().isVisible();
+    assertThat(wren.button("Sheet 2")).isVisible();
+    Papers.stands(wren, "zero-fuel-weight", "open");
+    assertThat(take.textContent() + wren.page.locator("main svg").allTextContents()).isEqualTo(here);
+  }
+
+  private static String sheet(Crew who) {
+    return """
+        field,value
+        weights,lb
+        flight,Flight 14
+        tail,TL-DVA
+        day,%s
+        edition,2
+        states.zero-fuel,33400
+        states.zero-fuel-percent,28.0
+        fuel.left,2270
+        fuel.right,2270
+        taxi-fuel,130
+        trip-fuel,1400
+        """.formatted(day(who, "today-14"));
+  }
+
+  /** The day of a flight, by UTC. */
+  private static String day(Crew who, String departure) {
+    return who.get("/api/departures/" + departure).replaceAll("(?s).*\"departs\":\"(\\d{4}-\\d\\d-\\d\\d).*", "$1");
   }
 
   @Test

@@ -60,6 +60,11 @@ public class HouseTest {
   public void formats_and_store_know_only_the_core() {
     noClasses().that().resideInAPackage("neatlanyard.formats..")
         .should().dependOnClassesThat()
+        .resideInAnyPackage("neatlanyard.device..", "neatlanyard.store..", "neatlanyard.server..",
+        "org.springframework..", "org.jooq..")
+        .check(HOUSE);
+    noClasses().that().resideInAPackage("neatlanyard.device..")
+        .should().dependOnClassesThat()
         .resideInAnyPackage("neatlanyard.store..", "neatlanyard.server..", "org.springframework..", "org.jooq..")
         .check(HOUSE);
     noClasses().that().resideInAPackage("neatlanyard.store..")
@@ -75,6 +80,7 @@ public class HouseTest {
   public void no_rooms_run_in_a_circle() {
     slices().matching("neatlanyard.core.(*)..").should().beFreeOfCycles().check(HOUSE);
     slices().matching("neatlanyard.formats.(*)..").should().beFreeOfCycles().check(HOUSE);
+    slices().matching("neatlanyard.device.(*)..").should().beFreeOfCycles().check(HOUSE);
     slices().matching("neatlanyard.server.(*)..").should().beFreeOfCycles().check(HOUSE);
     slices().matching("neatlanyard.store.(*)..").should().beFreeOfCycles().check(HOUSE);
   }

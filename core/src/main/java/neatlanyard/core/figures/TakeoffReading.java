@@ -126,7 +126,8 @@ final class TakeoffReading {
     double percent = thrustPercent();
     return percent < type.leastThrustPercent() - ROUNDING ? Optional.of(
         "Thrust %s would be %s of full, %s is the least.".formatted(
-        c.thrust().words(), Worked.percent(percent, 1), Worked.percent(type.leastThrustPercent(), 0))) : Optional.empty();
+        c.thrust().words(), Worked.percent(percent, 1), Worked.percent(type.leastThrustPercent(), 0)))
+        : Optional.empty();
   }
 
   /** What is set, in per cent of what there is today. */

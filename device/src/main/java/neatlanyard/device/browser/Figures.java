@@ -3,7 +3,6 @@ package neatlanyard.device.browser;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
-import org.jspecify.annotations.Nullable;
 import org.teavm.jso.JSBody;
 import org.teavm.jso.JSExport;
 import org.teavm.jso.JSObject;
@@ -26,25 +25,24 @@ public final class Figures {
 
   /** @param asked JSON @return given, missing, worked, otherwise @throws IllegalStateException naming every fault */
   @JSExport
-  public static @Nullable JSObject figures(String asked) {
+  public static JSObject figures(String asked) {
     return written(figures.figures(asked));
   }
 
   /** @param now ISO 8601 @return its facts, or its faults */
   @JSExport
-  public static @Nullable JSObject report(String text, String now) {
+  public static JSObject report(String text, String now) {
     return written(Papers.report(text, Instant.parse(now)));
   }
 
-  /** @return the body of the event by which it is taken, or its faults */
+  /** @return no facts where it can be read, or its faults */
   @JSExport
-  public static @Nullable JSObject sheet(String text) {
+  public static JSObject sheet(String text) {
     return written(Papers.sheet(text));
   }
 
-  private static @Nullable JSObject written(@Nullable Object tree) {
+  private static JSObject written(Object tree) {
     return switch (tree) {
-      case null -> null;
       case Map<?, ?> map -> {
         JSObject object = object();
         map.forEach((k, v) -> put(object, k.toString(), written(v)));
@@ -65,5 +63,5 @@ public final class Figures {
   private static native JSObject object();
 
   @JSBody(params = {"object", "name", "value"}, script = "object[name] = value;")
-  private static native void put(JSObject object, String name, @Nullable JSObject value);
+  private static native void put(JSObject object, String name, JSObject value);
 }

@@ -28,6 +28,7 @@ import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.log.Event;
 import neatlanyard.core.state.FiguresGiven;
 import neatlanyard.core.state.Recorded;
+import neatlanyard.formats.figures.PapersReader;
 import neatlanyard.formats.text.Doc;
 
 /**
@@ -47,8 +48,9 @@ final class Said {
           FiguresGiven::with);
       case "tower-wind-said" -> changes(Optional.of(new Event.TowerWindSaid(maybe(body, "wind", Said::wind))),
           FiguresGiven::with);
-      case "load-sheet-taken" -> changes(body.inner("sheet", Said::sheet).map(s -> new Event.LoadSheetTaken(s,
-          maybe(body, "fuel", Said::fuel), weight(body, "aircraft-kg"), body.text("source"))), FiguresGiven::with);
+      case "load-sheet-taken" -> changes(body.has("text") ? Optional.of(typed(body.text("text"))) : body.inner("sheet",
+          Said::sheet).map(s -> new Event.LoadSheetTaken(s, maybe(body, "fuel", Said::fuel),
+          weight(body, "aircraft-kg"), body.text("source"))), FiguresGiven::with);
       case "load-sheet-changed" -> changes(body.inner("change", Said::change).map(Event.LoadSheetChanged::new),
           FiguresGiven::with);
       case "takeoff-chosen" -> changes(body.inner("choice", Said::choice).map(c -> new Event.TakeoffChosen(c,
@@ -66,6 +68,12 @@ final class Said {
     return given -> event.map(e -> by.apply(given, e)).orElse(given);
   }
 
+  /** As a device sends one: the server reads it too. */
+  private static Event.LoadSheetTaken typed(String text) {
+    PapersReader.Papers papers = PapersReader.either(text).orThrow("the load sheet");
+    return new Event.LoadSheetTaken(papers.sheet(), papers.fuel(), papers.aircraftKg(), "brought in by the crew");
+  }
+
   /** Who said it and when is not asked here. */
   private static UnaryOperator<FiguresGiven> deIced(Optional<Holdover.Applied> applied) {
     Event.DeIced event = new Event.DeIced(applied);
@@ -79,7 +87,8 @@ final class Said {
   }
 
   private static TowerWind wind(Doc doc) {
-    return new TowerWind(whole(doc, "from-magnetic-deg"), (int) doc.number("speed-kt", 0, MOST), whole(doc, "gust-kt"));
+    return new TowerWind(whole(doc, "from-magnetic-deg"), (int) doc.number("speed-kt", 0, MOST),
+        whole(doc, "gust-kt"));
   }
 
   private static LoadSheet sheet(Doc doc) {

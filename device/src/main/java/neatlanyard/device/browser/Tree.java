@@ -22,7 +22,6 @@ import neatlanyard.device.drawn.DrawnViews.TakeoffRunwayView;
 import neatlanyard.device.drawn.DrawnViews.ThirdView;
 import neatlanyard.device.drawn.DrawnViews.TrimView;
 import neatlanyard.device.drawn.DrawnViews.WorkedView;
-import org.jspecify.annotations.Nullable;
 
 /**
  * What is drawn as maps, lists, texts, numbers and yes or no, named as the server's answers name it; what is not there
@@ -32,9 +31,8 @@ import org.jspecify.annotations.Nullable;
 final class Tree {
   private Tree() {}
 
-  static @Nullable Object of(@Nullable Object value) {
+  static Object of(Object value) {
     return switch (value) {
-      case null -> null;
       case Map<?, ?> map -> {
         Map<String, Object> all = new LinkedHashMap<>();
         map.forEach((k, v) -> all.put(k.toString(), of(v)));

@@ -68,7 +68,8 @@ public final class FiguresDrawn {
     double hpa = f.asked().report().qnhHpa().orElseThrow();
     List<String> lines = new ArrayList<>();
     if (told.test(CriticalFigure.PRESSURE_SETTING)) {
-      lines.add("%s hPa, %s inHg".formatted(GivenDrawn.whole(Math.floor(hpa)), Numbers.written(Units.inHgFromHpa(hpa), 2)));
+      lines.add("%s hPa, %s inHg".formatted(GivenDrawn.whole(Math.floor(hpa)),
+          Numbers.written(Units.inHgFromHpa(hpa), 2)));
     }
     lines.add("pressure altitude %s ft, density altitude %s ft".formatted(
         GivenDrawn.whole(f.air().pressureAltitudeFt()), GivenDrawn.whole(f.air().densityAltitudeFt())));
@@ -106,7 +107,8 @@ public final class FiguresDrawn {
         .map((TakeoffOption o) -> new OptionView(
         o.of().end().name().value(), o.of().from().map(Runway.Intersection::name).orElse(""), o.of().flap(),
         o.of().thrust().words(), o.of().thrust().code(), o.stopMarginM(), "%s kg, %s".formatted(
-        GivenDrawn.whole(o.limiting().kg()), o.limiting().by().words()), used.filter(o.of()::equals).isPresent())).toList();
+        GivenDrawn.whole(o.limiting().kg()), o.limiting().by().words()), used.filter(o.of()::equals).isPresent()))
+        .toList();
   }
 
   private static HoldoverView holdover(Holdover.Applied a, Holdover.Result h) {

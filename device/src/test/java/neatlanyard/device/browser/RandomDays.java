@@ -40,7 +40,8 @@ import neatlanyard.formats.weather.StationReportReader;
 final class RandomDays {
   static final Path DEMO = Path.of(System.getProperty("lanyard.root", ".."), "demo");
   private static final Instant OBSERVED = Instant.parse("2027-01-14T07:20:00Z");
-  private static final List<String> WEATHER = List.of("", "", "-RA ", "RA ", "-SN ", "SN ", "FZFG ", "-FZDZ ", "-FZRA ");
+  private static final List<String> WEATHER =
+      List.of("", "", "-RA ", "RA ", "-SN ", "SN ", "FZFG ", "-FZDZ ", "-FZRA ");
   private static final List<String> FLAPS = List.of("5", "9", "15", "18", "20", "27", "40");
 
   private final Random random;

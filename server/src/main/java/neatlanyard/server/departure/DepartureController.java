@@ -33,6 +33,8 @@ import neatlanyard.server.departure.DepartureViews.ReasonForm;
 import neatlanyard.server.departure.DepartureViews.RefusedView;
 import neatlanyard.server.departure.DepartureViews.TieOffForm;
 import neatlanyard.server.dispatch.TechDesk;
+import neatlanyard.server.figures.FiguresViews.SheetForm;
+import neatlanyard.server.figures.SheetTexts;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
@@ -73,10 +75,13 @@ class DepartureController {
   private final Streams streams;
   private final PhotoDesk photos;
   private final Pace pace;
+  private final SheetTexts sheets;
 
   DepartureController(
       Departures departures, DepartureViewer viewer, FleetDesk fleet, StationService stations, Reports reports,
-      InstantSource clock, JsonMapper json, TechDesk tech, Streams streams, PhotoDesk photos, Pace pace) {
+      InstantSource clock, JsonMapper json, TechDesk tech, Streams streams, PhotoDesk photos, Pace pace,
+      SheetTexts sheets) {
+    this.sheets = sheets;
     this.pace = pace;
     this.streams = streams;
     this.photos = photos;
@@ -179,7 +184,7 @@ class DepartureController {
     if (kind.equals("seat-taken")) {
       departures.mustHaveRead(desk.state().opened(), who);
     }
-    Event event = event(kind, body, desk.departure());
+    Event event = event(kind, body, desk.departure(), who);
     if (event instanceof Event.FindRaised find && find.what().photos().size() <= FindDetail.MOST_PHOTOS) {
       photos.mayName(desk.state().opened().flight().id(), find.what().photos());
     }
@@ -215,14 +220,15 @@ class DepartureController {
     return device;
   }
 
-  private Event event(String kind, JsonNode body, Departure now) {
+  private Event event(String kind, JsonNode body, Departure now, SignedIn who) {
     try {
       return switch (kind) {
         case "day-set" -> new Event.DaySet(day(json.treeToValue(body, DayForm.class), now));
         case "tied-off" -> new Event.TiedOff(acceptances(json.treeToValue(body, TieOffForm.class), now));
         case "controls-checked", "aircraft-read" ->
             throw Problem.bad(ProblemCode.BAD_EVENT, "That comes from the aircraft's own data, not from a device.");
-        case "load-sheet-taken", "elsewhere-reported" ->
+        case "load-sheet-taken" -> sheets.read(json.treeToValue(body, SheetForm.class).textOrNone(), who.id());
+        case "elsewhere-reported" ->
             throw Problem.bad(ProblemCode.BAD_EVENT, "It is taken from where it is sent, or brought in by its text.");
         case "verdict-taken" -> withCase((Event.VerdictTaken) EntryJson.event(kind, body), now);
         default -> EntryJson.event(kind, body);

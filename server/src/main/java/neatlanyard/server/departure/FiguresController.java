@@ -7,8 +7,6 @@ import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.log.Event;
 import neatlanyard.core.log.Proposal;
 import neatlanyard.device.kept.KeptViews.KeptFigures;
-import neatlanyard.formats.figures.PapersReader;
-import neatlanyard.formats.text.Read;
 import neatlanyard.server.departure.DepartureViews.Accepted;
 import neatlanyard.server.figures.FiguresViews.DeviceForm;
 import neatlanyard.server.figures.FiguresViews.ElsewhereForm;
@@ -16,9 +14,9 @@ import neatlanyard.server.figures.FiguresViews.FiguresView;
 import neatlanyard.server.figures.FiguresViews.SheetForm;
 import neatlanyard.server.figures.FiguresViews.TextView;
 import neatlanyard.server.figures.LoadSheetService;
+import neatlanyard.server.figures.SheetTexts;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
-import neatlanyard.server.work.HeavyWork;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -34,18 +32,18 @@ class FiguresController {
   private final FiguresViewer viewer;
   private final LoadSheetService sheets;
   private final InstantSource clock;
-  private final HeavyWork heavy;
+  private final SheetTexts texts;
   private final Elsewhere elsewhere;
   private final FiguresKeeping keeping;
 
   FiguresController(Departures departures, FiguresViewer viewer, LoadSheetService sheets, InstantSource clock,
-      HeavyWork heavy, Elsewhere elsewhere, FiguresKeeping keeping) {
+      SheetTexts texts, Elsewhere elsewhere, FiguresKeeping keeping) {
     this.keeping = keeping;
     this.departures = departures;
     this.viewer = viewer;
     this.sheets = sheets;
     this.clock = clock;
-    this.heavy = heavy;
+    this.texts = texts;
     this.elsewhere = elsewhere;
   }
 
@@ -81,14 +79,7 @@ class FiguresController {
   /** Takes a load sheet by its text. @throws Problem naming every fault */
   @PostMapping("/api/departures/{id}/load-sheet-text")
   Accepted text(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @RequestBody SheetForm form) {
-    String text = form.text() == null ? "" : form.text();
-    PapersReader.Papers papers = heavy.run(who.id().value(), HeavyWork.Kind.IMPORT, stop ->
-        switch (PapersReader.either(text)) {
-      case Read.Good<PapersReader.Papers> good -> good.value();
-      case Read.Bad<PapersReader.Papers> bad -> throw Problem.faulty("The load sheet has faults.", bad.faults());
-    });
-    return taken(who, id, form.device(),
-        new Event.LoadSheetTaken(papers.sheet(), papers.fuel(), papers.aircraftKg(), "brought in by the crew"));
+    return taken(who, id, form.device(), texts.read(form.textOrNone(), who.id()));
   }
 
   /** Takes a report of the destination or the take-off alternate. @throws Problem naming every fault of it */

@@ -108,5 +108,10 @@ public final class FiguresViews {
   /** @param text typed over; left out, the station service is asked */
   public record ElsewhereForm(@Nullable String device, @Nullable String airfield, @Nullable String text) {}
 
-  public record SheetForm(@Nullable String device, @Nullable String text) {}
+  public record SheetForm(@Nullable String device, @Nullable String text) {
+    /** Nothing where it was left out. */
+    public String textOrNone() {
+      return text == null ? "" : text;
+    }
+  }
 }
