@@ -107,5 +107,6 @@ const Reported = ({ report: r }: { report: ReportedView }) => (
         </li>
       ))}
     </ul>
+    {r.landing && <p>By landing distance: {r.landing}</p>}
   </>
 )

@@ -5,7 +5,7 @@ import type { Answer, Question } from './here'
 /** By which texts it works. */
 let held = ''
 
-const hold = (texts: [string, string, string, string]) => {
+const hold = (texts: [string, string, string, string, string]) => {
   const by = texts.join('\0')
   if (by === held) return
   held = ''

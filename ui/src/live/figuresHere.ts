@@ -29,7 +29,7 @@ const saidSince = (out: OutboxState, number: number): { kind: string; body: Reco
 export const askedOf = (kept: KeptFigures, out: OutboxState, figures: Progress['figures']): string | undefined => {
   const since = saidSince(out, kept.number)
   if (since.length === 0) return undefined
-  const { flight, tail, type, day, from, gauged } = kept
+  const { flight, tail, type, day, from, gauged, destination } = kept
   const typed = since.findLast((e) => e.kind === DAY)?.body.report
   const report =
     typeof typed === 'string'
@@ -49,6 +49,7 @@ export const askedOf = (kept: KeptFigures, out: OutboxState, figures: Progress['
     from,
     report,
     gauged,
+    destination,
     said: [...kept.said, ...since.filter((e) => e.kind !== DAY)],
     asked: Object.keys(figures),
     settled,
@@ -149,15 +150,16 @@ export const useFiguresHere = (
     [connected, data, out, figures],
   )
   const [answer, setAnswer] = useState<{ asked: string; worked: WorkedHere }>()
-  const airfield = data?.airfield ?? ''
+  const airfields = data?.airfields
   useEffect(() => {
-    if (!asked || !texts) return
+    if (!asked || !texts || !airfields) return
     const [type = '', tables = '', holdover = ''] = texts
-    askHere<WorkedHere>({ what: 'figures', texts: [type, tables, holdover, airfield], asked }).then(
+    const by: [string, string, string, string, string] = [type, tables, holdover, airfields.from, airfields.to]
+    askHere<WorkedHere>({ what: 'figures', texts: by, asked }).then(
       (worked) => setAnswer({ asked, worked }),
       // The server's stand, as they were told last.
       () => undefined,
     )
-  }, [asked, texts, airfield])
+  }, [asked, texts, airfields])
   return asked && answer?.asked === asked ? answer.worked : undefined
 }

@@ -21,8 +21,8 @@ export interface ReadHere {
 export type Question =
   | {
       what: 'figures'
-      /** Figures of the type, take-off tables, holdover times, airfield. */
-      texts: [string, string, string, string]
+      /** Figures of the type, take-off tables, holdover times, airfields of departure and of the destination. */
+      texts: [string, string, string, string, string]
       asked: string
     }
   | { what: 'report'; text: string; now: string }

@@ -50,7 +50,7 @@ for (const [type, tail, from, weights] of [
     asked: [],
     settled: {},
   })
-  const read = took(() => basis(...texts, file))
+  const read = took(() => basis(...texts, file, ''))
   const first = took(() => figures(asked))
   const times = Array.from({ length: 200 }, () => took(() => figures(asked)))
   if (!figures(asked).worked?.runway) throw new Error(`${type}: ${figures(asked).missing}`)

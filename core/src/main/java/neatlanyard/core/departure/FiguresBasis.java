@@ -13,6 +13,8 @@ import neatlanyard.core.fleet.Airfield;
  * @param texts SHA-256 of the texts that {@code type} and {@code holdover} were read from
  * @param holdover the operator's; one without rows where it has none
  * @param from the airfield of departure; empty where the fleet has it no more
+ * @param to where the flight goes; empty where the fleet has that no more
  */
 public record FiguresBasis(
-    Optional<TypeFigures> type, List<String> texts, Holdover holdover, Optional<Airfield> from) {}
+    Optional<TypeFigures> type, List<String> texts, Holdover holdover, Optional<Airfield> from,
+    Optional<Airfield> to) {}

@@ -83,7 +83,12 @@ public record FiguresKnown(
         given.condition().get(), sheet, given.aircraftKg(), gauged, given.fuel().orElseGet(() -> least(sheet)),
         chosen.antiIce().orElseGet(() -> figures.icing().in(report.get()).conditions()),
         chosen.airConditioning().orElse(true), given.deIced().flatMap(r -> r.event().applied()), chosen.choice(),
-        List.of()));
+        destination(basis), List.of()));
+  }
+
+  private Optional<FiguresAsked.Destination> destination(FiguresBasis basis) {
+    return basis.to().flatMap(to -> Optional.ofNullable(given.elsewhere().get(to.id()))
+        .map(r -> new FiguresAsked.Destination(to, r.report())));
   }
 
   /** What the sheet itself says is burnt. */

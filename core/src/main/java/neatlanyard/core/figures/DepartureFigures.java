@@ -76,7 +76,7 @@ public record DepartureFigures(
     return faults.isEmpty() ? new Result.Figures(new Working(type, table, asked).figures()) : new Result.None(faults);
   }
 
-  /** All that must hold, of what was chosen: balance and fuel, the wind on its runway, and the take-off. */
+  /** All that must hold, of what was chosen: balance and fuel, the wind on its runway, take-off and landing. */
   public List<Limit> limits() {
     Stream<Limit> takeoff = chosen.stream().flatMap(r -> switch (r) {
       case Takeoff.Result.Figures f -> Stream.concat(
@@ -89,7 +89,14 @@ public record DepartureFigures(
         ? Stream.of(new Limit("take-off", false, "No runway, flap and thrust holds all limits. " + whyNone(),
         "Take-off tables of the type")) : Stream.empty();
     Stream<Limit> gauges = asked.gauged().map(g -> g.agrees(asked.sheet().allFuelKg())).stream();
-    return Stream.of(balance.limits().stream(), Stream.of(fuel), gauges, takeoff, none).flatMap(s -> s).toList();
+    Stream<Limit> landing = landing().flatMap(l -> l.limit(balance.landingKg().value())).stream();
+    return Stream.of(balance.limits().stream(), Stream.of(fuel), gauges, takeoff, none, landing).flatMap(s -> s)
+        .toList();
+  }
+
+  /** What may be landed with at the destination; empty where that was not asked for, or the type does not say. */
+  public Optional<Landing> landing() {
+    return asked.destination().flatMap(d -> Landing.of(type, d.airfield(), d.report()));
   }
 
   /** What stands against each way to take off, each reason once. */

@@ -20,16 +20,20 @@ import neatlanyard.core.weather.StationReport;
  * @param gauged fuel as its gauges show it; empty where they were not read
  * @param deIced the last treatment with fluid; empty where there was none
  * @param choice what the crew wants; empty where they take what is proposed
+ * @param destination with its report; empty where that was not asked for
  * @param minimumAltitudesFt above mean sea level, to be corrected for cold
  */
 public record FiguresAsked(
     String flight, TailId tail, LocalDate day, Airfield from, StationReport report, Optional<TowerWind> tower,
     RunwayCondition condition, LoadSheet sheet, OptionalDouble aircraftKg, Optional<GaugedFuel> gauged, FuelPlan fuel,
     boolean antiIce, boolean airConditioning, Optional<Holdover.Applied> deIced, Choice choice,
-    List<Integer> minimumAltitudesFt) {
+    Optional<Destination> destination, List<Integer> minimumAltitudesFt) {
   public FiguresAsked {
     minimumAltitudesFt = List.copyOf(minimumAltitudesFt);
   }
+
+  /** Where the flight goes to. */
+  public record Destination(Airfield airfield, StationReport report) {}
 
   /** @param intersection its name; empty for the whole runway */
   public record Choice(

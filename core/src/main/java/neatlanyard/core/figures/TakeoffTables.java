@@ -39,7 +39,9 @@ public final class TakeoffTables {
     /** The most from which the brakes can stop it once. */
     BRAKE_ENERGY("kt"),
     /** Power set, in per cent of the most. */
-    POWER("%");
+    POWER("%"),
+    /** From 50 ft above the threshold to a full stop, not factored. */
+    LANDING("m");
 
     private final String unit;
 
@@ -80,6 +82,11 @@ public final class TakeoffTables {
           .ifPresent(grid -> found.put(gives, grid));
     }
     return found;
+  }
+
+  /** Whether there are distances to land with a flap on a runway in this state. */
+  public boolean lands(String flap, RunwayState state) {
+    return of(flap, state).axis(Gives.LANDING, Grid.Of.WEIGHT).isPresent();
   }
 
   /** The flaps for which there are tables of distances, in the order of their names. */
@@ -134,6 +141,12 @@ public final class TakeoffTables {
         }
       }
       return Optional.empty();
+    }
+
+    /** An axis of one of them; empty where there is no such table, or it does not depend on it. */
+    Optional<Grid.Axis> axis(Gives gives, Grid.Of of) {
+      Grid grid = grids.get(gives);
+      return grid == null ? Optional.empty() : grid.axes().stream().filter(a -> a.of() == of).findFirst();
     }
 
     /** An axis of the distances; empty where they do not depend on it. */

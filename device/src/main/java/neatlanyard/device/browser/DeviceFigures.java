@@ -26,6 +26,7 @@ import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.Code;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.fleet.TypeId;
+import neatlanyard.core.log.Event;
 import neatlanyard.core.state.FiguresGiven;
 import neatlanyard.core.weather.StationReport;
 import neatlanyard.device.drawn.FiguresDrawn;
@@ -43,19 +44,21 @@ final class DeviceFigures {
 
   /**
    * @param texts as they were brought in, empty where there are none
-   * @param airfield a fleet file with the airfield of departure alone
+   * @param from a fleet file with the airfield of departure alone, as {@code to} has that of the destination
    * @throws IllegalStateException if the server sent something that it would not have taken itself
    */
-  DeviceFigures(Texts texts, String airfield) {
+  DeviceFigures(Texts texts, String from, String to) {
     Optional<TakeoffTablesReader.Tables> tables = text(texts.takeoffTables)
         .map(t -> TakeoffTablesReader.read(t).orThrow("take-off tables"));
     Optional<TypeFigures> type = text(texts.typeFigures)
         .map(t -> TypeFiguresReader.read(t, of -> tables).orThrow("the figures of the type"));
     Holdover holdover = text(texts.holdover).map(t -> HoldoverReader.read(t).orThrow("the holdover times"))
         .orElse(Holdover.NONE);
-    Optional<Airfield> from = text(airfield)
-        .flatMap(t -> FleetReader.read(t).orThrow("the airfield").airfields().stream().findFirst());
-    this.basis = new FiguresBasis(type, List.of(), holdover, from);
+    this.basis = new FiguresBasis(type, List.of(), holdover, airfield(from), airfield(to));
+  }
+
+  private static Optional<Airfield> airfield(String fleet) {
+    return text(fleet).flatMap(t -> FleetReader.read(t).orThrow("the airfield").airfields().stream().findFirst());
   }
 
   /** What figures rest on, as it was brought in; empty where nothing was. */
@@ -76,11 +79,12 @@ final class DeviceFigures {
   /**
    * What is given, missing and worked out, as the server would draw it.
    *
-   * @param asked JSON: flight, tail, type, day, from, report, gauged, said (events in their order), asked, settled
+   * @param asked JSON: flight, tail, type, day, from, report, destination (its report),
+   *     gauged, said (events in their order), asked, settled
    * @throws IllegalStateException naming every fault of it
    */
   Map<String, Object> figures(String asked) {
-    return figures(Doc.read(asked, DeviceFigures::asked).orThrow("what is asked"));
+    return figures(Doc.read(asked, this::asked).orThrow("what is asked"));
   }
 
   private Map<String, Object> figures(Asked asked) {
@@ -111,8 +115,9 @@ final class DeviceFigures {
         || Optional.ofNullable(asked.settled.get(code)).filter(v -> agrees(figure, v, values)).isPresent();
   }
 
-  private static Asked asked(Doc doc) {
-    FiguresGiven given = FiguresGiven.NONE;
+  private Asked asked(Doc doc) {
+    FiguresGiven given = doc.has("destination")
+        ? doc.inner("destination", this::destination).orElse(FiguresGiven.NONE) : FiguresGiven.NONE;
     for (UnaryOperator<FiguresGiven> said : doc.list("said", DeviceFigures::said)) {
       given = said.apply(given);
     }
@@ -129,6 +134,12 @@ final class DeviceFigures {
   private static UnaryOperator<FiguresGiven> said(Doc doc) {
     String kind = doc.text("kind");
     return doc.inner("body", body -> Said.event(kind, body)).orElse(UnaryOperator.identity());
+  }
+
+  private FiguresGiven destination(Doc doc) {
+    StationReport report = report(doc);
+    return basis.to().map(to -> FiguresGiven.NONE.with(
+        new Event.ElsewhereReported(to.id(), to.name(), report, false, Optional.empty()))).orElse(FiguresGiven.NONE);
   }
 
   private static StationReport report(Doc doc) {

@@ -13,14 +13,14 @@ import org.teavm.jso.core.JSString;
 
 /** What a browser calls. One departure's figures are worked out at a time. */
 public final class Figures {
-  private static DeviceFigures figures = new DeviceFigures(new DeviceFigures.Texts("", "", ""), "");
+  private static DeviceFigures figures = new DeviceFigures(new DeviceFigures.Texts("", "", ""), "", "");
 
   private Figures() {}
 
   /** Takes in what figures rest on; a text is empty where there is none. */
   @JSExport
-  public static void basis(String typeFigures, String takeoffTables, String holdover, String airfield) {
-    figures = new DeviceFigures(new DeviceFigures.Texts(typeFigures, takeoffTables, holdover), airfield);
+  public static void basis(String typeFigures, String takeoffTables, String holdover, String from, String to) {
+    figures = new DeviceFigures(new DeviceFigures.Texts(typeFigures, takeoffTables, holdover), from, to);
   }
 
   /** @param asked JSON @return given, missing, worked, otherwise @throws IllegalStateException naming every fault */

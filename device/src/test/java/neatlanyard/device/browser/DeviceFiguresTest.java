@@ -27,6 +27,7 @@ import neatlanyard.core.weather.StationReport;
 import neatlanyard.device.drawn.FiguresDrawn;
 import neatlanyard.device.drawn.GivenDrawn;
 import neatlanyard.device.drawn.ReportDrawn;
+import neatlanyard.device.kept.KeptViews.KeptAirfields;
 import neatlanyard.device.kept.KeptViews.KeptFigures;
 import neatlanyard.device.kept.KeptViews.KeptTexts;
 import neatlanyard.device.kept.KeptViews;
@@ -64,9 +65,10 @@ public class DeviceFiguresTest {
     }
   }
 
+  private static final KeptAirfields NOWHERE = new KeptAirfields("", "");
   private static final KeptTexts NO_TEXTS = new KeptTexts("", "", "");
 
-  private record Texts(String typeFigures, String takeoffTables, String holdover, String airfield) {}
+  private record Texts(String typeFigures, String takeoffTables, String holdover, String from, String to) {}
 
   /** A departure, with all that it is worked out by. */
   private record Tried(FiguresKnown known, FiguresBasis basis, KeptFigures kept, Map<String, String> settled) {
@@ -74,7 +76,8 @@ public class DeviceFiguresTest {
     String asked() {
       ObjectNode asked = JSON.createObjectNode();
       JsonNode all = JSON.valueToTree(kept);
-      for (String field : List.of("flight", "tail", "type", "day", "from", "report", "gauged", "said")) {
+      for (String field : List.of("flight", "tail", "type", "day", "from", "report", "destination", "gauged",
+          "said")) {
         Optional.ofNullable(all.get(field)).ifPresent(v -> asked.set(field, said(v)));
       }
       ArrayNode figures = asked.putArray("asked");
@@ -110,24 +113,24 @@ public class DeviceFiguresTest {
     }
   }
 
-  private static List<Tried> days(long seed, String type, Airfield from, Texts texts) throws IOException {
+  private static List<Tried> days(long seed, String type, Airfield from, Airfield to, Texts texts) throws IOException {
     Optional<TakeoffTablesReader.Tables> tables =
         Optional.of(TakeoffTablesReader.read(texts.takeoffTables).orThrow("tables"));
     FiguresBasis basis = new FiguresBasis(
         Optional.of(TypeFiguresReader.read(texts.typeFigures, of -> tables).orThrow(type)), List.of(),
-        HoldoverReader.read(texts.holdover()).orThrow("holdover"), Optional.of(from));
+        HoldoverReader.read(texts.holdover()).orThrow("holdover"), Optional.of(from), Optional.of(to));
     Random random = new Random(seed);
     RandomDays days = new RandomDays(seed);
     List<Tried> all = new ArrayList<>();
     for (int i = 0; i < DAYS / 10; i++) {
-      FiguresKnown known = days.day(from, type);
+      FiguresKnown known = days.day(from, to, type);
       Map<String, String> settled = new TreeMap<>();
       known.workOut(basis).figures().ifPresent(f -> CriticalValues.of(f).forEach((figure, v) -> {
         if (random.nextInt(4) > 0) {
           settled.put(Doc.written(figure), random.nextInt(6) > 0 ? v.entered() : "777");
         }
       }));
-      all.add(new Tried(known, basis, KeptViews.of(1, known, NO_TEXTS, ""), settled));
+      all.add(new Tried(known, basis, KeptViews.of(1, known, to.id(), NO_TEXTS, NOWHERE), settled));
     }
     return all;
   }
@@ -140,14 +143,16 @@ public class DeviceFiguresTest {
     ArrayNode asked = JSON.createArrayNode();
     long seed = Long.getLong("lanyard.seed", 20_270_114);
     for (String type : List.of("dovrin-46", "halyard-210")) {
-      for (Airfield from : fleet.airfields().subList(0, 5)) {
+      for (int i = 0; i < 5; i++) {
+        Airfield from = fleet.airfields().get(i);
+        Airfield to = fleet.airfields().get((i + 1) % 5);
         Texts texts = new Texts(RandomDays.text("figures/" + type + ".yaml"),
             RandomDays.text("figures/" + type + "-take-off.yaml"), RandomDays.text("figures/holdover.yaml"),
-            AirfieldWriter.write(from, fleet));
-        List<Tried> here = days(seed++, type, from, texts);
+            AirfieldWriter.write(from, fleet), AirfieldWriter.write(to, fleet));
+        List<Tried> here = days(seed++, type, from, to, texts);
         here.forEach(t -> asked.addObject().put("figures", t.asked()));
         ((ObjectNode) asked.get(asked.size() - here.size())).putArray("basis").add(texts.typeFigures)
-            .add(texts.takeoffTables).add(texts.holdover).add(texts.airfield);
+            .add(texts.takeoffTables).add(texts.holdover).add(texts.from).add(texts.to);
         all.addAll(here);
       }
     }

@@ -58,10 +58,12 @@ final class RandomDays {
     return FleetReader.read(text("fleet.yaml")).orThrow("fleet");
   }
 
-  FiguresKnown day(Airfield from, String type) {
+  FiguresKnown day(Airfield from, Airfield to, String type) {
     boolean small = type.equals("dovrin-46");
     TailId tail = new TailId(small ? "TL-DVA" : "TL-HYB");
-    FiguresGiven given = FiguresGiven.NONE;
+    FiguresGiven given = maybe(0.5, () -> FiguresGiven.NONE.with(new Event.ElsewhereReported(to.id(), to.name(),
+        StationReportReader.read(report(to), OBSERVED).orThrow("report"), false, Optional.empty())))
+        .orElse(FiguresGiven.NONE);
     for (Event event : said(from, tail, small)) {
       given = switch (event) {
         case Event.RunwayReported e -> given.with(e);

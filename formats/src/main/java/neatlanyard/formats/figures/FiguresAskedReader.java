@@ -60,7 +60,7 @@ public final class FiguresAskedReader {
     }
     LocalDate day = doc.of("day", LocalDate::parse, "2000-01-01");
     return new FiguresAsked(
-        doc.text("flight"), tail, day, airfield(doc), report(doc, day),
+        doc.text("flight"), tail, day, airfield(doc, "from"), report(doc, day),
         doc.has("tower-wind") ? doc.inner("tower-wind", FiguresAskedReader::tower) : Optional.empty(),
         doc.inner("condition", FiguresAskedReader::condition).orElse(DRY),
         doc.inner("load-sheet", LoadSheetReader::sheet).orElse(NO_SHEET),
@@ -71,6 +71,8 @@ public final class FiguresAskedReader {
         doc.yes("anti-ice", false), doc.yes("air-conditioning", true),
         doc.has("de-icing") ? doc.inner("de-icing", FiguresAskedReader::applied) : Optional.empty(),
         doc.has("choice") ? doc.inner("choice", FiguresAskedReader::choice).orElse(Choice.NONE) : Choice.NONE,
+        doc.has("destination") ? doc.inner("destination", d ->
+            new FiguresAsked.Destination(airfield(d, "airfield"), report(d, day))) : Optional.empty(),
         doc.values("minimum-altitudes-ft", FiguresAskedReader::altitude, "0"));
   }
 
@@ -81,11 +83,11 @@ public final class FiguresAskedReader {
       new LoadSheet.Stated(0, 0, OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty()),
       Optional.empty(), Map.of(), 0, 0, LastMinuteChange.NONE);
 
-  private Airfield airfield(Doc doc) {
-    AirfieldId id = doc.of("from", AirfieldId::new, "QXXX");
+  private Airfield airfield(Doc doc, String field) {
+    AirfieldId id = doc.of(field, AirfieldId::new, "QXXX");
     Optional<Airfield> known = fleet.airfield(id);
     if (known.isEmpty()) {
-      doc.fault("from", "The fleet has no airfield %s.".formatted(id));
+      doc.fault(field, "The fleet has no airfield %s.".formatted(id));
     }
     return known.orElseGet(() ->
         new Airfield(id, "?", 0, 0, 0, ZoneOffset.UTC, 0, List.of(), Outbound.NONE));

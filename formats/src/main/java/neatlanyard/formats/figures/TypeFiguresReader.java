@@ -66,7 +66,10 @@ public final class TypeFiguresReader {
     double agrees = doc.number("agrees-within-kg", 0, 5_000);
     TakeoffType takeoff = doc.inner("take-off", d -> takeoff(d, its)).orElseGet(() -> new TakeoffType(
         its, 2, 0, 0, 0, 0, 0, false, List.of(), 0, false, OptionalInt.empty(), 0));
-    return new TypeFigures(type, edition, loading, winds, icing, agrees, takeoff);
+    Optional<String> landing = doc.has("landing-flap") ? Optional.of(doc.text("landing-flap")) : Optional.empty();
+    landing.filter(flap -> !its.lands(flap, RunwayState.DRY) || !its.lands(flap, RunwayState.WET)).ifPresent(flap ->
+        doc.fault("landing-flap", "There are no landing tables of flap %s for dry and for wet.".formatted(flap)));
+    return new TypeFigures(type, edition, loading, winds, icing, agrees, takeoff, landing);
   }
 
   private static final Loading NO_LOADING = new Loading(Map.of(), new Chord(0, 1), new Most(0, 0, 0, 0), List.of(),

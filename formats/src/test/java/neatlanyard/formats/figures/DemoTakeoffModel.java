@@ -18,13 +18,19 @@ import neatlanyard.core.figures.TakeoffTables.Gives;
  * <p>Thrust is flat up to 15 °C above standard and loses one per cent a degree from there; a propeller gives its power
  * over its speed. On the ground drag, lift, rolling friction and slope work; a stop has two seconds at V1 and then
  * brakes without reverse. V1 is where going and stopping take the same distance, not below the least V1 and not above
- * VR. Half of a head wind counts and one and a half of a tail wind (14 CFR 25.105(d)). Metres, seconds, kilograms.
+ * VR. A landing comes down 3.5° from 50 ft at 1.23 times the stall speed (14 CFR 25.125(b)), has a second on the
+ * ground and then brakes, propellers or engines in reverse. Half of a head wind counts and one and a half of a tail
+ * wind (14 CFR 25.105(d)). Metres, seconds, kilograms.
  */
 final class DemoTakeoffModel {
   private static final double G = 9.806_65;
   private static final double SEA_LEVEL_DENSITY = 1.225;
   private static final double MPS_PER_KT = 1_852.0 / 3_600.0;
   private static final double SCREEN_M = 10.668;
+  private static final double THRESHOLD_M = 15.24;
+  private static final double APPROACH_DEG = 3.5;
+  /** What reverse adds to the brakes, of the weight. */
+  private static final double REVERSE = 0.1;
   private static final double ROLLING = 0.02;
   private static final int SPEED_STEPS = 80;
   private static final int HALVINGS = 14;
@@ -42,14 +48,15 @@ final class DemoTakeoffModel {
    */
   record Aircraft(
       String type, double wingM2, double inducedDrag, double gearDrag, double asymmetryDrag, double groundLift,
-      List<Flap> flaps, Engine engine, double vmcKt, double leastV1Kt, double brakeJ, double[] weightsKg,
+      List<Flap> flaps, Flap landing, Engine engine, double vmcKt, double leastV1Kt, double brakeJ, double[] weightsKg,
       double[] temperaturesC) {}
 
   static final Aircraft DOVRIN = new Aircraft("dovrin-46", 54, 0.036, 0.02, 0.018, 0.7,
-      List.of(new Flap("15", 2.5, 0.045)), new Engine(33_000, 1_650_000, 0), 88, 84, 43e6,
+      List.of(new Flap("15", 2.5, 0.045)), new Flap("30", 3.2, 0.12), new Engine(33_000, 1_650_000, 0), 88, 84, 43e6,
       new double[] {12_000, 14_000, 16_000, 18_200}, new double[] {-30, 0, 20, 30, 40, 50});
   static final Aircraft HALYARD = new Aircraft("halyard-210", 122, 0.0406, 0.02, 0.012, 0.5,
-      List.of(new Flap("1", 2.2, 0.05), new Flap("2", 2.45, 0.062)), new Engine(116_000, 0, 0.001_2), 110, 107, 245e6,
+      List.of(new Flap("1", 2.2, 0.05), new Flap("2", 2.45, 0.062)), new Flap("3", 2.8, 0.14),
+      new Engine(116_000, 0, 0.001_2), 110, 107, 245e6,
       new double[] {42_000, 50_000, 58_000, 66_000, 75_000}, new double[] {-30, 0, 20, 30, 40, 50, 60});
 
   private static final double[] ALTITUDES_FT = {-1_000, 2_000, 5_000};
@@ -76,6 +83,7 @@ final class DemoTakeoffModel {
         tables:
         """.formatted(aircraft.type));
     aircraft.flaps.forEach(f -> new DemoTakeoffModel(aircraft, f).write(out));
+    new DemoTakeoffModel(aircraft, aircraft.landing).writeLanding(out);
     return out.toString();
   }
 
@@ -101,6 +109,20 @@ final class DemoTakeoffModel {
         p -> StrictMath.sqrt(2 * a.brakeJ / p[0]) * StrictMath.sqrt(air(p).densityRatio()) / MPS_PER_KT, 1));
     List<Of> thin = List.of(Of.PRESSURE_ALTITUDE, Of.TEMPERATURE);
     table(out, Gives.POWER, Optional.empty(), thin, values(points(thin), p -> 100 * new Air(p[0], p[1]).rating(), 1));
+  }
+
+  private void writeLanding(StringBuilder out) {
+    List<Of> all = List.of(Of.WEIGHT, Of.PRESSURE_ALTITUDE, Of.TEMPERATURE, Of.WIND, Of.SLOPE);
+    for (RunwayState state : List.of(RunwayState.DRY, RunwayState.WET)) {
+      table(out, Gives.LANDING, Optional.of(state), all, values(points(all), p -> landing(p, state), 0));
+    }
+  }
+
+  private double landing(double[] p, RunwayState state) {
+    Roll roll = new Roll(p[0], air(p), p[3] * MPS_PER_KT, p[4] / 100, state);
+    double speed = 1.23 * stall(p[0]);
+    double descent = THRESHOLD_M / StrictMath.tan(StrictMath.toRadians(APPROACH_DEG));
+    return descent * roll.over(speed) / (speed / roll.root) + roll.over(speed) + roll.stopping(speed, REVERSE);
   }
 
   private static <T> String values(List<T> all, ToDoubleFunction<T> of, int decimals) {
@@ -272,6 +294,18 @@ final class DemoTakeoffModel {
 
     double stop(double v1) {
       return along(0, v1, 2) + 2 * over(v1) + along(v1, 0, 0);
+    }
+
+    /** Way from a speed to a stop, with so much of the weight pushing against it besides the brakes. */
+    double stopping(double from, double reverse) {
+      double end = StrictMath.max(0, windMps) * root;
+      double step = (end - from) / SPEED_STEPS;
+      double way = 0;
+      for (int i = 0; i < SPEED_STEPS; i++) {
+        double v = from + (i + 0.5) * step;
+        way += StrictMath.max(0, over(v)) * (step / root) / (acceleration(v, 0) - reverse * G);
+      }
+      return way;
     }
 
     private double over(double indicated) {

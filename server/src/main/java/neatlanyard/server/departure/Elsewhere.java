@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import neatlanyard.core.departure.TodaysFigures;
 import neatlanyard.core.figures.DepartureFigures.EndWind;
+import neatlanyard.core.figures.Landing;
 import neatlanyard.core.figures.RunwayState;
 import neatlanyard.core.figures.TypeFigures;
 import neatlanyard.core.fleet.Airfield;
@@ -11,7 +12,6 @@ import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.log.Event;
 import neatlanyard.core.state.DepartureState;
 import neatlanyard.core.weather.LandingWeather;
-import neatlanyard.core.weather.Phenomenon;
 import neatlanyard.core.weather.StationReport;
 import neatlanyard.server.figures.FiguresViews.ElsewhereView;
 import neatlanyard.device.drawn.DrawnViews.EndView;
@@ -62,13 +62,14 @@ class Elsewhere {
 
   private ReportedView view(Event.ElsewhereReported e, Optional<TypeFigures> type) {
     StationReport report = e.report();
-    RunwayState state = report.weather().stream().anyMatch(Phenomenon::precipitation) ? RunwayState.WET
-        : RunwayState.DRY;
-    List<EndView> ends = fleet.fleet().airfield(e.airfield()).stream().flatMap(Airfield::ends)
+    RunwayState state = Landing.state(report);
+    Optional<Airfield> airfield = fleet.fleet().airfield(e.airfield());
+    List<EndView> ends = airfield.stream().flatMap(Airfield::ends)
         .flatMap(end -> report.wind().stream().flatMap(w -> type.stream().map(t -> EndWind.of(end, w, t, state))))
         .map(GivenDrawn::end).toList();
     return new ReportedView(report.text(), e.simulated(), reports.facts(report), ends, state.words(),
         e.landing().map(limits -> LandingWeather.of(report, limits).against()).orElse(List.of()),
-        e.landing().isPresent());
+        e.landing().isPresent(), airfield.flatMap(a -> type.flatMap(t -> Landing.of(t, a, report)))
+        .map(Landing::words).orElse(""));
   }
 }

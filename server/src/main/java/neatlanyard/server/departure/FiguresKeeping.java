@@ -4,8 +4,11 @@ import java.util.stream.Stream;
 import neatlanyard.core.departure.TodaysFigures;
 import neatlanyard.core.figures.FiguresTexts.Kind;
 import neatlanyard.core.figures.FiguresTexts;
+import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.Fleet;
+import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.state.DepartureState;
+import neatlanyard.device.kept.KeptViews.KeptAirfields;
 import neatlanyard.device.kept.KeptViews.KeptFigures;
 import neatlanyard.device.kept.KeptViews.KeptTexts;
 import neatlanyard.device.kept.KeptViews;
@@ -27,10 +30,15 @@ class FiguresKeeping {
   }
 
   KeptFigures of(DepartureState d) {
+    Flight flight = d.opened().flight();
+    return KeptViews.of(d.lastNumber(), TodaysFigures.known(d), flight.to(),
+        new KeptTexts(sha256(d, Kind.TYPE_FIGURES), sha256(d, Kind.TAKEOFF_TABLES), sha256(d, Kind.HOLDOVER)),
+        new KeptAirfields(airfield(flight.from()), airfield(flight.to())));
+  }
+
+  private String airfield(AirfieldId id) {
     Fleet now = fleet.fleet();
-    return KeptViews.of(d.lastNumber(), TodaysFigures.known(d), new KeptTexts(sha256(d, Kind.TYPE_FIGURES),
-        sha256(d, Kind.TAKEOFF_TABLES), sha256(d, Kind.HOLDOVER)),
-        now.airfield(d.opened().flight().from()).map(a -> AirfieldWriter.write(a, now)).orElse(""));
+    return now.airfield(id).map(a -> AirfieldWriter.write(a, now)).orElse("");
   }
 
   private String sha256(DepartureState d, Kind kind) {

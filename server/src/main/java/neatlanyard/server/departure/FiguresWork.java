@@ -33,7 +33,7 @@ class FiguresWork {
   FiguresBasis basis(DepartureState d) {
     FiguresDesk.Held held = desk.held(d.opened().tail().type());
     return new FiguresBasis(held.type(), held.texts(), held.holdover(),
-        fleet.fleet().airfield(d.opened().flight().from()));
+        fleet.fleet().airfield(d.opened().flight().from()), fleet.fleet().airfield(d.opened().flight().to()));
   }
 
   /** What an event may make another. */
@@ -46,6 +46,7 @@ class FiguresWork {
       case Event.LoadSheetChanged e -> true;
       case Event.TakeoffChosen e -> true;
       case Event.DeIced e -> true;
+      case Event.ElsewhereReported e -> true;
       case Event.Measured e -> FuelStory.reads(d, e.step());
       case Event.StepUndone e -> FuelStory.reads(d, e.step());
       default -> false;

@@ -74,9 +74,10 @@ public final class FiguresViews {
    * @param condition of its runways, as it is taken from the weather: nothing is reported of it
    * @param below what is below its landing limits, or not known
    * @param limited whether the fleet's file has landing limits of it
+   * @param landing what may be landed with there by landing distance; empty where the type has no tables of it
    */
   public record ReportedView(String text, boolean simulated, List<String> facts, List<EndView> ends, String condition,
-      List<String> below, boolean limited) {}
+      List<String> below, boolean limited, String landing) {}
 
   /** A cabin or a hold. */
   public record LoadPlaceView(String id, String name) {}
