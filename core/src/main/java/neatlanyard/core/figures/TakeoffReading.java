@@ -103,7 +103,7 @@ final class TakeoffReading {
   }
 
   private Optional<String> missing(Grid.Point point) {
-    return tables.missing(point, Gives.values()).map(w -> w + ".");
+    return tables.missing(point).map(w -> w + ".");
   }
 
   private Optional<String> thrustRefused() {

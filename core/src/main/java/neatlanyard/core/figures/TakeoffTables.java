@@ -1,6 +1,7 @@
 package neatlanyard.core.figures;
 
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -42,6 +43,9 @@ public final class TakeoffTables {
     POWER("%"),
     /** From 50 ft above the threshold to a full stop, not factored. */
     LANDING("m");
+
+    /** All that a take-off asks. */
+    private static final Gives[] OF_TAKEOFF = EnumSet.complementOf(EnumSet.of(LANDING)).toArray(Gives[]::new);
 
     private final String unit;
 
@@ -129,9 +133,9 @@ public final class TakeoffTables {
       return grid == null ? Double.NaN : grid.at(point);
     }
 
-    /** Why there is no value, for the first of what is asked that has none; empty where all have. */
-    Optional<String> missing(Grid.Point point, Gives... asked) {
-      for (Gives gives : asked) {
+    /** Why there is no value, for the first of what a take-off asks that has none; empty where all have. */
+    Optional<String> missing(Grid.Point point) {
+      for (Gives gives : Gives.OF_TAKEOFF) {
         if (Double.isNaN(at(gives, point))) {
           Grid grid = grids.get(gives);
           String table = "%s, flap %s, %s".formatted(

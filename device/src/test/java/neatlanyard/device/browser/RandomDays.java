@@ -114,8 +114,8 @@ final class RandomDays {
     List<RunwayCondition.Third> thirds = new ArrayList<>();
     int many = random.nextBoolean() ? 1 : 3;
     for (int i = 0; i < many; i++) {
-      Contaminant lies = Contaminant.values()[random.nextInt(random.nextBoolean() ? 2 : Contaminant.values().length)];
-      thirds.add(new RunwayCondition.Third(random.nextBoolean() ? OptionalInt.of(random.nextInt(7))
+      Contaminant lies = Contaminant.values()[random.nextInt(random.nextInt(5) > 0 ? 2 : Contaminant.values().length)];
+      thirds.add(new RunwayCondition.Third(random.nextInt(4) == 0 ? OptionalInt.of(random.nextInt(7))
           : OptionalInt.empty(), lies, lies.deep() ? OptionalInt.of(random.nextInt(1, 20)) : OptionalInt.empty(),
           random.nextBoolean() ? OptionalInt.of(25 * random.nextInt(1, 5)) : OptionalInt.empty()));
     }
@@ -144,8 +144,8 @@ final class RandomDays {
         : maybe(0.7, () -> ends.get(random.nextInt(ends.size())));
     return new FiguresAsked.Choice(end.map(Runway.End::name),
         end.flatMap(e -> e.intersections().stream().findFirst()).filter(i -> random.nextBoolean())
-        .map(Runway.Intersection::name), maybe(0.3, () -> FLAPS.get(random.nextInt(FLAPS.size()))),
-        maybe(0.4, () -> List.of(Thrust.FULL, new Thrust.Assumed(random.nextInt(10, 55)), new Thrust.Step(90))
+        .map(Runway.Intersection::name), maybe(0.2, () -> FLAPS.get(random.nextInt(FLAPS.size()))),
+        maybe(0.2, () -> List.of(Thrust.FULL, new Thrust.Assumed(random.nextInt(10, 55)), new Thrust.Step(90))
         .get(random.nextInt(3))));
   }
 
