@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Route;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.ColorScheme;
 import java.util.List;
@@ -148,7 +147,6 @@ public class FiguresTest extends AtTheDemo {
         kept.contains("/kept") && kept.stream().filter(u -> u.startsWith("/texts/")).count() == 3);
     wren.page.waitForFunction("() => navigator.serviceWorker.ready.then(() => true)");
 
-    wren.page.context().route("**/api/**", Route::abort);
     wren.page.context().setOffline(true);
     Papers.reported(wren, "frost 5", "frost 5", "wet-snow 3");
     assertThat(wren.page.getByText("Worked out on this device, without the network")).isVisible();
@@ -163,7 +161,6 @@ public class FiguresTest extends AtTheDemo {
     Papers.enter(wren, "v1", "89");
     Papers.stands(wren, "v1", "covered");
 
-    wren.page.context().unroute("**/api/**");
     wren.page.context().setOffline(false);
     Papers.stands(ida, "v1", "covered");
     Papers.enter(ida, "v1", "89");
@@ -174,7 +171,6 @@ public class FiguresTest extends AtTheDemo {
 
   /** What the device made of them is what the server makes of them. */
   private static void aReportHeardAndASheetOnPaper(Crew wren, String sheet) {
-    wren.page.context().route("**/api/**", Route::abort);
     wren.page.context().setOffline(true);
     wren.stage("Status and day");
     Locator report = wren.page.getByLabel("Station report, Ternholm");
@@ -195,7 +191,6 @@ public class FiguresTest extends AtTheDemo {
     assertThat(Papers.cell(wren, "zero-fuel-weight")).containsText("again");
     String here = take.textContent() + wren.page.locator("main svg").allTextContents();
 
-    wren.page.context().unroute("**/api/**");
     wren.page.context().setOffline(false);
     assertThat(wren.page.getByText("Worked out on this device")).not().isVisible();
     assertThat(wren.button("Sheet 2")).isVisible();
