@@ -107,6 +107,10 @@ const Reported = ({ report: r }: { report: ReportedView }) => (
         </li>
       ))}
     </ul>
-    {r.landing && <p>By landing distance: {r.landing}</p>}
+    {r.landing && (
+      <p>
+        <b>Landing distance</b> {r.landing}
+      </p>
+    )}
   </>
 )

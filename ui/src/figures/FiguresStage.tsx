@@ -172,7 +172,12 @@ export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStagePr
           {asked === 0 ? 'All that was agreed still comes out.' : `${asked} to be entered again.`}
         </p>
       )}
-      {figures && figures.changed.length > 0 && (
+      {live.waits && (
+        <p className={classes.bad} role="status">
+          What was said here since is not in these figures: that waits for the network.
+        </p>
+      )}
+      {figures && !live.waits && figures.changed.length > 0 && (
         <p className={classes.soft} role="status">
           Worked out anew: another {figures.changed.join(', ')}.{' '}
           {asked === 0 ? 'All that was agreed still comes out.' : `${asked} to be entered again.`}

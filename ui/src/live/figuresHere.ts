@@ -108,13 +108,13 @@ export const withFiguresHere = (progress: Progress, here: WorkedHere): Progress 
 
 /**
  * Figures worked out on this device while it has no network, once something was said here on which they rest. What
- * they are worked out by is kept beforehand.
+ * they are worked out by is kept beforehand; where it is not, what was said waits.
  */
 export const useFiguresHere = (
   view: DepartureView | undefined,
   out: OutboxState,
   connected: boolean,
-): WorkedHere | undefined => {
+): { worked?: WorkedHere; waits: boolean } => {
   const id = view?.header.id ?? ''
   const figures = view?.progress.figures
   const kept = useQuery<KeptFigures, Problem>({
@@ -161,5 +161,7 @@ export const useFiguresHere = (
       () => undefined,
     )
   }, [asked, texts, airfields])
-  return asked && answer?.asked === asked ? answer.worked : undefined
+  const worked = asked && answer?.asked === asked ? answer.worked : undefined
+  const waits = !connected && !worked && saidSince(out, data?.number ?? 0).length > 0
+  return useMemo(() => ({ worked, waits }), [worked, waits])
 }

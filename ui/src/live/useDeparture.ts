@@ -22,6 +22,8 @@ export interface Live {
   out: OutboxState
   /** Figures worked out on this device; nothing while the server's stand. */
   here: WorkedHere | undefined
+  /** Whether something was said here that no figures are worked out with yet. */
+  waits: boolean
   /** Whether the live stream stands, and the server answered when something was said last. */
   connected: boolean
 }
@@ -112,9 +114,11 @@ export const useDeparture = (id: string, me: Me): { live?: Live; problem?: Probl
 
   const answered = connected && !out.unanswered
   const here = useFiguresHere(said?.view, out, answered)
-  const progress = said && here && withFiguresHere(said.view.progress, here)
+  const progress = said && here.worked && withFiguresHere(said.view.progress, here.worked)
 
   if (!query.data || (query.error && query.error.status > 0)) return { problem: query.error ?? undefined }
   const view = progress ? { ...said!.view, progress } : said!.view
-  return { live: { ...said!, view, here, me, seat, outbox, out, connected: answered } }
+  return {
+    live: { ...said!, view, here: here.worked, waits: here.waits, me, seat, outbox, out, connected: answered },
+  }
 }
