@@ -1,17 +1,16 @@
 import { Button } from '@mantine/core'
 import { useDisclosure } from '@mantine/hooks'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { Link, useNavigate } from '@tanstack/react-router'
+import { Link } from '@tanstack/react-router'
 import type { ChangesView, Me } from '../api.gen'
 import { ask, type Problem } from './api'
-import { forgetKept } from './kept'
+import { signOut } from './signOut'
 import { DayNight } from './Switch'
 import classes from './TopBar.module.css'
 
 /** The bar of the screens outside a departure; on a phone it opens by one press. */
 export const TopBar = ({ me }: { me: Me }) => {
   const client = useQueryClient()
-  const navigate = useNavigate()
   const [unfolded, { toggle }] = useDisclosure(false)
   const owed = useQuery<ChangesView[], Problem>({
     queryKey: ['reading'],
@@ -19,13 +18,6 @@ export const TopBar = ({ me }: { me: Me }) => {
     enabled: me.flies,
   })
   const reading = owed.data?.length ?? 0
-  const signOut = async () => {
-    await ask('DELETE', '/api/session')
-    client.clear()
-    await forgetKept()
-    void navigate({ to: '/' })
-    window.location.assign('/')
-  }
   return (
     <header className={classes.bar} data-unfolded={unfolded || undefined}>
       <Link to="/" className={classes.name}>
@@ -70,7 +62,7 @@ export const TopBar = ({ me }: { me: Me }) => {
           Password
         </Link>
         <DayNight />
-        <Button variant="plain" size="desk" onClick={() => void signOut()}>
+        <Button variant="plain" size="desk" onClick={() => void signOut(client, '/')}>
           Sign out
         </Button>
       </div>

@@ -1,9 +1,11 @@
+import { useQueryClient } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
 import type { FigureView, FiguresView, PartView, WorkedView } from '../api.gen'
 import { Action } from '../app/Action'
 import { Fetching } from '../app/Fetching'
 import { ProblemNotice } from '../app/Notice'
 import { clockTime } from '../app/clock'
+import { signOut } from '../app/signOut'
 import { GoOn } from '../live/GoOn'
 import type { Live } from '../live/useDeparture'
 import { Arithmetic } from './Arithmetic'
@@ -276,7 +278,7 @@ export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStagePr
           ) : figure && mayEnter ? (
             <Entered figure={figure} me={me.id} onAgain={() => setAgain(figure.figure)} />
           ) : (
-            <Done all={all.length} settled={settled} seat={seat} worked={worked} />
+            <Done all={all.length} settled={settled} live={live} worked={worked} />
           )}
           {next && settled === all.length && (
             <div className={classes.actions}>
@@ -309,29 +311,52 @@ const Entered = ({ figure: f, me, onAgain }: { figure: FigureView; me: string; o
 interface DoneProps {
   all: number
   settled: number
-  seat: string
+  live: Live
   worked: WorkedView | undefined
 }
 
 /** Nothing is left to enter here: what it all comes to. */
-const Done = ({ all, settled, seat, worked }: DoneProps) => (
-  <>
-    <p className={classes.soft} role="status">
-      {seat === ''
-        ? 'Take your seat to enter figures.'
-        : settled === all
-          ? 'All figures are agreed.'
-          : 'You have entered all of yours; what the other pilot has not entered is open still.'}
-    </p>
-    {worked && (
-      <ul className={classes.facts}>
-        {worked.runway && <li>At most {worked.runway.limiting} today</li>}
-        {worked.proposed && <li>Proposed, {worked.proposed}</li>}
-        <li>{worked.wind}</li>
-        {worked.air.map((l) => (
-          <li key={l}>{l}</li>
-        ))}
-      </ul>
-    )}
-  </>
-)
+const Done = ({ all, settled, live: { seat, view, me, out, outbox, connected }, worked }: DoneProps) => {
+  const client = useQueryClient()
+  const own = view.header.crew.find((c) => c.id === me.id)
+  const other = view.header.crew.find((c) => c.id !== me.id && c.seat !== seat)
+  return (
+    <>
+      <p className={classes.soft} role="status">
+        {seat === ''
+          ? 'Take your seat to enter figures.'
+          : settled === all
+            ? 'All figures are agreed.'
+            : 'You have entered all of yours; what the other pilot has not entered is open still.'}
+      </p>
+      {seat === '' && own && (
+        <div className={classes.ways}>
+          <Action hotkey="o" main onAct={() => outbox.put('seat-taken', { seat: own.seat }, `the ${own.seat} seat`)}>
+            Take the {own.seat} seat
+          </Action>
+        </div>
+      )}
+      {seat !== '' && settled < all && other && (
+        <div className={classes.ways}>
+          <Action
+            hotkey="o"
+            disabled={!connected || out.waiting.length > 0}
+            onAct={() => void signOut(client, window.location.pathname + window.location.search, other.id)}
+          >
+            {other.name} enters on this device
+          </Action>
+        </div>
+      )}
+      {worked && (
+        <ul className={classes.facts}>
+          {worked.runway && <li>At most {worked.runway.limiting} today</li>}
+          {worked.proposed && <li>Proposed, {worked.proposed}</li>}
+          <li>{worked.wind}</li>
+          {worked.air.map((l) => (
+            <li key={l}>{l}</li>
+          ))}
+        </ul>
+      )}
+    </>
+  )
+}

@@ -5,13 +5,15 @@ import type { About, Me } from '../api.gen'
 import { ask, type Problem } from '../app/api'
 import { Key } from '../app/Key'
 import { setServerNow } from '../app/clock'
+import { handedTo } from '../app/signOut'
 import { ProblemNotice } from '../app/Notice'
 import { DayNight } from '../app/Switch'
 import classes from './SignIn.module.css'
 
 /** Who is there. In demo mode the demo's people and passwords stand below. */
 export const SignIn = ({ onIn }: { onIn: (me: Me) => void }) => {
-  const [who, setWho] = useState('')
+  const next = handedTo()
+  const [who, setWho] = useState(next)
   const [password, setPassword] = useState('')
   const about = useQuery<About, Problem>({
     queryKey: ['about'],
@@ -23,7 +25,10 @@ export const SignIn = ({ onIn }: { onIn: (me: Me) => void }) => {
   })
   const enter = useMutation<Me, Problem, { who: string; password: string }>({
     mutationFn: (form) => ask('POST', '/api/session', form),
-    onSuccess: onIn,
+    onSuccess: (me) => {
+      if (next !== '') history.replaceState(history.state, '', window.location.pathname + window.location.search)
+      onIn(me)
+    },
   })
   return (
     <main className={classes.page}>
@@ -68,13 +73,14 @@ export const SignIn = ({ onIn }: { onIn: (me: Me) => void }) => {
             autoComplete="username"
             autoCapitalize="none"
             size="md"
-            autoFocus
+            autoFocus={next === ''}
           />
           <PasswordInput
             label="Password"
             value={password}
             onChange={(e) => setPassword(e.currentTarget.value)}
             autoComplete="current-password"
+            autoFocus={next !== ''}
             size="md"
             mt="sm"
           />

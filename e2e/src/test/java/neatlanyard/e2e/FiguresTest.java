@@ -131,6 +131,26 @@ public class FiguresTest extends AtTheDemo {
         .formatted(day(who, "today-31")).replace("\n", " ");
   }
 
+  /** One tablet for two: who entered first hands it over, and nothing of theirs is on it any more. */
+  @Test
+  public void on_one_device_the_second_pilot_enters_after_the_first_without_sight_of_it() throws Exception {
+    Crew device = Crew.in(browser, app, "Tomas Quill", ColorScheme.LIGHT).takeSeat("left", "Brannoch – Lundmoor");
+    device.cut();
+    device.stage("Figures");
+    Papers.give(device);
+    Papers.LARGE.figures().forEach((figure, value) -> Papers.enter(device, figure, value));
+    device.button("Wren Adeyo enters on this device").click();
+    assertThat(device.page.getByLabel("Name")).hasValue("adeyo");
+    assertThat(device.page.getByLabel("Password")).isFocused();
+    device.page.keyboard().type("north-slip-24");
+    device.page.keyboard().press("Enter");
+    device.button("Take the right seat").click();
+    Papers.stands(device, "v1", "covered");
+    assertThat(device.page.locator("main")).not().containsText("134");
+    Papers.enter(device, "v1", "134");
+    Papers.stands(device, "v1", "agreed");
+  }
+
   /** Snow is reported by voice while the link is down: the device says what that makes of the figures. */
   @Test
   public void without_a_network_a_device_works_the_figures_out_itself() throws Exception {
