@@ -141,7 +141,7 @@ public class FiguresTest extends AtTheDemo {
     Papers.LARGE.figures().forEach((figure, value) -> Papers.enter(device, figure, value));
     device.button("Wren Adeyo enters on this device").click();
     assertThat(device.page.getByLabel("Name")).hasValue("adeyo");
-    assertThat(device.page.getByLabel("Password")).isFocused();
+    assertThat(device.page.locator("input[type=password]")).isFocused();
     device.page.keyboard().type("north-slip-24");
     device.page.keyboard().press("Enter");
     device.button("Take the right seat").click();
@@ -267,6 +267,8 @@ public class FiguresTest extends AtTheDemo {
     ternholm.getByLabel("The report of Ternholm")
         .fill("METAR QTRN 140750Z 24012KT 9000 -SN BKN025 M02/M04 Q1003 TEMPO 3000 SN");
     ternholm.getByText("Take it").click();
+    assertThat(ternholm).containsText("Q1003 TEMPO 3000 SN");
+    assertThat(ternholm.getByText("Take it")).not().isVisible();
     assertThat(ternholm).containsText("Within landing limits.");
     wren.picture("elsewhere");
     wren.button("Back").click();
