@@ -52,7 +52,8 @@ export const useDeparture = (id: string, me: Me): { live?: Live; problem?: Probl
   })
   const outbox = outboxOf(id, me.id)
   const out = useSyncExternalStore(outbox.subscribe, outbox.snapshot)
-  const [connected, setConnected] = useState(false)
+  // Until it is known not to be: a notice that comes and goes as a page opens moves what a thumb is about to press.
+  const [connected, setConnected] = useState(true)
   const there = query.data !== undefined
 
   useEffect(() => {
