@@ -171,7 +171,7 @@ export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStagePr
       {live.here && (
         <p className={classes.soft} role="status">
           Worked out on this device, without the network, from what was said here.{' '}
-          {asked === 0 ? 'All that was agreed still comes out.' : `${asked} to be entered again.`}
+          {asked > 0 ? `${asked} to be entered again.` : settled > 0 && 'All that was agreed still comes out.'}
         </p>
       )}
       {live.waits && (
