@@ -199,6 +199,8 @@ public class FiguresTest extends AtTheDemo {
     report.fill("METAR QTRN 140720Z 07014KT 9999 BKN025 01/M02 Q1011");
     assertThat(wren.page.getByText("wind 070° 14 kt")).isVisible();
     wren.button("Cut the card again").click();
+    // The cord makes room for it, so its beads move.
+    assertThat(wren.tag("Enter again: runway")).isVisible();
     wren.stage("Figures");
     wren.page.locator("main nav").getByText("Entered by two").click();
     Locator take = wren.page.locator("main h1 + p");
