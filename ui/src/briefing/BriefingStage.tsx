@@ -73,6 +73,12 @@ export const BriefingStage = ({ live, part, next, onGo }: BriefingStageProps) =>
         </a>
       </div>
       <Length lines={briefing} />
+      {(live.here || live.waits) && (
+        <p role="alert">
+          Put together before what was said here without the network: brief by the stage Figures, and again when
+          connected.
+        </p>
+      )}
       {missing.length > 0 && <p className={classes.soft}>Not known yet: {missing.join(', ')}.</p>}
       {again.length > 0 && (
         <section aria-label="Read again">
