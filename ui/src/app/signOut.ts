@@ -12,10 +12,10 @@ export const signOut = async (client: QueryClient, to: string, who = ''): Promis
   await ask('DELETE', '/api/session')
   client.clear()
   await forgetKept()
-  window.location.assign(who === '' ? to : `${to}#${encodeURIComponent(who)}`)
+  window.location.assign(who === '' ? to : `${to}#${who}`)
   // Another hash alone loads nothing.
   if (who !== '') window.location.reload()
 }
 
 /** Who was handed this device; empty where nobody was named. */
-export const handedTo = (): string => decodeURIComponent(window.location.hash.slice(1))
+export const handedTo = (): string => window.location.hash.slice(1)

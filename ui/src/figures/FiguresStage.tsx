@@ -101,7 +101,8 @@ export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStagePr
   const mayEnter = figure !== undefined && mine(figure) && !tiedOff && !figure.notToday
   const entering =
     figure && mayEnter && (toEnter(figure) || again === figure.figure) && (figures !== undefined || query.isError)
-  const draft = `figure/${view.header.id}/${figure?.figure ?? ''}`
+  // Two may use one device, each without sight of the other's.
+  const draft = `figure/${view.header.id}/${me.id}/${figure?.figure ?? ''}`
   return (
     <div className={classes.stage} data-figures={figures ? figures.number : undefined}>
       <div className={classes.head}>

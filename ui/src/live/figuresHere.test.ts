@@ -66,6 +66,8 @@ describe('figures worked out on this device', () => {
     expect(read.report.text).toBe('METAR NEW')
     expect(read.asked).toEqual(['v1', 'vr', 'v2'])
     expect(read.settled).toEqual({ v1: '95', vr: '96' })
+    const taken = { ...figure('v1', '99'), standing: 'taken' as const }
+    expect(JSON.parse(askedOf(kept, out([word('de-iced', {})]), { v1: taken }) ?? '').settled).toEqual({})
   })
 
   it('open what comes out otherwise, hang it, and say which limits hold now', () => {

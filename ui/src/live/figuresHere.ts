@@ -25,7 +25,10 @@ const saidSince = (out: OutboxState, number: number): { kind: string; body: Reco
     .filter((e) => e.kind === DAY || RESTS_ON.includes(e.kind))
     .map(({ kind, body }) => ({ kind, body }))
 
-/** What the rules are asked: what the server told last, what was said since, and which values must not be shown. */
+/**
+ * What the rules are asked: what the server told last, what was said since, and which values must not be shown. What
+ * the commander took against what was worked out is left to the server, which knows what that was.
+ */
 export const askedOf = (kept: KeptFigures, out: OutboxState, figures: Progress['figures']): string | undefined => {
   const since = saidSince(out, kept.number)
   if (since.length === 0) return undefined
@@ -37,7 +40,7 @@ export const askedOf = (kept: KeptFigures, out: OutboxState, figures: Progress['
       : kept.report
   const settled = Object.fromEntries(
     Object.values(figures).flatMap((f) => {
-      const value = f.value ?? (f.standing === 'differs' ? f.difference?.expected : undefined)
+      const value = f.standing === 'taken' ? undefined : (f.value ?? f.difference?.expected)
       return value === undefined ? [] : [[f.figure, value]]
     }),
   )

@@ -115,11 +115,14 @@ export const useDeparture = (id: string, me: Me): { live?: Live; problem?: Probl
 
   const answered = connected && !out.unanswered
   const here = useFiguresHere(said?.view, out, answered)
-  const progress = said && here.worked && withFiguresHere(said.view.progress, here.worked)
+  const view = useMemo(
+    () =>
+      said && here.worked ? { ...said.view, progress: withFiguresHere(said.view.progress, here.worked) } : said?.view,
+    [said, here.worked],
+  )
 
   if (!query.data || (query.error && query.error.status > 0)) return { problem: query.error ?? undefined }
-  const view = progress ? { ...said!.view, progress } : said!.view
   return {
-    live: { ...said!, view, here: here.worked, waits: here.waits, me, seat, outbox, out, connected: answered },
+    live: { ...said!, view: view!, here: here.worked, waits: here.waits, me, seat, outbox, out, connected: answered },
   }
 }
