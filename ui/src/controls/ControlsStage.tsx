@@ -1,7 +1,7 @@
 import { NativeSelect } from '@mantine/core'
 import { useMutation, useQuery } from '@tanstack/react-query'
 import { useRef, useState, useSyncExternalStore } from 'react'
-import type { Behaviour, JudgementView } from '../api.gen'
+import type { Behaviour, FindingView, JudgementView } from '../api.gen'
 import { FileChoice } from '../app/FileChoice'
 import { ask, asProblem, type Problem } from '../app/api'
 import { Action } from '../app/Action'
@@ -71,7 +71,9 @@ export const ControlsStage = ({ live, onGo }: { live: Live; onGo: (stage: string
             axis={axis}
             input={n + 1}
             values={samples.values}
-            failed={(shown?.findings ?? []).some((f) => !f.passed && f.axis === axis.name.toLowerCase())}
+            failed={(shown?.findings ?? []).some(
+              (f) => f.outcome === 'not-as-it-should-be' && f.axis === axis.name.toLowerCase(),
+            )}
           />
         ))}
       </div>
@@ -92,7 +94,7 @@ export const ControlsStage = ({ live, onGo }: { live: Live; onGo: (stage: string
       <div className={classes.actions}>
         <Action
           hotkey="c"
-          main={!done?.judgement.passed}
+          main={done?.judgement.verdict !== 'passed'}
           disabled={!seat || running || view.progress.tiedOff !== undefined}
           onAct={() => {
             recorded.reset()
@@ -101,7 +103,7 @@ export const ControlsStage = ({ live, onGo }: { live: Live; onGo: (stage: string
         >
           {running ? 'Check under way' : done ? 'Check again' : 'Start the check'}
         </Action>
-        {done?.judgement.passed && <GoOn progress={view.progress} from="controls" onGo={onGo} />}
+        {done?.judgement.verdict === 'passed' && <GoOn progress={view.progress} from="controls" onGo={onGo} />}
         <FileChoice accept=".csv,text/csv" onChange={(f) => f && recorded.mutate(f)}>
           {(props) => (
             <>
@@ -131,20 +133,62 @@ export const ControlsStage = ({ live, onGo }: { live: Live; onGo: (stage: string
   )
 }
 
+const of = (j: JudgementView, outcome: FindingView['outcome']) => j.findings.filter((f) => f.outcome === outcome)
 const passed = (j: JudgementView) =>
-  j.passed ? 'passed' : `${j.findings.filter((f) => !f.passed).length} not as it should be`
-const verdict = (j: JudgementView) => (j.passed ? 'Control check passed' : 'Control check not passed')
+  j.verdict === 'passed'
+    ? 'passed'
+    : j.verdict === 'incomplete'
+      ? 'incomplete'
+      : `${of(j, 'not-as-it-should-be').length} not as it should be`
+const VERDICTS = {
+  passed: 'Control check passed',
+  incomplete: 'Control check incomplete',
+  'not-passed': 'Control check not passed',
+} as const
+const verdict = (j: JudgementView) => VERDICTS[j.verdict]
 
 const Findings = ({ judgement }: { judgement: JudgementView }) => {
-  const failed = judgement.findings.filter((f) => !f.passed)
-  const fine = judgement.findings.filter((f) => f.passed)
+  const fine = of(judgement, 'as-it-should-be')
+  const unjudged = of(judgement, 'unjudged').filter((f) => !judgement.missing.includes(f.words))
   return (
     <>
       <ul className={classes.failed}>
-        {failed.map((f) => (
+        {of(judgement, 'not-as-it-should-be').map((f) => (
           <li key={f.words}>{f.words}</li>
         ))}
       </ul>
+      {judgement.missing.length > 0 && (
+        <>
+          <h2 className={classes.h2}>Still to show</h2>
+          <ul className={classes.missing}>
+            {judgement.missing.map((words) => (
+              <li key={words}>{words}</li>
+            ))}
+          </ul>
+        </>
+      )}
+      {judgement.suggestions.length > 0 && (
+        <>
+          <h2 className={classes.h2}>What it looks like</h2>
+          <ol className={classes.looksLike}>
+            {judgement.suggestions.map((s) => (
+              <li key={s.cause}>{s.words}</li>
+            ))}
+          </ol>
+          <p className={classes.source}>
+            A suggestion from the measurements. Maintenance decides; it releases nothing.
+          </p>
+        </>
+      )}
+      {unjudged.length > 0 && (
+        <Fold line={`${unjudged.length} not judged: the recording does not tell`} className={classes.fine!}>
+          <ul>
+            {unjudged.map((f) => (
+              <li key={f.words}>{f.words}</li>
+            ))}
+          </ul>
+        </Fold>
+      )}
       <Fold line={`${fine.length} found as they should be, with their numbers`} className={classes.fine!}>
         <ul>
           {fine.map((f) => (

@@ -4,7 +4,7 @@ import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.RunnerException;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
 
-/** Runs the measurements: "core", "packs", "figures", "acknowledge", "live", "flood", or all of them. */
+/** Runs the measurements: "core", "packs", "controls", "figures", "acknowledge", "live", "flood", or all of them. */
 public final class Bench {
   private Bench() {}
 
@@ -15,6 +15,12 @@ public final class Bench {
     }
     if (what.equals("packs") || what.equals("all")) {
       rules(PackBench.class);
+    }
+    if (what.equals("controls") || what.equals("all")) {
+      rules(ControlsBench.class);
+    }
+    if (what.equals("controls-study")) {
+      ControlsStudy.run();
     }
     if (what.equals("figures") || what.equals("all")) {
       rules(FiguresBench.class);

@@ -1,6 +1,5 @@
 package neatlanyard.bench;
 
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -8,10 +7,6 @@ import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import neatlanyard.core.briefing.Briefing;
 import neatlanyard.core.briefing.Line;
-import neatlanyard.core.controls.ControlCheck;
-import neatlanyard.core.controls.Judgement;
-import neatlanyard.core.controls.Trace.Sample;
-import neatlanyard.core.controls.Trace;
 import neatlanyard.core.departure.Departure;
 import neatlanyard.core.departure.Picture;
 import neatlanyard.core.fleet.AirfieldId;
@@ -25,7 +20,6 @@ import neatlanyard.core.log.Event;
 import neatlanyard.core.sop.Card.Item;
 import neatlanyard.core.sop.Card;
 import neatlanyard.core.sop.Pack;
-import neatlanyard.server.controls.SimulatedAircraft;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -38,7 +32,7 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
-/** The rules by themselves: folding, cutting, judging. */
+/** The rules by themselves: folding and cutting. */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MICROSECONDS)
@@ -57,7 +51,6 @@ public class CoreBench {
   private List<Entry> thousand = List.of();
   private Entry next = log(Demo.PACK, 1).getFirst();
   private Departure folded = Departure.fold(Demo.PACK, log(Demo.PACK, 1));
-  private final Trace minute = minute();
 
   @Setup
   public void build() {
@@ -99,17 +92,6 @@ public class CoreBench {
         Optional.of(by.equals(MARSK) ? Seat.LEFT : Seat.RIGHT), "d", event));
   }
 
-  /** The simulated check drawn out to 60 s at 50 Hz by standing still at its end. */
-  private static Trace minute() {
-    List<Sample> samples = new ArrayList<>(
-        SimulatedAircraft.check(Demo.PACK.flightControls(), SimulatedAircraft.Behaviour.SOUND));
-    while (samples.size() < Duration.ofMinutes(1).toSeconds() * SimulatedAircraft.RATE_HZ) {
-      samples.add(new Sample(samples.size() / (double) SimulatedAircraft.RATE_HZ, 0, 0, 0, samples.getLast()
-          .surfacesDeg()));
-    }
-    return Trace.of(Demo.PACK.flightControls().channels(), samples);
-  }
-
   @Benchmark
   public Departure fold_1000_entries() {
     return Departure.fold(pack, thousand);
@@ -131,10 +113,5 @@ public class CoreBench {
   @Benchmark
   public Card cut_a_card() {
     return Demo.card(pack);
-  }
-
-  @Benchmark
-  public Judgement judge_60_s_at_50_hz() {
-    return ControlCheck.judge(Demo.PACK.flightControls(), minute);
   }
 }

@@ -43,7 +43,7 @@ final class Demo {
         new Situation(TAIL, new AirfieldId("QTRN"), new AirfieldId("QVSK"), DAY, Map.of()));
   }
 
-  private static String text(String file) {
+  static String text(String file) {
     try {
       return Files.readString(ROOT.resolve("demo").resolve(file));
     } catch (IOException e) {

@@ -6,13 +6,14 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Stream;
-import neatlanyard.core.controls.ControlCheck;
-import neatlanyard.core.controls.Judgement;
-import neatlanyard.core.controls.Trace;
+import me.tongfei.progressbar.ProgressBar;
+import me.tongfei.progressbar.ProgressBarBuilder;
+import me.tongfei.progressbar.ProgressBarStyle;
 import neatlanyard.core.sop.Pack;
-import neatlanyard.formats.controls.TraceCsv;
+import neatlanyard.formats.controls.TraceNames;
 import neatlanyard.formats.sop.PackReader;
 import neatlanyard.formats.text.Fault;
 import neatlanyard.formats.text.Read;
@@ -22,13 +23,15 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
-/** Judges a recorded control trace by a type's limits. */
+/** Judges recorded control traces by a type's limits. */
 @Command(
     name = "controls",
-    description = "Judges a recorded control trace. Exit 0: passed. 1: not passed, and why. 2: cannot be judged.",
+    description = "Judges a recorded control trace, or every one in a folder. Exit 0: all passed. 1: not all, and why."
+        + " 2: one cannot be judged.",
     mixinStandardHelpOptions = true)
 final class Controls implements Callable<Integer> {
-  @Parameters(paramLabel = "FILE.csv", description = "the trace, see docs/formats/control-trace.md")
+  @Parameters(paramLabel = "FILE", description = "the trace or a folder of them, .csv or .csv.gz, see"
+      + " docs/formats/control-trace.md")
   private Path file = Path.of("");
 
   @Option(names = "--type", required = true, paramLabel = "TYPE", description = "the aircraft type, such as dovrin-46")
@@ -37,8 +40,14 @@ final class Controls implements Callable<Integer> {
   @Option(names = "--packs", paramLabel = "FOLDER", description = "where the packs are (default: demo/packs)")
   private Path packs = Path.of("demo/packs");
 
+  @Option(names = "--names", paramLabel = "FILE.yaml", description = "what the columns are called, where not as ours")
+  private Optional<Path> names = Optional.empty();
+
   @Option(names = "--all", description = "say also what was found as it should be")
   private boolean all;
+
+  @Option(names = "--json", description = "print a line of JSON for each trace")
+  private boolean json;
 
   @Spec
   @SuppressWarnings("NullAway.Init") // picocli sets it before it calls.
@@ -47,11 +56,56 @@ final class Controls implements Callable<Integer> {
   @Override
   public Integer call() throws IOException {
     PrintWriter out = spec.commandLine().getOut();
-    List<Pack> known = new ArrayList<>();
     if (!Files.isDirectory(packs) || !Files.isReadable(file)) {
       out.printf("%s cannot be read.%n", Files.isDirectory(packs) ? file : packs);
       return Lanyard.UNREADABLE;
     }
+    Optional<Pack> pack = pack(out);
+    Optional<TraceNames> theirs = theirs(out);
+    if (pack.isEmpty() || theirs.isEmpty()) {
+      return Lanyard.UNREADABLE;
+    }
+    TraceJudge judge = new TraceJudge(pack.get(), theirs.get(), all, json);
+    if (!Files.isDirectory(file)) {
+      TraceJudge.Judged judged = judge.judge(file);
+      out.print(judged.text());
+      return judged.exit();
+    }
+    return folder(judge, out);
+  }
+
+  /** Every trace, on all cores; told in the order of their names, with how many are done on the error stream. */
+  private int folder(TraceJudge judge, PrintWriter out) throws IOException {
+    List<Path> traces;
+    try (Stream<Path> files = Files.list(file)) {
+      traces = files.filter(f -> f.toString().matches(".*\\.csv(\\.gz)?")).sorted().toList();
+    }
+    if (traces.isEmpty()) {
+      out.printf("%s holds no .csv and no .csv.gz.%n", file);
+      return Lanyard.UNREADABLE;
+    }
+    ProgressBarBuilder bar = ProgressBar.builder().setInitialMax(traces.size()).setTaskName("Judging")
+        .setStyle(ProgressBarStyle.ASCII);
+    List<TraceJudge.Judged> judged;
+    try (ProgressBar progress = bar.build()) {
+      judged = traces.parallelStream().map(f -> {
+        TraceJudge.Judged one = judge.judge(f);
+        progress.step();
+        return one;
+      }).toList();
+    }
+    judged.forEach(j -> out.print(j.text()));
+    long passed = judged.stream().filter(j -> j.exit() == Lanyard.GOOD).count();
+    long not = judged.stream().filter(j -> j.exit() == Lanyard.NOT_GOOD).count();
+    if (!json) {
+      out.printf("%d traces: %d passed, %d not, %d cannot be judged.%n", judged.size(), passed, not,
+          judged.size() - passed - not);
+    }
+    return passed + not < judged.size() ? Lanyard.UNREADABLE : not > 0 ? Lanyard.NOT_GOOD : Lanyard.GOOD;
+  }
+
+  private Optional<Pack> pack(PrintWriter out) throws IOException {
+    List<Pack> known = new ArrayList<>();
     try (Stream<Path> files = Files.list(packs)) {
       List<Path> sorted = files.filter(f -> f.toString().matches(".*\\.(yaml|yml|json)")).sorted().toList();
       for (Path pack : sorted) {
@@ -62,35 +116,26 @@ final class Controls implements Callable<Integer> {
         }
       }
     }
-    return known.stream().filter(p -> p.type().value().equals(type)).findFirst()
-        .map(p -> judge(p, out))
-        .orElseGet(() -> {
-          out.printf("No pack in %s is for the type '%s'.%n", packs, type);
-          return Lanyard.UNREADABLE;
-        });
+    Optional<Pack> wanted = known.stream().filter(p -> p.type().value().equals(type)).findFirst();
+    if (wanted.isEmpty()) {
+      out.printf("No pack in %s is for the type '%s'.%n", packs, type);
+    }
+    return wanted;
   }
 
-  private int judge(Pack pack, PrintWriter out) {
-    String text;
-    try {
-      text = Files.readString(file);
-    } catch (IOException e) {
-      out.printf("%s cannot be read: %s%n", file, e.getMessage());
-      return Lanyard.UNREADABLE;
+  private Optional<TraceNames> theirs(PrintWriter out) throws IOException {
+    if (names.isEmpty()) {
+      return Optional.of(TraceNames.OURS);
     }
-    return switch (TraceCsv.read(text, pack.flightControls())) {
-      case Read.Bad<Trace> bad -> {
-        bad.faults().stream().map(Fault::words).forEach(f -> out.printf("%s: %s%n", file, f));
-        yield Lanyard.UNREADABLE;
-      }
-      case Read.Good<Trace> good -> {
-        Judgement judgement = ControlCheck.judge(pack.flightControls(), pack.policy().controlOrder(), good.value());
-        judgement.findings().stream()
-            .filter(f -> all || !f.passed())
-            .forEach(f -> out.printf("%s %s%n", f.passed() ? "as it should be:" : "not as it should be:", f.words()));
-        out.printf("%s: %s%n", file, judgement.passed() ? "passed. " + judgement.summary()
-            : "%d not as it should be.".formatted(judgement.failed().size()));
-        yield judgement.passed() ? Lanyard.GOOD : Lanyard.NOT_GOOD;
+    if (!Files.isReadable(names.get())) {
+      out.printf("%s cannot be read.%n", names.get());
+      return Optional.empty();
+    }
+    return switch (TraceNames.read(Files.readString(names.get()))) {
+      case Read.Good<TraceNames> good -> Optional.of(good.value());
+      case Read.Bad<TraceNames> bad -> {
+        bad.faults().stream().map(Fault::words).forEach(f -> out.printf("%s: %s%n", names.get(), f));
+        yield Optional.empty();
       }
     };
   }

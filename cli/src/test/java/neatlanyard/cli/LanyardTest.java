@@ -176,6 +176,16 @@ public class LanyardTest {
     Ran bad = run("controls", file("seconds\n1\n").toString(), "--type", "dovrin-46", "--packs", packs);
     assertThat(bad.exit()).isEqualTo(2);
     assertThat(bad.said()).contains("line 1: The column 'pitch-pct' is missing.");
+    Ran all = run("controls", DEMO.resolve("traces").toString(), "--type", "dovrin-46", "--packs", packs, "--json");
+    assertThat(all.exit()).isOne();
+    assertThat(all.said().lines()).hasSize(2).first().asString().contains("\"verdict\":\"passed\"");
+    assertThat(run("controls", Files.createTempDirectory("lanyard").toString(), "--type", "dovrin-46", "--packs", packs)
+        .exit()).isEqualTo(2);
+    Path names = file("format: neat-lanyard/trace-names/1\ncolumns: [{theirs: T, ours: seconds}]\n");
+    Path theirs = Files.writeString(names.resolveSibling("theirs.csv"),
+        Files.readString(DEMO.resolve("traces/dovrin-46-sound.csv")).replaceFirst("seconds", "T"));
+    assertThat(run("controls", theirs.toString(), "--type", "dovrin-46", "--packs", packs, "--names", names.toString())
+        .exit()).isZero();
     Ran type = run("controls", DEMO.resolve("traces/dovrin-46-sound.csv").toString(), "--type", "dovrin-47",
         "--packs", packs);
     assertThat(type.exit()).isEqualTo(2);

@@ -241,10 +241,10 @@ public class ServerTest extends AbstractTestNGSpringContextTests {
 
   @Test
   public void recorded_traces_are_judged_by_the_types_limits() throws IOException {
-    for (String[] trace : new String[][] {{"sound", "true"}, {"spoiler-stays-out", "false"}}) {
+    for (String[] trace : new String[][] {{"sound", "passed"}, {"spoiler-stays-out", "not-passed"}}) {
       String csv = Files.readString(Given.ROOT.resolve("demo/traces/dovrin-46-" + trace[0] + ".csv"));
       Answer answer = wren.text("/api/departures/today-14/recorded-controls", csv);
-      assertThat(answer.json().path("passed").asString()).as(trace[0]).isEqualTo(trace[1]);
+      assertThat(answer.json().path("verdict").asString()).as(trace[0]).isEqualTo(trace[1]);
     }
     Answer cut = wren.text("/api/departures/today-14/recorded-controls", "seconds,pitch-pct\n0,0\n");
     assertThat(cut.status()).isEqualTo(422);

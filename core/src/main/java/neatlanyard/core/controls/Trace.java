@@ -1,120 +1,160 @@
 package neatlanyard.core.controls;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
- * Control inputs and surface positions over time, column by column.
+ * A recording, column by column.
  *
- * <p>Times in seconds, rising; inputs in per cent of full travel, -100..100; surfaces in degrees.
+ * <p>Times in seconds, rising; the unit of each column is its {@link Channel}'s. A value that was not recorded is
+ * {@link Double#NaN}.
  */
 public final class Trace {
-  /** One moment. Inputs in per cent, surfaces in degrees in the order of the type's channels. */
-  public record Sample(double seconds, double pitchPct, double rollPct, double yawPct, List<Double> surfacesDeg) {
-    public Sample {
-      surfacesDeg = List.copyOf(surfacesDeg);
-    }
+  /** Longest trace: ten minutes at 100 Hz. */
+  public static final int MOST_SAMPLES = 60_000;
 
-    double input(Axis axis) {
-      return switch (axis) {
-        case PITCH -> pitchPct;
-        case ROLL -> rollPct;
-        case YAW -> yawPct;
-      };
-    }
-  }
+  /** Beyond this a control would be past its stop by more than any calibration error, per cent. */
+  private static final double MOST_INPUT_PCT = 110;
+
+  private static final double MOST_DEG = 180;
 
   private final double[] seconds;
-  private final Map<Axis, double[]> inputs = new EnumMap<>(Axis.class);
-  private final Map<String, double[]> surfaces = new LinkedHashMap<>();
+  private final Map<Channel, double[]> columns;
+  private final List<Call> calls;
 
-  private Trace(double[] seconds) {
+  private Trace(double[] seconds, Map<Channel, double[]> columns, List<Call> calls) {
     this.seconds = seconds;
+    this.columns = columns;
+    this.calls = List.copyOf(calls);
   }
 
   /**
-   * Columns of the samples.
+   * A recording of these columns, which are not copied and must not be changed afterwards.
    *
    * @throws IllegalArgumentException if {@link #faults} finds any
    */
-  public static Trace of(List<String> channels, List<Sample> samples) {
-    List<String> faults = faults(channels, samples);
+  public static Trace of(double[] seconds, Map<Channel, double[]> columns, List<Call> calls) {
+    List<Misfit> faults = faults(seconds, columns);
     if (!faults.isEmpty()) {
-      throw new IllegalArgumentException(String.join("\n", faults));
+      throw new IllegalArgumentException(String.join("\n", faults.stream().map(Misfit::words).toList()));
     }
-    Trace trace = new Trace(samples.stream().mapToDouble(Sample::seconds).toArray());
-    for (Axis axis : Axis.values()) {
-      trace.inputs.put(axis, samples.stream().mapToDouble(s -> s.input(axis)).toArray());
-    }
-    for (int c = 0; c < channels.size(); c++) {
-      int column = c;
-      trace.surfaces.put(channels.get(c), samples.stream().mapToDouble(s -> s.surfacesDeg().get(column)).toArray());
-    }
-    return trace;
+    return new Trace(seconds, new LinkedHashMap<>(columns), calls);
   }
 
-  /** What makes samples unusable, each with the number of the sample counted from 1; empty when they are usable. */
-  public static List<String> faults(List<String> channels, List<Sample> samples) {
-    List<String> faults = new ArrayList<>();
-    if (samples.size() < 2) {
-      faults.add("A trace needs at least two samples; this one has %d.".formatted(samples.size()));
+  /**
+   * What makes a recording unusable.
+   *
+   * @param sample counted from 0; -1 where it is of the whole
+   */
+  public record Misfit(int sample, String words) {}
+
+  /** All that makes columns unusable; empty when they are usable. */
+  public static List<Misfit> faults(double[] seconds, Map<Channel, double[]> columns) {
+    List<Misfit> faults = new ArrayList<>();
+    if (seconds.length < 2) {
+      faults.add(new Misfit(-1, "A trace needs at least two samples; this one has " + seconds.length + "."));
     }
     double before = Double.NEGATIVE_INFINITY;
-    for (int i = 0; i < samples.size(); i++) {
-      Sample s = samples.get(i);
-      if (s.surfacesDeg().size() != channels.size()) {
-        faults.add("Sample %d has %d surfaces; the type has %d.".formatted(i + 1, s.surfacesDeg().size(),
-            channels.size()));
+    for (int i = 0; i < seconds.length; i++) {
+      if (!Double.isFinite(seconds[i]) || seconds[i] <= before) {
+        faults.add(new Misfit(i, "It is at " + seconds[i] + " s, not after the one before it."));
       }
-      if (!Double.isFinite(s.seconds()) || s.seconds() <= before) {
-        faults.add("Sample %d is at %s s, not after the one before it.".formatted(i + 1, s.seconds()));
-      }
-      before = s.seconds();
-      for (Axis axis : Axis.values()) {
-        if (!(Math.abs(s.input(axis)) <= 110)) {
-          faults.add("Sample %d: %s input %s is not within ±110 %%.".formatted(i + 1, axis.title(), s.input(axis)));
-        }
-      }
-      for (int c = 0; c < Math.min(channels.size(), s.surfacesDeg().size()); c++) {
-        if (!(Math.abs(s.surfacesDeg().get(c)) <= 180)) {
-          faults.add("Sample %d: %s %s is not within ±180°.".formatted(i + 1, channels.get(c), s.surfacesDeg()
-              .get(c)));
-        }
-      }
+      before = seconds[i];
     }
+    columns.forEach((channel, values) -> {
+      if (values.length != seconds.length) {
+        faults.add(new Misfit(-1, Channels.name(channel) + " has " + values.length + " values for " + seconds.length
+            + " samples."));
+      }
+      double most = most(channel);
+      for (int i = 0; i < values.length; i++) {
+        if (Math.abs(values[i]) > most) {
+          faults.add(new Misfit(i, Channels.name(channel) + " is " + values[i] + ", not within \u00b1" + (int) most
+              + "."));
+        }
+      }
+    });
     return faults;
+  }
+
+  private static double most(Channel channel) {
+    return switch (channel) {
+      case Channel.Input i -> MOST_INPUT_PCT;
+      case Channel.Position p -> MOST_DEG;
+      case Channel.Pressure p -> 10_000;
+      case Channel.Aside a -> a == Channel.Aside.HEADING ? 360 : a == Channel.Aside.GROUND_SPEED ? 500 : MOST_DEG;
+    };
   }
 
   public int size() {
     return seconds.length;
   }
 
-  double seconds(int i) {
+  public double seconds(int i) {
     return seconds[i];
   }
 
-  double[] input(Axis axis) {
-    return inputs.getOrDefault(axis, new double[0]);
+  double[] seconds() {
+    return seconds;
   }
 
-  double[] surface(String id) {
-    return surfaces.getOrDefault(id, new double[size()]);
+  public Set<Channel> channels() {
+    return columns.keySet();
   }
 
-  /** Longest time between two samples, in seconds. */
-  double longestGap() {
-    double longest = 0;
-    for (int i = 1; i < seconds.length; i++) {
-      longest = Math.max(longest, seconds[i] - seconds[i - 1]);
+  public boolean has(Channel channel) {
+    return columns.containsKey(channel);
+  }
+
+  /** The values of a channel, one a sample. @throws IllegalArgumentException if it is not recorded */
+  public double[] values(Channel channel) {
+    double[] values = columns.get(channel);
+    if (values == null) {
+      throw new IllegalArgumentException(Channels.name(channel) + " is not recorded");
     }
-    return longest;
+    return values;
+  }
+
+  /**
+   * The control of an axis, per cent; of separate sticks their sum, as far as the stops. Not recorded at all, it is
+   * empty.
+   */
+  public double[] control(Axis axis) {
+    List<double[]> sticks = new ArrayList<>();
+    for (Channel.Inceptor inceptor : Channel.Inceptor.values()) {
+      double[] values = columns.get(new Channel.Input(inceptor, axis));
+      if (values != null) {
+        sticks.add(values);
+      }
+    }
+    return sticks.isEmpty() ? new double[0] : sum(sticks);
+  }
+
+  /** One control by itself, or several as they add up. */
+  static double[] sum(List<double[]> sticks) {
+    if (sticks.size() == 1) {
+      return sticks.getFirst();
+    }
+    double[] sum = new double[sticks.getFirst().length];
+    for (int i = 0; i < sum.length; i++) {
+      double at = 0;
+      for (double[] stick : sticks) {
+        at += stick[i];
+      }
+      sum[i] = Math.clamp(at, -100, 100);
+    }
+    return sum;
+  }
+
+  public List<Call> calls() {
+    return calls;
   }
 
   /** Median time between samples, in seconds. */
-  double step() {
+  public double step() {
     double[] steps = new double[seconds.length - 1];
     for (int i = 1; i < seconds.length; i++) {
       steps[i - 1] = seconds[i] - seconds[i - 1];

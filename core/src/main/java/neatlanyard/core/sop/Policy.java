@@ -9,6 +9,7 @@ import java.util.OptionalInt;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import neatlanyard.core.controls.Axis;
+import neatlanyard.core.controls.Practice;
 
 /** The school a fleet follows in each matter; one choice for everybody in one cockpit. */
 public final class Policy {
@@ -60,18 +61,30 @@ public final class Policy {
    */
   public String controlCheckOn(Day day) {
     OptionalInt seen = day.report().visibilityM();
-    return of(Matter.CONTROL_CHECK) != School.STATIONARY && seen.isPresent() && seen.getAsInt() < LOW_VISIBILITY_M
+    return of(Matter.CONTROL_CHECK) != School.STATIONARY && seen.isPresent() && lowVisibility(day)
         ? "Stationary: visibility %d m".formatted(seen.getAsInt())
         : of(Matter.CONTROL_CHECK).words();
   }
 
-  /** The order in which the axes of the control check are moved; empty where the fleet leaves it free. */
-  public List<Axis> controlOrder() {
-    return switch (of(Matter.CONTROL_ORDER)) {
+  /** How the fleet makes the flight control check: its order, by whom, and whether standing. */
+  public Practice controlCheck() {
+    List<Axis> order = switch (of(Matter.CONTROL_ORDER)) {
       case PITCH_ROLL_YAW -> List.of(Axis.PITCH, Axis.ROLL, Axis.YAW);
       case ROLL_PITCH_YAW -> List.of(Axis.ROLL, Axis.PITCH, Axis.YAW);
       default -> List.of();
     };
+    return new Practice(order, follows(School.BOTH_STICKS), follows(School.STEERING_DISCONNECTED),
+        follows(School.STATIONARY), follows(School.MONITORING_CALLS));
+  }
+
+  /** The same on a day: in low visibility it is made standing, whatever the school. */
+  public Practice controlCheck(Day day) {
+    return lowVisibility(day) ? controlCheck().standingStill() : controlCheck();
+  }
+
+  private static boolean lowVisibility(Day day) {
+    OptionalInt seen = day.report().visibilityM();
+    return seen.isPresent() && seen.getAsInt() < LOW_VISIBILITY_M;
   }
 
   @Override

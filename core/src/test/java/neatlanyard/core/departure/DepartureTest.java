@@ -62,8 +62,10 @@ public class DepartureTest {
   }
 
   private static Event.ControlsChecked controls(boolean passed) {
-    return new Event.ControlsChecked("test", "", new Judgement(List.of(
-        new Judgement.Finding(Axis.ROLL, "x", Judgement.Criterion.SENSE, passed, 0, 0, "", "Left aileron reversed"))));
+    Judgement.Outcome outcome =
+        passed ? Judgement.Outcome.AS_IT_SHOULD_BE : Judgement.Outcome.NOT_AS_IT_SHOULD_BE;
+    return new Event.ControlsChecked("test", "", new Judgement(List.of(new Judgement.Finding(Optional.of(Axis.ROLL),
+        "x", Judgement.Criterion.SENSE, 1, outcome, 0, 0, 0, "", "Left aileron reversed")), List.of(), List.of()));
   }
 
   @Test

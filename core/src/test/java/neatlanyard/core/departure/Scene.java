@@ -11,7 +11,7 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
-import neatlanyard.core.controls.ControlSpec;
+import neatlanyard.core.controls.ControlSpecs;
 import neatlanyard.core.dispatch.Verdict;
 import neatlanyard.core.figures.entry.CriticalFigure;
 import neatlanyard.core.fleet.AirfieldId;
@@ -125,7 +125,7 @@ final class Scene {
               step("trim", Owner.FLYING, List.of(), List.of(), List.of()),
               step("radio", Owner.MONITORING, List.of(), List.of(), List.of())))),
       List.of(),
-      new ControlSpec(95, 5, Duration.ZERO, Duration.ZERO, 1, 1, 0.9, Duration.ZERO, List.of(), List.of()),
+      ControlSpecs.NONE,
       List.of());
 
   /** Power made on one panel of the right seat, with a wait before what the left seat does with it. */

@@ -1,6 +1,5 @@
 package neatlanyard.core.sop;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -8,7 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
-import neatlanyard.core.controls.ControlSpec;
+import neatlanyard.core.controls.ControlSpecs;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.Equipment;
 import neatlanyard.core.fleet.Seat;
@@ -49,7 +48,7 @@ public final class Packs {
             new Point(new PointId("pin"), "Pin", new PlaceId("nose"), false, List.of("in", "out"))),
         List.of(new TagKind(new TagId("pump-on"), "Pump on", TagKind.Trigger.STEP, Stage.FLOWS, true)),
         List.of(procedures), List.of(),
-        new ControlSpec(95, 5, Duration.ZERO, Duration.ZERO, 1, 1, 0.9, Duration.ZERO, List.of(), List.of()), waivers);
+        ControlSpecs.NONE, waivers);
   }
 
   private static Place station(String id, double x, double y) {

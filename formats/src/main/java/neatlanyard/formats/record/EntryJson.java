@@ -54,6 +54,7 @@ public final class EntryJson {
 
   /** What an earlier version did not write, by kind; it is read as this. */
   private static final Map<String, String> UNSAID = Map.of(
+      "controls-checked", "{\"judgement\":{\"missing\":[],\"suggestions\":[]}}",
       "day-set", "{\"day\":{\"report\":{\"ranges\":[],\"trends\":[],\"wind\":{\"sector\":null}}}}",
       "figures-worked", "{\"worked\":{\"texts\":[],\"thrust\":null}}",
       "find-raised", "{\"what\":{\"severity\":\"defect\",\"count\":1,\"entry\":null,\"spot\":null,\"photos\":[]}}",
@@ -204,7 +205,22 @@ public final class EntryJson {
     }
     ObjectNode whole = written.deepCopy();
     fill(whole, MAPPER.readTree(UNSAID.get(kind)));
+    if (kind.equals("controls-checked")) {
+      findings(whole);
+    }
     return whole;
+  }
+
+  /** A finding once only passed or not, was of one movement that stood for all, and said no uncertainty. */
+  private static void findings(ObjectNode body) {
+    for (JsonNode finding : body.path("judgement").path("findings")) {
+      if (finding instanceof ObjectNode f && f.get("passed") instanceof JsonNode passed) {
+        f.remove("passed");
+        f.put("outcome", passed.booleanValue() ? "as_it_should_be" : "not_as_it_should_be");
+        f.put("excursion", 0);
+        f.put("uncertainty", 0.0);
+      }
+    }
   }
 
   private static void fill(ObjectNode node, JsonNode unsaid) {

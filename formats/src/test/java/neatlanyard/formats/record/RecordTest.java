@@ -180,8 +180,11 @@ public class RecordTest {
       new Event.BriefingHeard(List.of(new StepId("br-who"))),
       new Event.ChecklistStopped(new ProcedureId("before-takeoff")),
       new Event.ChecklistResumed(new ProcedureId("before-takeoff")),
-      new Event.ControlsChecked("simulated aircraft", "ff", new Judgement(List.of(new Judgement.Finding(
-          Axis.ROLL, "Left aileron", Judgement.Criterion.SENSE, true, -14.972, -15, "°", "moved down")))),
+      new Event.ControlsChecked("simulated aircraft", "ff", new Judgement(
+          List.of(new Judgement.Finding(Optional.of(Axis.ROLL), "Left aileron", Judgement.Criterion.SENSE, 2,
+              Judgement.Outcome.AS_IT_SHOULD_BE, -14.972, -15, 0.06, "°", "moved down")),
+          List.of("Yaw: held at the left stop for 0.1 s, 0.6 s is wanted."),
+          List.of(new Judgement.Suggestion(Judgement.Cause.GUST_LOCK, 0.8, "a gust lock")))),
       new Event.TiedOff(List.of(new Event.Acceptance("apu-air", "APU running", "cold cabin"))));
 
   private static List<EntryJson.HashedEntry> kept() {
@@ -222,6 +225,13 @@ public class RecordTest {
     String hung = "{\"tag\":\"00000000-0000-7000-0000-000000000001\",\"words\":\"air\",\"due\":\"TAXI\"}";
     assertThat(EntryJson.event("tag-hung", EntryJson.tree(hung)))
         .isEqualTo(new Event.TagHung(new UUID(0x7000L, 1), "air", Stage.TAXI, Optional.empty()));
+    String checked = "{\"source\":\"s\",\"trace-sha256\":\"ff\",\"judgement\":{\"findings\":[{\"axis\":\"roll\","
+        + "\"subject\":\"Left aileron\",\"criterion\":\"sense\",\"passed\":false,\"measured\":15,\"limit\":-15,"
+        + "\"unit\":\"°\",\"words\":\"up\"}]}}";
+    assertThat(EntryJson.event("controls-checked", EntryJson.tree(checked))).isEqualTo(
+        new Event.ControlsChecked("s", "ff", new Judgement(List.of(new Judgement.Finding(
+            Optional.of(Axis.ROLL), "Left aileron", Judgement.Criterion.SENSE, 0,
+            Judgement.Outcome.NOT_AS_IT_SHOULD_BE, 15, -15, 0, "°", "up")), List.of(), List.of())));
     for (String wind : List.of("null", "{\"direction-deg\":240,\"speed-kt\":12,\"gust-kt\":null}")) {
       String day = ("{\"day\":{\"report\":{\"text\":\"t\",\"station\":\"QTRN\",\"observed\":\"2027-01-14T07:20:00Z\","
           + "\"wind\":%s,\"visibility-m\":null,\"weather\":[],\"clouds\":[],\"temperature-c\":null,"

@@ -3,8 +3,7 @@ package neatlanyard.server.controls;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import neatlanyard.core.controls.ControlSpec;
-import neatlanyard.core.controls.Trace.Sample;
+import neatlanyard.core.controls.Trace;
 import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.PointId;
 import neatlanyard.core.sop.State;
@@ -32,6 +31,6 @@ public interface AircraftData {
    */
   Optional<List<State>> read(Pack pack, Map<PointId, String> told, String behaviour);
 
-  /** The samples of one whole check, in order; empty when it does not know the behaviour. */
-  Optional<List<Sample>> check(ControlSpec spec, String behaviour);
+  /** The recording of one whole check of a type; empty when it does not know the behaviour. */
+  Optional<Trace> check(Pack pack, String behaviour);
 }

@@ -1,18 +1,34 @@
 package neatlanyard.server.controls;
 
 import java.util.List;
+import java.util.Optional;
 import neatlanyard.core.controls.Axis;
+import neatlanyard.core.controls.Judgement.Cause;
 import neatlanyard.core.controls.Judgement.Criterion;
+import neatlanyard.core.controls.Judgement.Outcome;
+import neatlanyard.core.controls.Judgement.Verdict;
 
 /** What the interface is told of the control check. */
 public final class ControlViews {
   private ControlViews() {}
 
+  /**
+   * One criterion of one control or surface.
+   *
+   * @param axis empty where it is of none
+   * @param excursion the how-manieth movement that way, from 1; 0 where it is of all
+   */
   public record FindingView(
-      Axis axis, String subject, Criterion criterion, boolean passed, double measured, double limit, String unit,
-      String words) {}
+      Optional<Axis> axis, String subject, Criterion criterion, int excursion, Outcome outcome, double measured,
+      double limit, double uncertainty, String unit, String words) {}
 
-  public record JudgementView(boolean passed, String summary, List<FindingView> findings) {}
+  /** What a fault is likely to come from. */
+  public record SuggestionView(Cause cause, String words) {}
+
+  /** @param missing what was not shown yet, in words */
+  public record JudgementView(
+      Verdict verdict, String summary, List<FindingView> findings, List<String> missing,
+      List<SuggestionView> suggestions) {}
 
   /**
    * Samples as they come.

@@ -1,14 +1,21 @@
 package neatlanyard.server.controls;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SplittableRandom;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.Stream;
 import neatlanyard.core.controls.Axis;
 import neatlanyard.core.controls.ControlSpec.Surface;
 import neatlanyard.core.controls.ControlSpec;
-import neatlanyard.core.controls.Trace.Sample;
+import neatlanyard.core.controls.Trace;
+import neatlanyard.core.controls.simulated.Fault.Kind;
+import neatlanyard.core.controls.simulated.Fault;
+import neatlanyard.core.controls.simulated.Ground;
+import neatlanyard.core.controls.simulated.Hand;
+import neatlanyard.core.controls.simulated.Recorder;
+import neatlanyard.core.controls.simulated.SimulatedCheck;
 import neatlanyard.core.flow.FoundSo;
 import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.Point;
@@ -18,21 +25,30 @@ import neatlanyard.formats.text.Doc;
 import org.springframework.stereotype.Component;
 
 /**
- * A stand-in for the aircraft's own data: a pilot who moves each axis to both stops and back, and surfaces that follow
- * with a small lag. It can be told to misbehave.
+ * A stand-in for the aircraft's own data: a hand that moves each control to both stops and back, and surfaces that
+ * follow as they are drawn. It can be told to misbehave.
  */
 @Component
 public final class SimulatedAircraft implements AircraftData {
   /** Samples a second. */
   public static final int RATE_HZ = 50;
 
+  /** Its chance is always the same, so that a check told to behave one way comes out one way. */
+  private static final long SEED = 16;
+
   /** What the aircraft does. */
   public enum Behaviour {
     SOUND("As it should be"),
     AILERON_REVERSED("Left aileron reversed"),
     ELEVATOR_SHORT("Elevator short of its travel"),
+    AILERON_STICKS("Left aileron sticks the second time"),
+    RUDDER_JUMPS("Rudder moves in jumps"),
     SPOILER_STAYS_OUT("Right spoiler stays out"),
-    HALF_HEARTED("Pilot stops short of the rudder stop");
+    PRESSURE_LOW("Hydraulic pressure low"),
+    RECORDER_POOR("Sound, on a poor recorder"),
+    CHANNEL_STOPS("Rudder channel stops"),
+    HALF_HEARTED("Pilot stops short of the rudder stop"),
+    AUTOBRAKE_EARLY("Autobrake armed too early");
 
     private final String words;
 
@@ -44,12 +60,6 @@ public final class SimulatedAircraft implements AircraftData {
       return words;
     }
   }
-
-  private static final double STILL_S = 0.6;
-  private static final double MOVE_S = 0.9;
-  private static final double HOLD_S = 1.0;
-  private static final double REST_S = 1.6;
-  private static final double LAG_S = 0.08;
 
   @Override
   public String name() {
@@ -67,9 +77,9 @@ public final class SimulatedAircraft implements AircraftData {
   }
 
   @Override
-  public Optional<List<Sample>> check(ControlSpec spec, String behaviour) {
+  public Optional<Trace> check(Pack pack, String behaviour) {
     return Stream.of(Behaviour.values()).filter(b -> Doc.written(b).equals(behaviour)).findFirst()
-        .map(b -> check(spec, b));
+        .map(b -> check(pack, b));
   }
 
   private static final String AS_SAID = "as-said";
@@ -108,71 +118,42 @@ public final class SimulatedAircraft implements AircraftData {
     return pack.point(point).map(Point::states).orElseThrow();
   }
 
-  /** A whole check, pitch, roll and yaw to both stops. */
-  public static List<Sample> check(ControlSpec spec, Behaviour behaviour) {
-    List<double[]> inputs = inputs(behaviour);
-    double[] state = new double[spec.channels().size()];
-    double follow = 1 - Math.exp(-1.0 / RATE_HZ / LAG_S);
-    List<Sample> samples = new ArrayList<>();
-    for (int i = 0; i < inputs.size(); i++) {
-      double[] in = inputs.get(i);
-      List<Double> surfaces = new ArrayList<>();
-      for (int c = 0; c < state.length; c++) {
-        state[c] += (wanted(spec, c, in, behaviour, state[c]) - state[c]) * follow;
-        surfaces.add(Math.round(state[c] * 100) / 100.0);
-      }
-      samples.add(new Sample(i / (double) RATE_HZ, in[0], in[1], in[2], surfaces));
-    }
-    return samples;
+  /** A whole check, pitch, roll and yaw to both stops, from each stick where the fleet moves both. */
+  public static Trace check(Pack pack, Behaviour behaviour) {
+    ControlSpec spec = pack.flightControls();
+    Hand usual = Hand.steady().inOrder(pack.policy().controlCheck().order())
+        .onSticks(pack.policy().controlCheck().bothSticks());
+    Hand hand = switch (behaviour) {
+      case AILERON_STICKS -> usual.times(2);
+      case HALF_HEARTED -> usual.stoppingAt(Axis.YAW, 72);
+      default -> usual;
+    };
+    Ground ground = switch (behaviour) {
+      case PRESSURE_LOW -> Ground.STANDING.withPressure(0.4);
+      case AUTOBRAKE_EARLY -> Ground.STANDING.autobrakeArmed();
+      default -> Ground.STANDING;
+    };
+    Recorder recorder = behaviour == Behaviour.RECORDER_POOR
+        ? new Recorder(RATE_HZ / 4.0, 0.4, 0.25, 0.2, 0.1, 0.04, 0.02)
+        : new Recorder(RATE_HZ, 0.05, 0.02, 0.01, 0, 0, 0);
+    return SimulatedCheck.drawn(spec, hand, faults(spec, behaviour), ground, recorder, new SplittableRandom(SEED));
   }
 
-  private static List<double[]> inputs(Behaviour behaviour) {
-    List<double[]> inputs = new ArrayList<>();
-    rest(inputs, STILL_S);
-    for (Axis axis : Axis.values()) {
-      double stop = behaviour == Behaviour.HALF_HEARTED && axis == Axis.YAW ? 72 : 100;
-      move(inputs, axis, 0, stop, MOVE_S);
-      move(inputs, axis, stop, stop, HOLD_S);
-      move(inputs, axis, stop, -stop, 2 * MOVE_S);
-      move(inputs, axis, -stop, -stop, HOLD_S);
-      move(inputs, axis, -stop, 0, MOVE_S);
-      rest(inputs, REST_S);
-    }
-    return inputs;
+  private static List<Fault> faults(ControlSpec spec, Behaviour behaviour) {
+    return switch (behaviour) {
+      case AILERON_REVERSED -> fault(spec, Axis.ROLL, Kind.REVERSED, s -> 1);
+      case ELEVATOR_SHORT -> fault(spec, Axis.PITCH, Kind.SHORT, s -> Math.abs(s.positiveDeg()) * 0.26);
+      case AILERON_STICKS -> fault(spec, Axis.ROLL, Kind.SHORT_LAST_TIME, s -> Math.abs(s.positiveDeg()) * 0.2);
+      case RUDDER_JUMPS -> fault(spec, Axis.YAW, Kind.JUMPING, s -> spec.following().jumpDeg() * 2.5);
+      case CHANNEL_STOPS -> fault(spec, Axis.YAW, Kind.FROZEN, s -> 0);
+      case SPOILER_STAYS_OUT -> spec.spoilers().stream().filter(s -> s.side() > 0).limit(1)
+          .map(s -> new Fault(Kind.STAYS, s.id(), 11.5)).toList();
+      case SOUND, PRESSURE_LOW, RECORDER_POOR, HALF_HEARTED, AUTOBRAKE_EARLY -> List.of();
+    };
   }
 
-  private static void rest(List<double[]> inputs, double seconds) {
-    move(inputs, Axis.PITCH, 0, 0, seconds);
-  }
-
-  /** From one input to another, slow at both ends as a hand is. */
-  private static void move(List<double[]> inputs, Axis axis, double from, double to, double seconds) {
-    int n = (int) Math.round(seconds * RATE_HZ);
-    for (int i = 1; i <= n; i++) {
-      double[] in = new double[Axis.values().length];
-      double share = (1 - Math.cos(Math.PI * i / n)) / 2;
-      in[axis.ordinal()] = Math.round((from + (to - from) * share) * 10) / 10.0;
-      inputs.add(in);
-    }
-  }
-
-  private static double wanted(ControlSpec spec, int channel, double[] in, Behaviour behaviour, double now) {
-    if (channel < spec.surfaces().size()) {
-      Surface s = spec.surfaces().get(channel);
-      double input = in[s.axis().ordinal()] / 100;
-      double deg = input > 0 ? s.positiveDeg() * input : -s.negativeDeg() * input;
-      boolean firstOfAxis = spec.surfaces().stream().filter(o -> o.axis() == s.axis()).findFirst().filter(s::equals)
-          .isPresent();
-      if (behaviour == Behaviour.AILERON_REVERSED && s.axis() == Axis.ROLL && firstOfAxis) {
-        return -deg;
-      }
-      boolean stuck = behaviour == Behaviour.ELEVATOR_SHORT && s.axis() == Axis.PITCH && deg > 0;
-      return stuck ? Math.min(deg, s.positiveDeg() * 0.74) : deg;
-    }
-    ControlSpec.Spoiler s = spec.spoilers().get(channel - spec.surfaces().size());
-    double toward = Math.max(0, in[Axis.ROLL.ordinal()] * s.side() / 100);
-    double out = (s.outDeg() + 3) * toward;
-    boolean stays = behaviour == Behaviour.SPOILER_STAYS_OUT && s.side() > 0;
-    return stays ? Math.max(out, Math.min(now, 11.5)) : out;
+  /** One of the first surface of an axis. */
+  private static List<Fault> fault(ControlSpec spec, Axis axis, Kind kind, ToDoubleFunction<Surface> size) {
+    return spec.surfaces(axis).stream().limit(1).map(s -> new Fault(kind, s.id(), size.applyAsDouble(s))).toList();
   }
 }

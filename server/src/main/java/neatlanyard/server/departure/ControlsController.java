@@ -8,10 +8,14 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.locks.LockSupport;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import neatlanyard.core.controls.Axis;
+import neatlanyard.core.controls.Channel;
 import neatlanyard.core.controls.ControlCheck;
 import neatlanyard.core.controls.ControlSpec;
 import neatlanyard.core.controls.Judgement;
-import neatlanyard.core.controls.Trace.Sample;
+import neatlanyard.core.controls.Practice;
 import neatlanyard.core.controls.Trace;
 import neatlanyard.core.departure.Departure;
 import neatlanyard.core.fleet.Refusal;
@@ -22,6 +26,7 @@ import neatlanyard.core.log.Proposal;
 import neatlanyard.core.record.Chain;
 import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.State;
+import neatlanyard.core.state.DepartureState;
 import neatlanyard.formats.controls.TraceCsv;
 import neatlanyard.formats.text.Read;
 import neatlanyard.server.controls.AircraftData;
@@ -109,7 +114,7 @@ class ControlsController {
     DepartureDesk desk = departures.require(id);
     String device = DepartureController.device(form.device() == null ? "" : form.device());
     String behaviour = form.behaviour() == null ? "" : form.behaviour();
-    List<Sample> samples = aircraft.check(desk.state().pack().flightControls(), behaviour).orElseThrow(() ->
+    Trace trace = aircraft.check(desk.state().pack(), behaviour).orElseThrow(() ->
         Problem.bad(ProblemCode.NO_SUCH_BEHAVIOUR,
             "The %s does not know '%s'.".formatted(aircraft.name(), behaviour)));
     if (desk.state().seatOf(who.id()).isEmpty()) {
@@ -123,25 +128,30 @@ class ControlsController {
       throw Problem.refused(new Refusal(RefusalCode.UNDER_WAY,
           "A control check is under way.", "Watch it to its end."));
     }
-    Thread.ofVirtual().start(() -> run(desk, who, device, samples));
+    Thread.ofVirtual().start(() -> run(desk, who, device, trace));
   }
 
-  private void run(DepartureDesk desk, SignedIn who, String device, List<Sample> samples) {
+  private void run(DepartureDesk desk, SignedIn who, String device, Trace trace) {
     try {
       ControlSpec spec = desk.state().pack().flightControls();
-      int together = aircraft.rateHz() / PICTURES_A_SECOND;
       long check = checks.incrementAndGet();
-      for (int i = 0; i < samples.size(); i += together) {
-        List<Sample> some = samples.subList(i, Math.min(samples.size(), i + together));
-        Samples frame = new Samples(check, i == 0, some.stream().map(ControlsController::values).toList());
-        desk.tell(new Subscriber.Message("samples", json.writeValueAsString(frame)));
-        LockSupport.parkNanos((long) (together * 1e9 / aircraft.rateHz() / pace));
+      List<double[]> shown = shown(spec, trace);
+      double frame = 1.0 / PICTURES_A_SECOND;
+      int i = 0;
+      for (double until = trace.seconds(0) + frame; i < trace.size(); until += frame) {
+        List<List<Double>> values = new ArrayList<>();
+        boolean first = i == 0;
+        for (; i < trace.size() && trace.seconds(i) < until; i++) {
+          int at = i;
+          values.add(shown.stream().map(column -> Double.isNaN(column[at]) ? null : column[at]).toList());
+        }
+        desk.tell(new Subscriber.Message("samples", json.writeValueAsString(new Samples(check, first, values))));
+        LockSupport.parkNanos((long) (frame * 1e9 / pace));
       }
-      String csv = TraceCsv.write(samples, spec);
+      String csv = TraceCsv.write(trace);
       String sha = Chain.sha256(csv);
       departures.keepTrace(desk.state().opened().flight().id(), sha, csv);
-      Judgement judgement =
-          ControlCheck.judge(spec, desk.state().pack().policy().controlOrder(), Trace.of(spec.channels(), samples));
+      Judgement judgement = ControlCheck.judge(spec, practice(desk.state()), trace).toKeep();
       desk.take(new Proposal(UUID.randomUUID(), clock.instant(), who.id(), device,
           new Event.ControlsChecked(aircraft.name(), sha, judgement)));
     } catch (RuntimeException e) {
@@ -153,10 +163,17 @@ class ControlsController {
     }
   }
 
-  private static List<Double> values(Sample s) {
-    List<Double> values = new ArrayList<>(List.of(s.seconds(), s.pitchPct(), s.rollPct(), s.yawPct()));
-    values.addAll(s.surfacesDeg());
-    return values;
+  private static Practice practice(DepartureState d) {
+    return d.card().map(c -> d.pack().policy().controlCheck(c.day())).orElse(d.pack().policy().controlCheck());
+  }
+
+  /** The columns that are drawn: seconds, the three controls, then surfaces and spoilers in the type's order. */
+  private static List<double[]> shown(ControlSpec spec, Trace trace) {
+    List<double[]> columns = new ArrayList<>();
+    columns.add(IntStream.range(0, trace.size()).mapToDouble(trace::seconds).toArray());
+    Stream.of(Axis.values()).map(trace::control).forEach(columns::add);
+    spec.channels().stream().map(Channel::position).map(trace::values).forEach(columns::add);
+    return columns;
   }
 
   /** Judges a recorded trace by this type's limits. It is shown, not logged: it is not this aircraft now. */
@@ -166,7 +183,7 @@ class ControlsController {
     ControlSpec spec = pack.flightControls();
     return heavy.run(who.id().value(), HeavyWork.Kind.IMPORT, stop -> switch (TraceCsv.read(csv, spec)) {
       case Read.Good<Trace> good ->
-          JudgementWords.view(ControlCheck.judge(spec, pack.policy().controlOrder(), good.value()));
+          JudgementWords.view(ControlCheck.judge(spec, pack.policy().controlCheck(), good.value()));
       case Read.Bad<Trace> bad -> throw Problem.faulty("The trace has faults.", bad.faults());
     });
   }

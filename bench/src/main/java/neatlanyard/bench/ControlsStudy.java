@@ -1,0 +1,132 @@
+package neatlanyard.bench;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.SplittableRandom;
+import java.util.function.UnaryOperator;
+import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
+import neatlanyard.core.controls.ControlCheck;
+import neatlanyard.core.controls.ControlSpec.Surface;
+import neatlanyard.core.controls.ControlSpec;
+import neatlanyard.core.controls.Judgement;
+import neatlanyard.core.controls.Practice;
+import neatlanyard.core.controls.simulated.Fault.Kind;
+import neatlanyard.core.controls.simulated.Fault;
+import neatlanyard.core.controls.simulated.Hand;
+import neatlanyard.core.controls.simulated.Recorder;
+import neatlanyard.core.controls.simulated.SimulatedCheck;
+
+/**
+ * How often the judge of the control check misses a fault and how often it blames a sound aircraft, on made-up checks
+ * whose truth is known: over every kind and size of fault and over recorders of every quality. Prints the tables of
+ * docs/controls.md and draws its plots. The seeds are fixed, so that it comes out the same each time.
+ */
+final class ControlsStudy {
+  private static final List<Kind> SIZED = List.of(
+      Kind.SHORT, Kind.SHORT_LAST_TIME, Kind.GEARED, Kind.OFFSET, Kind.STAYS, Kind.PLAY, Kind.COUPLED, Kind.JUMPING,
+      Kind.DEAD_BAND, Kind.LATE, Kind.SILENT);
+  private static final List<Kind> WHOLE = List.of(Kind.REVERSED, Kind.CROSSED, Kind.JAMMED);
+  private static final double[] BEYOND = {-0.5, -0.25, 0, 0.25, 0.5, 0.75, 1, 1.25, 1.5};
+  private static final double[] NOISE_DEG = {0.05, 0.1, 0.2, 0.3, 0.4, 0.6, 0.8, 1.0, 1.5};
+  private static final double[] RATES_HZ = {4, 5, 8, 10, 16, 25, 50, 100};
+  private static final int SOUND = 20_000;
+  private static final int AT_ONE_BEYOND = 4_000;
+  private static final int A_POINT = 400;
+  private static final int A_QUALITY = 600;
+
+  private final ControlSpec spec = Demo.PACK.flightControls();
+  private long made;
+
+  static void run() throws IOException {
+    new ControlsStudy().study(Demo.ROOT.resolve("docs/plots"));
+  }
+
+  private void study(Path plots) throws IOException {
+    int alarms = alarms(SOUND, UnaryOperator.identity());
+    System.out.printf("Sound aircraft, stated recorders: %d blamed or left incomplete of %d.%n%n", alarms, SOUND);
+    bySize(plots);
+    System.out.println();
+    byQuality(plots, "noise-deg", NOISE_DEG, v -> r -> new Recorder(
+        r.rateHz(), r.noisePct(), v, 0.01, r.jitter(), r.skewS(), r.lost()));
+    System.out.println();
+    byQuality(plots, "rate-hz", RATES_HZ, v -> r -> new Recorder(
+        v, r.noisePct(), r.noiseDeg(), r.grainDeg(), r.jitter(), r.skewS(), r.lost()));
+    System.out.printf("%n%d checks made and judged.%n", made);
+  }
+
+  private void bySize(Path plots) throws IOException {
+    Map<String, double[]> curves = new LinkedHashMap<>();
+    System.out.println("Passed by tolerances beyond the limit:");
+    System.out.print("| fault |");
+    DoubleStream.of(BEYOND).forEach(b -> System.out.printf(" %+.2f |", b));
+    System.out.println();
+    for (Kind kind : SIZED) {
+      double[] passed = DoubleStream.of(BEYOND)
+          .map(b -> passed(kind, b, b == 1 ? AT_ONE_BEYOND : A_POINT, UnaryOperator.identity())).toArray();
+      curves.put(name(kind), passed);
+      System.out.printf("| %s |", name(kind));
+      DoubleStream.of(passed).forEach(p -> System.out.printf(" %.4f |", p));
+      System.out.println();
+    }
+    for (Kind kind : WHOLE) {
+      System.out.printf("| %s, whole | %.4f |%n", name(kind),
+          passed(kind, 1, AT_ONE_BEYOND, UnaryOperator.identity()));
+    }
+    Plots.curves(plots.resolve("controls-by-size"), "Passed, by size of the fault",
+        "size beyond the limit, in limits", BEYOND, curves, false);
+  }
+
+  private static String name(Kind kind) {
+    return kind.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+  }
+
+  private void byQuality(
+      Path plots, String what, double[] values, java.util.function.DoubleFunction<UnaryOperator<Recorder>> made)
+      throws IOException {
+    double[] blamed = new double[values.length];
+    double[] passed = new double[values.length];
+    System.out.printf("| %s | sound, not passed | short by one beyond, passed |%n", what);
+    for (int i = 0; i < values.length; i++) {
+      UnaryOperator<Recorder> recorder = made.apply(values[i]);
+      blamed[i] = alarms(A_QUALITY, recorder) / (double) A_QUALITY;
+      passed[i] = passed(Kind.SHORT, 1, A_QUALITY, recorder);
+      System.out.printf("| %s | %.4f | %.4f |%n", values[i], blamed[i], passed[i]);
+    }
+    Map<String, double[]> curves = new LinkedHashMap<>();
+    curves.put("sound, not passed", blamed);
+    curves.put("short by one beyond, passed", passed);
+    Plots.curves(plots.resolve("controls-by-" + what), "By " + what.replace('-', ' '), what.replace('-', ' '), values,
+        curves, true);
+  }
+
+  /** How many sound aircraft did not pass. */
+  private int alarms(int checks, UnaryOperator<Recorder> recorder) {
+    made += checks;
+    return (int) IntStream.range(0, checks).parallel().filter(seed -> !judge(seed, List.of(), recorder).passed())
+        .count();
+  }
+
+  /** The share of aircraft with a fault so many limits beyond its limit that passed. */
+  private double passed(Kind kind, double beyond, int checks, UnaryOperator<Recorder> recorder) {
+    made += checks;
+    return IntStream.range(0, checks).parallel().filter(i -> {
+      long seed = i * 31L + kind.ordinal() * 1_000_003L;
+      Surface surface = spec.surfaces().get((int) Math.floorMod(seed, (long) spec.surfaces().size()));
+      double limit = Fault.limit(kind, spec, surface);
+      Fault fault = new Fault(kind, surface.id(), limit == 0 ? 1 : limit * (1 + beyond));
+      return judge(seed, List.of(fault), recorder).passed();
+    }).count() / (double) checks;
+  }
+
+  private Judgement judge(long seed, List<Fault> faults, UnaryOperator<Recorder> recorder) {
+    SplittableRandom chance = new SplittableRandom(seed);
+    Hand hand = Hand.somebody(spec, chance);
+    Recorder used = recorder.apply(Recorder.stated(chance));
+    return ControlCheck.judge(spec, Practice.ANY, SimulatedCheck.built(spec, hand, faults, used, chance));
+  }
+}
