@@ -37,7 +37,7 @@ export const ControlsStage = ({ live, onGo }: { live: Live; onGo: (stage: string
   const recorded = useMutation<{ name: string; judgement: JudgementView }, Problem, File>({
     mutationFn: async (file) => ({
       name: file.name,
-      judgement: await ask('POST', `/api/departures/${id}/recorded-controls`, await file.text()),
+      judgement: await ask('POST', `/api/departures/${id}/recorded-controls`, await file.arrayBuffer()),
     }),
   })
   const openFile = useRef<HTMLButtonElement>(null)
@@ -104,7 +104,7 @@ export const ControlsStage = ({ live, onGo }: { live: Live; onGo: (stage: string
           {running ? 'Check under way' : done ? 'Check again' : 'Start the check'}
         </Action>
         {done?.judgement.verdict === 'passed' && <GoOn progress={view.progress} from="controls" onGo={onGo} />}
-        <FileChoice accept=".csv,text/csv" onChange={(f) => f && recorded.mutate(f)}>
+        <FileChoice accept=".csv,.gz,text/csv,application/gzip" onChange={(f) => f && recorded.mutate(f)}>
           {(props) => (
             <>
               <button {...props} ref={openFile} type="button" hidden aria-hidden="true" tabIndex={-1} />

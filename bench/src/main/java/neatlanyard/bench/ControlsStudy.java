@@ -27,9 +27,10 @@ import neatlanyard.core.controls.simulated.SimulatedCheck;
  * docs/controls.md and draws its plots. The seeds are fixed, so that it comes out the same each time.
  */
 final class ControlsStudy {
-  private static final List<Kind> SIZED = List.of(
-      Kind.SHORT, Kind.SHORT_LAST_TIME, Kind.GEARED, Kind.OFFSET, Kind.STAYS, Kind.PLAY, Kind.COUPLED, Kind.JUMPING,
-      Kind.DEAD_BAND, Kind.LATE, Kind.SILENT);
+  /** Faults of where a surface gets to, and of how it goes there; each with a size. */
+  private static final Map<String, List<Kind>> SIZED = Map.of(
+      "where", List.of(Kind.SHORT, Kind.SHORT_LAST_TIME, Kind.GEARED, Kind.OFFSET, Kind.STAYS),
+      "how", List.of(Kind.PLAY, Kind.COUPLED, Kind.JUMPING, Kind.DEAD_BAND, Kind.LATE, Kind.SILENT));
   private static final List<Kind> WHOLE = List.of(Kind.REVERSED, Kind.CROSSED, Kind.JAMMED);
   private static final double[] BEYOND = {-0.5, -0.25, 0, 0.25, 0.5, 0.75, 1, 1.25, 1.5};
   private static final double[] NOISE_DEG = {0.05, 0.1, 0.2, 0.3, 0.4, 0.6, 0.8, 1.0, 1.5};
@@ -60,25 +61,27 @@ final class ControlsStudy {
   }
 
   private void bySize(Path plots) throws IOException {
-    Map<String, double[]> curves = new LinkedHashMap<>();
-    System.out.println("Passed by tolerances beyond the limit:");
+    System.out.println("Passed, by how many limits the fault is beyond its limit:");
     System.out.print("| fault |");
     DoubleStream.of(BEYOND).forEach(b -> System.out.printf(" %+.2f |", b));
     System.out.println();
-    for (Kind kind : SIZED) {
-      double[] passed = DoubleStream.of(BEYOND)
-          .map(b -> passed(kind, b, b == 1 ? AT_ONE_BEYOND : A_POINT, UnaryOperator.identity())).toArray();
-      curves.put(name(kind), passed);
-      System.out.printf("| %s |", name(kind));
-      DoubleStream.of(passed).forEach(p -> System.out.printf(" %.4f |", p));
-      System.out.println();
+    for (String what : List.of("where", "how")) {
+      Map<String, double[]> curves = new LinkedHashMap<>();
+      for (Kind kind : SIZED.getOrDefault(what, List.of())) {
+        double[] passed = DoubleStream.of(BEYOND)
+            .map(b -> passed(kind, b, b == 1 ? AT_ONE_BEYOND : A_POINT, UnaryOperator.identity())).toArray();
+        curves.put(name(kind), passed);
+        System.out.printf("| %s |", name(kind));
+        DoubleStream.of(passed).forEach(p -> System.out.printf(" %.4f |", p));
+        System.out.println();
+      }
+      Plots.curves(plots.resolve("controls-by-size-" + what), "Passed, by size of the fault: " + what + " it goes",
+          "beyond the limit, in limits", BEYOND, curves, false);
     }
     for (Kind kind : WHOLE) {
       System.out.printf("| %s, whole | %.4f |%n", name(kind),
           passed(kind, 1, AT_ONE_BEYOND, UnaryOperator.identity()));
     }
-    Plots.curves(plots.resolve("controls-by-size"), "Passed, by size of the fault",
-        "size beyond the limit, in limits", BEYOND, curves, false);
   }
 
   private static String name(Kind kind) {

@@ -246,6 +246,9 @@ public class ServerTest extends AbstractTestNGSpringContextTests {
       Answer answer = wren.text("/api/departures/today-14/recorded-controls", csv);
       assertThat(answer.json().path("verdict").asString()).as(trace[0]).isEqualTo(trace[1]);
     }
+    byte[] packed = Files.readAllBytes(Given.ROOT.resolve("demo/traces/dovrin-46-aileron-sticks.csv.gz"));
+    assertThat(wren.bytes("/api/departures/today-14/recorded-controls", packed).json().path("summary").asString())
+        .contains("short of its").contains("time 2");
     Answer cut = wren.text("/api/departures/today-14/recorded-controls", "seconds,pitch-pct\n0,0\n");
     assertThat(cut.status()).isEqualTo(422);
     assertThat(cut.json().path("faults")).hasSize(8);

@@ -28,6 +28,12 @@ record Way(Measured gearing, Measured play, Measured deadBand, Optional<Measured
    */
   private static final double ALLOWED = 2;
 
+  /**
+   * The same of the dead band: with no more than this no sound check made up came near the limit, and a quick hand
+   * before a slow recorder shows too little of the middle for more.
+   */
+  private static final double ALLOWED_OF_ZONE = 1;
+
   /** Within this share of full travel a control is at its middle. */
   private static final double AT_MIDDLE = 0.02;
 
@@ -132,7 +138,7 @@ record Way(Measured gearing, Measured play, Measured deadBand, Optional<Measured
 
     /** What it is behind by on both sides of the middle, without what else it is behind by. */
     private Measured deadBand(Fit f) {
-      double u = 2 * 100 * ALLOWED * f.errors()[ZONE] / full;
+      double u = 2 * 100 * ALLOWED_OF_ZONE * f.errors()[ZONE] / full;
       double limit = seen.spec().following().deadBandPct();
       return new Measured(Math.max(0, -200 * f.factors()[ZONE] / full), limit, u, "%");
     }

@@ -28,6 +28,8 @@ import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.State;
 import neatlanyard.core.state.DepartureState;
 import neatlanyard.formats.controls.TraceCsv;
+import neatlanyard.formats.controls.TraceFile;
+import neatlanyard.formats.controls.TraceNames;
 import neatlanyard.formats.text.Read;
 import neatlanyard.server.controls.AircraftData;
 import neatlanyard.server.controls.ControlViews.Behaviour;
@@ -177,11 +179,14 @@ class ControlsController {
   }
 
   /** Judges a recorded trace by this type's limits. It is shown, not logged: it is not this aircraft now. */
-  @PostMapping(path = "/api/departures/{id}/recorded-controls", consumes = MediaType.TEXT_PLAIN_VALUE)
-  JudgementView recorded(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @RequestBody String csv) {
+  @PostMapping(
+      path = "/api/departures/{id}/recorded-controls",
+      consumes = {MediaType.APPLICATION_OCTET_STREAM_VALUE, MediaType.TEXT_PLAIN_VALUE})
+  JudgementView recorded(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @RequestBody byte[] file) {
     Pack pack = departures.state(id).pack();
     ControlSpec spec = pack.flightControls();
-    return heavy.run(who.id().value(), HeavyWork.Kind.IMPORT, stop -> switch (TraceCsv.read(csv, spec)) {
+    return heavy.run(who.id().value(), HeavyWork.Kind.IMPORT,
+        stop -> switch (TraceFile.read(file, spec, TraceNames.OURS)) {
       case Read.Good<Trace> good ->
           JudgementWords.view(ControlCheck.judge(spec, pack.policy().controlCheck(), good.value()));
       case Read.Bad<Trace> bad -> throw Problem.faulty("The trace has faults.", bad.faults());

@@ -3,10 +3,13 @@ package neatlanyard.server.controls;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Stream;
+import java.util.zip.GZIPInputStream;
+import java.util.zip.GZIPOutputStream;
 import neatlanyard.core.controls.ControlCheck;
 import neatlanyard.core.controls.Judgement.Cause;
 import neatlanyard.core.controls.Judgement.Criterion;
@@ -63,6 +66,21 @@ public class SimulatedAircraftTest {
     assertThat(judgement.of(Judgement.Outcome.UNJUDGED)).extracting(Judgement.Finding::criterion)
         .as("the aircraft tells all but the calls").doesNotContain(Criterion.PRESSURE, Criterion.PLACE,
         Criterion.DISCONNECT, Criterion.AUTOBRAKE, Criterion.SECOND_STICK);
+  }
+
+  /** The demo's recording of an aileron that sticks the second time is made here; its seed is the stand-in's. */
+  @Test
+  public void the_demos_packed_recording_is_what_the_stand_in_tells() throws IOException {
+    Path file = PACKS.resolveSibling("traces/dovrin-46-aileron-sticks.csv.gz");
+    String told = TraceCsv.write(SimulatedAircraft.check(pack("dovrin-46"), Behaviour.AILERON_STICKS));
+    if (Boolean.getBoolean("lanyard.refresh")) {
+      try (GZIPOutputStream out = new GZIPOutputStream(Files.newOutputStream(file))) {
+        out.write(told.getBytes(StandardCharsets.UTF_8));
+      }
+    }
+    try (GZIPInputStream in = new GZIPInputStream(Files.newInputStream(file))) {
+      assertThat(new String(in.readAllBytes(), StandardCharsets.UTF_8)).isEqualTo(told);
+    }
   }
 
   @Test
