@@ -11,6 +11,9 @@ interface AxisPlotProps {
 
 const DASHES = ['', '5 3', '1.500 3', '9 3 1.500 3']
 
+/** Without a minus before nothing. */
+const degrees = (v: number) => (Math.round(v * 10) / 10 + 0).toFixed(1)
+
 /**
  * Travel against input, our own drawing: a surface that follows draws one slanting line through the middle, one that
  * lags a thin loop, one that is short a flat end, a reversed one the other slant.
@@ -60,7 +63,7 @@ export const AxisPlot = ({ axis, input, values, failed }: AxisPlotProps) => {
               <path d="M0 3h30" className={classes.trace} strokeDasharray={DASHES[n % DASHES.length]} />
             </svg>
             {c.name}
-            <span>{last ? `${(last[c.column] ?? 0).toFixed(1)}°` : `${c.least}° to ${c.most}°`}</span>
+            <span>{last ? `${degrees(last[c.column] ?? 0)}°` : `${c.least}° to ${c.most}°`}</span>
           </li>
         ))}
       </ul>

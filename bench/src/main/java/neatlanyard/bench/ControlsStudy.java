@@ -2,6 +2,7 @@ package neatlanyard.bench;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -13,6 +14,7 @@ import java.util.stream.IntStream;
 import neatlanyard.core.controls.ControlCheck;
 import neatlanyard.core.controls.ControlSpec.Surface;
 import neatlanyard.core.controls.ControlSpec;
+import neatlanyard.core.controls.Judgement.Verdict;
 import neatlanyard.core.controls.Judgement;
 import neatlanyard.core.controls.Practice;
 import neatlanyard.core.controls.simulated.Fault.Kind;
@@ -35,6 +37,7 @@ final class ControlsStudy {
   private static final double[] BEYOND = {-0.5, -0.25, 0, 0.25, 0.5, 0.75, 1, 1.25, 1.5};
   private static final double[] NOISE_DEG = {0.05, 0.1, 0.2, 0.3, 0.4, 0.6, 0.8, 1.0, 1.5};
   private static final double[] RATES_HZ = {4, 5, 8, 10, 16, 25, 50, 100};
+  private static final double STATED_HZ = 10;
   private static final int SOUND = 20_000;
   private static final int AT_ONE_BEYOND = 4_000;
   private static final int A_POINT = 400;
@@ -48,15 +51,17 @@ final class ControlsStudy {
   }
 
   private void study(Path plots) throws IOException {
-    int alarms = alarms(SOUND, UnaryOperator.identity());
-    System.out.printf("Sound aircraft, stated recorders: %d blamed or left incomplete of %d.%n%n", alarms, SOUND);
+    int[] sound = sound(SOUND, UnaryOperator.identity());
+    System.out.printf("Sound aircraft, stated recorders: of %d, %d blamed and %d left incomplete.%n%n",
+        SOUND, sound[0], sound[1]);
     bySize(plots);
     System.out.println();
     byQuality(plots, "noise-deg", NOISE_DEG, v -> r -> new Recorder(
         r.rateHz(), r.noisePct(), v, 0.01, r.jitter(), r.skewS(), r.lost()));
     System.out.println();
+    // Below the stated rate one lost sample is a gap by itself.
     byQuality(plots, "rate-hz", RATES_HZ, v -> r -> new Recorder(
-        v, r.noisePct(), r.noiseDeg(), r.grainDeg(), r.jitter(), r.skewS(), r.lost()));
+        v, r.noisePct(), r.noiseDeg(), r.grainDeg(), r.jitter(), r.skewS(), v < STATED_HZ ? 0 : r.lost()));
     System.out.printf("%n%d checks made and judged.%n", made);
   }
 
@@ -92,26 +97,32 @@ final class ControlsStudy {
       Path plots, String what, double[] values, java.util.function.DoubleFunction<UnaryOperator<Recorder>> made)
       throws IOException {
     double[] blamed = new double[values.length];
+    double[] incomplete = new double[values.length];
     double[] passed = new double[values.length];
-    System.out.printf("| %s | sound, not passed | short by one beyond, passed |%n", what);
+    System.out.printf("| %s | sound, blamed | sound, incomplete | short by one beyond, passed |%n", what);
     for (int i = 0; i < values.length; i++) {
       UnaryOperator<Recorder> recorder = made.apply(values[i]);
-      blamed[i] = alarms(A_QUALITY, recorder) / (double) A_QUALITY;
+      int[] sound = sound(A_QUALITY, recorder);
+      blamed[i] = sound[0] / (double) A_QUALITY;
+      incomplete[i] = sound[1] / (double) A_QUALITY;
       passed[i] = passed(Kind.SHORT, 1, A_QUALITY, recorder);
-      System.out.printf("| %s | %.4f | %.4f |%n", values[i], blamed[i], passed[i]);
+      System.out.printf("| %s | %.4f | %.4f | %.4f |%n", values[i], blamed[i], incomplete[i], passed[i]);
     }
     Map<String, double[]> curves = new LinkedHashMap<>();
-    curves.put("sound, not passed", blamed);
+    curves.put("sound, blamed", blamed);
+    curves.put("sound, incomplete", incomplete);
     curves.put("short by one beyond, passed", passed);
     Plots.curves(plots.resolve("controls-by-" + what), "By " + what.replace('-', ' '), what.replace('-', ' '), values,
         curves, true);
   }
 
-  /** How many sound aircraft did not pass. */
-  private int alarms(int checks, UnaryOperator<Recorder> recorder) {
+  /** How many sound aircraft were blamed, and how many left incomplete. */
+  private int[] sound(int checks, UnaryOperator<Recorder> recorder) {
     made += checks;
-    return (int) IntStream.range(0, checks).parallel().filter(seed -> !judge(seed, List.of(), recorder).passed())
-        .count();
+    List<Verdict> verdicts = IntStream.range(0, checks).parallel()
+        .mapToObj(seed -> judge(seed, List.of(), recorder).verdict()).toList();
+    return new int[] {
+      Collections.frequency(verdicts, Verdict.NOT_PASSED), Collections.frequency(verdicts, Verdict.INCOMPLETE)};
   }
 
   /** The share of aircraft with a fault so many limits beyond its limit that passed. */

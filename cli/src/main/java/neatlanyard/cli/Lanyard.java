@@ -1,5 +1,6 @@
 package neatlanyard.cli;
 
+import java.io.PrintWriter;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
@@ -26,6 +27,10 @@ public final class Lanyard {
   }
 
   public static void main(String[] args) {
-    System.exit(commands().execute(args));
+    PrintWriter out = new PrintWriter(System.out);
+    int exit = commands().setOut(out).execute(args);
+    // What ends without a line end would be lost otherwise.
+    out.flush();
+    System.exit(exit);
   }
 }

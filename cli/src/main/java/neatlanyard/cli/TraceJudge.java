@@ -92,7 +92,7 @@ record TraceJudge(Pack pack, TraceNames names, boolean all, boolean json) {
       f.axis().ifPresent(a -> finding.put("axis", kebab(a)));
       finding.put("subject", f.subject());
       finding.put("criterion", kebab(f.criterion()));
-      finding.put("excursion", f.excursion());
+      finding.put("movement", f.movement());
       finding.put("outcome", kebab(f.outcome()));
       finding.put("measured", f.measured());
       finding.put("limit", f.limit());

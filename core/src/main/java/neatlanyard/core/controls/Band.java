@@ -10,7 +10,7 @@ record Band(double[] least, double[] most, int from) {
    *
    * @param wanted what was asked for at each step
    */
-  static Band of(Seen seen, double[] wanted, Excursion e) {
+  static Band of(Seen seen, double[] wanted, Movement e) {
     int back = seen.lagSteps() + seen.skewSteps();
     int from = Math.max(0, e.from() - seen.evidence());
     return new Band(Sliding.least(wanted, back, seen.skewSteps(), from, e.to()),
@@ -27,16 +27,16 @@ record Band(double[] least, double[] most, int from) {
    */
   double worst(Seen seen, double[] at, double base, double low, double high) {
     int n = seen.evidence();
-    int to = least.length;
-    double[] off = new double[to];
-    for (int i = from; i < to; i++) {
-      double v = at[i] - base;
+    int size = least.length;
+    double[] off = new double[size];
+    for (int i = 0; i < size; i++) {
+      double v = at[from + i] - base;
       double under = Math.max(low, Math.min(high, least[i]));
       double over = Math.max(low, Math.min(high, most[i]));
       off[i] = v > over ? v - over : v < under ? v - under : !Double.isNaN(v) ? 0 : Double.NaN;
     }
     double worst = 0;
-    for (int i = from; i + n <= to; i++) {
+    for (int i = 0; i + n <= size; i++) {
       double mean = Signal.mean(off, i, i + n);
       worst = Math.abs(mean) > Math.abs(worst) ? mean : worst;
     }

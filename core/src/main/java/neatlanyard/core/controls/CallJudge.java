@@ -48,7 +48,7 @@ final class CallJudge {
       return;
     }
     String said = "\"Full " + call.axis().toward(call.sign()) + "\"";
-    Optional<Excursion> during = seen.movements().of(call.axis(), call.sign()).stream()
+    Optional<Movement> during = seen.movements().of(call.axis(), call.sign()).stream()
         .filter(e -> e.from() <= at && e.to() >= later).reduce((a, b) -> b);
     if (during.isEmpty()) {
       findings.add(call.axis(), "Call", CALL, new Measured(call.seconds(), 0, 0, "s"), false,

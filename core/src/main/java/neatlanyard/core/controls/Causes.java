@@ -88,9 +88,9 @@ final class Causes {
   private Set<String> stuck() {
     Set<String> stuck = new LinkedHashSet<>();
     for (Finding f : failed) {
-      if (f.criterion() == Criterion.FULL_TRAVEL && f.excursion() > 1 && failed.stream().noneMatch(o ->
+      if (f.criterion() == Criterion.FULL_TRAVEL && f.movement() > 1 && failed.stream().noneMatch(o ->
           o.criterion() == Criterion.FULL_TRAVEL && o.subject().equals(f.subject())
-              && o.excursion() < f.excursion())) {
+              && o.movement() < f.movement())) {
         suggest(Cause.JAMMED, 0.8, f.subject() + " got there once and not again: something binds.");
         stuck.add(f.subject());
       }

@@ -88,7 +88,7 @@ public final class ControlCheck {
   /** How far a surface got that way, the mean of its movements to the stop; not a number where it made none. */
   private static double reached(Surface surface, List<Moved> moved, int way) {
     return moved.stream()
-        .filter(m -> m.excursion().full() && m.rightWay() && surface.full(m.excursion().sign()) * way > 0)
+        .filter(m -> m.movement().full() && m.rightWay() && surface.full(m.movement().sign()) * way > 0)
         .mapToDouble(Moved::reachedDeg).average().orElse(Double.NaN);
   }
 }

@@ -42,15 +42,15 @@ final class ControlJudge {
   }
 
   /** A direction is shown by its best movement; how the surfaces went is judged in each. */
-  private void direction(Axis axis, String subject, List<Excursion> all, int sign, boolean judged) {
+  private void direction(Axis axis, String subject, List<Movement> all, int sign, boolean judged) {
     double least = seen.spec().fullInputPct();
     double wantedS = Seen.seconds(seen.spec().hold());
-    Optional<Excursion> furthest = all.stream().max(Comparator.comparingDouble(Excursion::peakPct));
-    Optional<Excursion> longest = all.stream().filter(Excursion::full)
-        .max(Comparator.comparingDouble(Excursion::heldS));
-    double peak = furthest.map(Excursion::peakPct).orElse(0.0);
+    Optional<Movement> furthest = all.stream().max(Comparator.comparingDouble(Movement::peakPct));
+    Optional<Movement> longest = all.stream().filter(Movement::full)
+        .max(Comparator.comparingDouble(Movement::heldS));
+    double peak = furthest.map(Movement::peakPct).orElse(0.0);
     boolean full = longest.isPresent();
-    double held = longest.map(Excursion::heldS).orElse(0.0);
+    double held = longest.map(Movement::heldS).orElse(0.0);
     // A sample more or less at each end is within what the recording can tell.
     boolean longEnough = held + seen.even().step() >= wantedS;
     String toward = axis.toward(sign);
@@ -85,7 +85,7 @@ final class ControlJudge {
   }
 
   private void rested(Axis axis) {
-    List<Excursion> all = seen.movements().of(axis);
+    List<Movement> all = seen.movements().of(axis);
     boolean seenAtRest = all.stream().anyMatch(e ->
         seen.rest(seen.movements().inputs(axis), e.restFrom(), e.restTo()).enough(seen.evidence()));
     if (!all.isEmpty() && !seenAtRest) {
@@ -100,7 +100,7 @@ final class ControlJudge {
       for (Axis axis : new Axis[] {Axis.PITCH, Axis.ROLL}) {
         if (seen.even().has(new Input(seat, axis))) {
           told = true;
-          List<Excursion> moved = seen.movements().of(seat, axis);
+          List<Movement> moved = seen.movements().of(seat, axis);
           for (int sign : SIGNS) {
             String subject = (seat == Inceptor.LEFT ? "Left stick, " : "Right stick, ") + Findings.lower(axis);
             direction(axis, subject, moved.stream().filter(e -> e.sign() == sign).toList(), sign, false);
@@ -118,7 +118,7 @@ final class ControlJudge {
   private void gap() {
     double limit = seen.even().longestGap(Channel.input(Axis.PITCH));
     double longest = 0;
-    for (Excursion e : seen.movements().all()) {
+    for (Movement e : seen.movements().all()) {
       longest = Math.max(longest, e.silent());
     }
     boolean whole = longest <= limit;

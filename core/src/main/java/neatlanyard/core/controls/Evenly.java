@@ -57,9 +57,9 @@ final class Evenly {
     return size;
   }
 
-  /** A length of time in steps, at least one. */
+  /** A length of time in steps, at least one; more than any recording has count as so many. */
   int steps(double seconds) {
-    return Math.max(1, (int) Math.round(seconds / step));
+    return Math.clamp(Math.round(seconds / step), 1, 4 * Trace.MOST_SAMPLES);
   }
 
   double seconds(int i) {

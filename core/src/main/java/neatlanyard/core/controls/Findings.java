@@ -20,9 +20,9 @@ final class Findings {
   /**
    * One number against its limit.
    *
-   * @param excursion 0 where it is of all
+   * @param movement 0 where it is of all
    */
-  record Measured(double value, double limit, double uncertainty, String unit, int excursion) {
+  record Measured(double value, double limit, double uncertainty, String unit, int movement) {
     Measured(double value, double limit, double uncertainty, String unit) {
       this(value, limit, uncertainty, unit, 0);
     }
@@ -54,7 +54,7 @@ final class Findings {
 
   private void add(
       Optional<Axis> axis, String subject, Criterion criterion, Measured m, Outcome outcome, String words) {
-    findings.add(new Finding(axis, subject, criterion, m.excursion(), outcome, round(m.value()), round(m.limit()),
+    findings.add(new Finding(axis, subject, criterion, m.movement(), outcome, round(m.value()), round(m.limit()),
         round(m.uncertainty()), m.unit(), words));
   }
 

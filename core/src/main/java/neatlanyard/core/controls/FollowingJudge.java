@@ -53,8 +53,8 @@ final class FollowingJudge {
       return;
     }
     int settle = seen.even().steps(Seen.seconds(seen.spec().settle()));
-    int from = Math.max(0, moved.getFirst().excursion().from() - settle);
-    int to = Math.min(at.length, moved.getLast().excursion().to() + settle);
+    int from = Math.max(0, moved.getFirst().movement().from() - settle);
+    int to = Math.min(at.length, moved.getLast().movement().to() + settle);
     Lag lag = Signal.lag(wanted, at, from, to, -2 * seen.skewSteps(),
         seen.even().steps(Seen.seconds(seen.spec().lag()) + BEYOND_S),
         Math.max(1, (int) (FINE_S / seen.even().step())));
@@ -85,7 +85,7 @@ final class FollowingJudge {
   private void away(List<Moved> moved) {
     int n = seen.evidence();
     for (Moved one : moved) {
-      Excursion e = one.excursion();
+      Movement e = one.movement();
       if (!one.rightWay()) {
         continue;
       }
@@ -103,9 +103,9 @@ final class FollowingJudge {
   }
 
   /** Where it rested before a movement, so that an offset of neutral is said once, at neutral. */
-  private double base(Excursion e) {
+  private double base(Movement e) {
     int begin = 0;
-    for (Excursion other : seen.movements().of(surface.axis())) {
+    for (Movement other : seen.movements().of(surface.axis())) {
       if (other.to() <= e.from()) {
         begin = other.to();
       }

@@ -9,7 +9,7 @@ import java.util.Optional;
 /**
  * What a control check showed.
  *
- * @param findings every criterion of every excursion with what was measured, what was wanted, and the words for it
+ * @param findings every criterion of every movement with what was measured, what was wanted, and the words for it
  * @param missing what was not shown yet and must be, in words; empty when the check is complete
  * @param suggestions what the findings look like, likeliest first; no release and no diagnosis
  */
@@ -65,13 +65,13 @@ public record Judgement(List<Finding> findings, List<String> missing, List<Sugge
    *
    * @param axis empty where it is of none
    * @param subject the control or surface in words
-   * @param excursion the how-manieth movement that way, from 1; 0 where it is of all of them
+   * @param movement the how-manieth movement that way, from 1; 0 where it is of all of them
    * @param measured and
    * @param limit and
    * @param uncertainty of what was measured, as it was allowed for, in {@code unit}
    */
   public record Finding(
-      Optional<Axis> axis, String subject, Criterion criterion, int excursion, Outcome outcome, double measured,
+      Optional<Axis> axis, String subject, Criterion criterion, int movement, Outcome outcome, double measured,
       double limit, double uncertainty, String unit, String words) {
     public boolean passed() {
       return outcome == Outcome.AS_IT_SHOULD_BE;
@@ -136,7 +136,7 @@ public record Judgement(List<Finding> findings, List<String> missing, List<Sugge
   }
 
   /**
-   * As it goes into the log: of what was as it should be, the excursion nearest its limit stands for all; what was
+   * As it goes into the log: of what was as it should be, the movement nearest its limit stands for all; what was
    * not, and what could not be judged, whole. The recording is kept beside it, so nothing is lost.
    */
   public Judgement toKeep() {

@@ -19,7 +19,7 @@ final class Movements {
   private final Evenly even;
   private final Map<Axis, double[]> inputs = new EnumMap<>(Axis.class);
   private final Map<Axis, Scatter> scatters = new EnumMap<>(Axis.class);
-  private final Map<Axis, List<Excursion>> excursions = new EnumMap<>(Axis.class);
+  private final Map<Axis, List<Movement>> movements = new EnumMap<>(Axis.class);
   private final boolean[] rest;
 
   Movements(ControlSpec spec, Trace trace, Evenly even) {
@@ -29,7 +29,7 @@ final class Movements {
     for (Axis axis : Axis.values()) {
       inputs.put(axis, combined(even, axis));
       scatters.put(axis, scatter(trace, axis));
-      excursions.put(axis, find(axis, inputs(axis), scatter(axis)));
+      movements.put(axis, find(axis, inputs(axis), scatter(axis)));
     }
   }
 
@@ -42,16 +42,16 @@ final class Movements {
     return scatters.getOrDefault(axis, Scatter.NONE);
   }
 
-  List<Excursion> of(Axis axis) {
-    return excursions.getOrDefault(axis, List.of());
+  List<Movement> of(Axis axis) {
+    return movements.getOrDefault(axis, List.of());
   }
 
-  List<Excursion> of(Axis axis, int sign) {
+  List<Movement> of(Axis axis, int sign) {
     return of(axis).stream().filter(e -> e.sign() == sign).toList();
   }
 
-  List<Excursion> all() {
-    return excursions.values().stream().flatMap(List::stream).toList();
+  List<Movement> all() {
+    return movements.values().stream().flatMap(List::stream).toList();
   }
 
   /** At which of the recording's samples nothing had been moved for as long as a surface may take to settle. */
@@ -60,7 +60,7 @@ final class Movements {
   }
 
   /** The movements of one seat's stick by itself. */
-  List<Excursion> of(Inceptor inceptor, Axis axis) {
+  List<Movement> of(Inceptor inceptor, Axis axis) {
     return find(axis, even.of(new Input(inceptor, axis)), scatter(axis));
   }
 
@@ -106,10 +106,10 @@ final class Movements {
     return rest;
   }
 
-  private List<Excursion> find(Axis axis, double[] input, Scatter scatter) {
+  private List<Movement> find(Axis axis, double[] input, Scatter scatter) {
     double leave = Math.max(spec.neutralInputPct(), Scatter.ALLOWED * scatter.sigma());
     int[] numbers = new int[2];
-    List<Excursion> found = new ArrayList<>();
+    List<Movement> found = new ArrayList<>();
     int i = 0;
     while (i < input.length) {
       if (!(Math.abs(input[i]) > leave)) {
@@ -122,7 +122,7 @@ final class Movements {
       while (to < input.length && !(input[to] * sign <= leave)) {
         to++;
       }
-      Excursion one = one(axis, sign, numbers, i, to, input, scatter);
+      Movement one = one(axis, sign, numbers, i, to, input, scatter);
       if (one.peakPct() >= TOUCH_PCT) {
         numbers[sign > 0 ? 0 : 1]++;
         found.add(one);
@@ -132,7 +132,7 @@ final class Movements {
     return rested(found, input, leave);
   }
 
-  private Excursion one(Axis axis, int sign, int[] numbers, int from, int to, double[] input, Scatter scatter) {
+  private Movement one(Axis axis, int sign, int[] numbers, int from, int to, double[] input, Scatter scatter) {
     int n = Math.min(evidence(), to - from);
     double peak = 0;
     for (int i = from; i + n <= to; i++) {
@@ -156,7 +156,7 @@ final class Movements {
         }
       }
     }
-    return new Excursion(axis, sign, numbers[sign > 0 ? 0 : 1] + 1, from, to, heldFrom, heldTo, peak, full,
+    return new Movement(axis, sign, numbers[sign > 0 ? 0 : 1] + 1, from, to, heldFrom, heldTo, peak, full,
         (heldTo - heldFrom) * even.step(), silence(input, from, to), to, to);
   }
 
@@ -170,11 +170,11 @@ final class Movements {
     return longest == 0 ? 0 : (longest + 1) * even.step();
   }
 
-  private List<Excursion> rested(List<Excursion> found, double[] input, double leave) {
-    List<Excursion> out = new ArrayList<>();
+  private List<Movement> rested(List<Movement> found, double[] input, double leave) {
+    List<Movement> out = new ArrayList<>();
     int settle = even.steps(spec.settle().toMillis() / 1_000.0);
     for (int k = 0; k < found.size(); k++) {
-      Excursion e = found.get(k);
+      Movement e = found.get(k);
       int end = k + 1 < found.size() ? found.get(k + 1).from() : input.length;
       int from = Math.min(e.to() + settle, end);
       // The last step before the next movement already belongs to it.
@@ -182,7 +182,7 @@ final class Movements {
       while (to > from && !(Math.abs(input[to - 1]) <= leave)) {
         to--;
       }
-      out.add(new Excursion(e.axis(), e.sign(), e.number(), e.from(), e.to(), e.heldFrom(), e.heldTo(), e.peakPct(),
+      out.add(new Movement(e.axis(), e.sign(), e.number(), e.from(), e.to(), e.heldFrom(), e.heldTo(), e.peakPct(),
           e.full(), e.heldS(), e.silent(), from, to));
     }
     return out;

@@ -59,7 +59,7 @@ final class PracticeJudge {
   }
 
   private int firstMoved(Axis axis) {
-    return seen.movements().of(axis).stream().mapToInt(Excursion::from).min().orElse(Integer.MAX_VALUE);
+    return seen.movements().of(axis).stream().mapToInt(Movement::from).min().orElse(Integer.MAX_VALUE);
   }
 
   private boolean told(Channel channel, Criterion criterion, String subject) {
@@ -75,7 +75,7 @@ final class PracticeJudge {
     if (told(Aside.GROUND_SPEED, PLACE, "Ground speed")) {
       double[] speed = seen.even().of(Aside.GROUND_SPEED);
       double most = 0;
-      for (Excursion e : seen.movements().all()) {
+      for (Movement e : seen.movements().all()) {
         for (int i = e.from(); i < e.to(); i++) {
           most = speed[i] > most ? speed[i] : most;
         }
@@ -102,7 +102,7 @@ final class PracticeJudge {
     double[] heading = seen.even().of(Aside.HEADING);
     int span = seen.even().steps(TURN_S);
     double most = 0;
-    for (Excursion e : seen.movements().all()) {
+    for (Movement e : seen.movements().all()) {
       for (int i = e.from(); i + span <= Math.min(e.to() + span / 2, heading.length - 1); i++) {
         double by = Math.abs(Math.IEEEremainder(heading[i + span] - heading[i], 360));
         double turned = by / (span * seen.even().step());
@@ -115,10 +115,10 @@ final class PracticeJudge {
   }
 
   /** The least (or most) value of a switched channel while any of these movements went on. */
-  private double whileMoved(Channel channel, List<Excursion> during, boolean most) {
+  private double whileMoved(Channel channel, List<Movement> during, boolean most) {
     double[] values = seen.even().of(channel);
     double found = most ? 0 : 1;
-    for (Excursion e : during) {
+    for (Movement e : during) {
       for (int i = e.from(); i < e.to(); i++) {
         found = Double.isNaN(values[i]) ? found : most ? Math.max(found, values[i]) : Math.min(found, values[i]);
       }
@@ -135,7 +135,7 @@ final class PracticeJudge {
   }
 
   private void disconnect() {
-    List<Excursion> rudder = seen.movements().of(Axis.YAW);
+    List<Movement> rudder = seen.movements().of(Axis.YAW);
     if (!told(Aside.STEERING_DISCONNECT, DISCONNECT, "Steering disconnect") || rudder.isEmpty()) {
       return;
     }
@@ -161,7 +161,7 @@ final class PracticeJudge {
     double[] values = seen.even().of(channel);
     int n = seen.evidence();
     double least = Double.POSITIVE_INFINITY;
-    for (Excursion e : seen.movements().all()) {
+    for (Movement e : seen.movements().all()) {
       for (int i = e.from(); i + n <= e.to(); i++) {
         double mean = Signal.mean(values, i, i + n);
         least = mean < least ? mean : least;

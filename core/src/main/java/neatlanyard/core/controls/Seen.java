@@ -17,7 +17,7 @@ record Seen(ControlSpec spec, Trace trace, Evenly even, Movements movements, boo
     boolean[] quiet = new boolean[even.size()];
     java.util.Arrays.fill(quiet, true);
     int settle = even.steps(seconds(spec.settle()));
-    for (Excursion e : movements.all()) {
+    for (Movement e : movements.all()) {
       for (int i = Math.max(0, e.from() - 1); i < Math.min(quiet.length, e.to() + settle); i++) {
         quiet[i] = false;
       }
@@ -66,8 +66,8 @@ record Seen(ControlSpec spec, Trace trace, Evenly even, Movements movements, boo
 
   /** Where everything rested before the first movement of all. */
   Rest atFirst(double[] values) {
-    List<Excursion> all = movements.all();
-    int first = all.stream().mapToInt(Excursion::from).min().orElse(values.length);
+    List<Movement> all = movements.all();
+    int first = all.stream().mapToInt(Movement::from).min().orElse(values.length);
     return rest(values, 0, first);
   }
 

@@ -5,8 +5,8 @@ final class Sliding {
   private Sliding() {}
 
   /**
-   * The least value from {@code back} samples before each to {@code ahead} after it; not a number outside of
-   * {@code from} to before {@code to}.
+   * The least value from {@code back} samples before each to {@code ahead} after it, for {@code from} to before
+   * {@code to}: the first is that of {@code from}.
    */
   static double[] least(double[] values, int back, int ahead, int from, int to) {
     return slide(values, back, ahead, -1, from, to);
@@ -20,9 +20,8 @@ final class Sliding {
   /** Candidates are kept in falling order; each sample comes in once and goes out once. */
   private static double[] slide(double[] values, int back, int ahead, int sign, int from, int to) {
     int n = values.length;
-    double[] out = new double[to];
-    java.util.Arrays.fill(out, 0, Math.min(from, to), Double.NaN);
-    int[] queue = new int[n];
+    double[] out = new double[to - from];
+    int[] queue = new int[Math.min(n, to + ahead) - Math.max(0, from - back) + 1];
     int head = 0;
     int tail = 0;
     int next = Math.max(0, from - back);
@@ -39,7 +38,7 @@ final class Sliding {
       while (head < tail && queue[head] < i - back) {
         head++;
       }
-      out[i] = head < tail ? values[queue[head]] : Double.NaN;
+      out[i - from] = head < tail ? values[queue[head]] : Double.NaN;
     }
     return out;
   }

@@ -29,7 +29,7 @@ final class SpoilerJudge {
   void judge() {
     int number = 0;
     double silent = 0;
-    for (Excursion e : seen.movements().of(Axis.ROLL)) {
+    for (Movement e : seen.movements().of(Axis.ROLL)) {
       silent = Math.max(silent, seen.silence(at, seen.movements().inputs(Axis.ROLL), e.from(), e.to()));
       if (e.sign() == spoiler.side()) {
         out(e);
@@ -45,7 +45,7 @@ final class SpoilerJudge {
     }
   }
 
-  private void out(Excursion e) {
+  private void out(Movement e) {
     if (!e.full()) {
       return;
     }
@@ -64,7 +64,7 @@ final class SpoilerJudge {
   }
 
   /** Where it stood while roll was held to the other side, or rested after a movement to its own. */
-  private void in(Excursion e, int number) {
+  private void in(Movement e, int number) {
     double stayed;
     int n;
     if (e.sign() == spoiler.side()) {
@@ -96,7 +96,7 @@ final class SpoilerJudge {
       wanted[i] = !Double.isNaN(roll[i]) ? spoiler.wanted(roll[i]) : Double.NaN;
     }
     int n = seen.evidence();
-    for (Excursion e : seen.movements().of(Axis.ROLL, spoiler.side())) {
+    for (Movement e : seen.movements().of(Axis.ROLL, spoiler.side())) {
       double worst = Band.of(seen, wanted, e)
           .worst(seen, at, 0, Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY);
       Measured m = new Measured(Math.abs(worst), spoiler.toleranceDeg(), scatter.ofMean(n), "\u00b0", e.number());

@@ -47,7 +47,7 @@ final class SurfaceJudge {
    * @param enough whether that was far enough
    * @param rightWay whether it moved, and the right way
    */
-  record Moved(Excursion excursion, double reachedDeg, boolean enough, boolean rightWay) {}
+  record Moved(Movement movement, double reachedDeg, boolean enough, boolean rightWay) {}
 
   SurfaceJudge(Seen seen, Surface surface, Findings findings) {
     this.seen = seen;
@@ -79,25 +79,27 @@ final class SurfaceJudge {
 
   /** Judges it, and tells what it did in each movement of its own control. */
   List<Moved> judge() {
-    List<Excursion> excursions = seen.movements().of(surface.axis());
-    channel(excursions);
-    for (Excursion e : excursions) {
+    List<Movement> movements = seen.movements().of(surface.axis());
+    channel(movements);
+    for (Movement e : movements) {
       movement(e);
     }
-    rests(excursions);
+    rests(movements);
+    double[] left = leftAlone();
+    Rest rest = seen.rest(left, 0, left.length);
     for (Axis other : Axis.values()) {
       if (other != surface.axis()) {
-        crossed(other);
+        crossed(other, left, rest.enough(seen.evidence()) ? rest.mean() : 0);
       }
     }
     new FollowingJudge(seen, surface, findings, at, wanted, scatter).judge(moved);
     return moved;
   }
 
-  private void channel(List<Excursion> excursions) {
+  private void channel(List<Movement> movements) {
     double[] input = seen.movements().inputs(surface.axis());
     double longest = 0;
-    for (Excursion e : excursions) {
+    for (Movement e : movements) {
       longest = Math.max(longest, seen.silence(at, input, e.from(), e.to()));
     }
     double limit = seen.even().longestGap(Channel.position(surface.id()));
@@ -129,7 +131,7 @@ final class SurfaceJudge {
     return longest;
   }
 
-  private void movement(Excursion e) {
+  private void movement(Movement e) {
     double full = surface.full(e.sign());
     double towards = Math.signum(full);
     double wantedDeg = e.full() ? Math.abs(full) : Math.abs(surface.wanted(e.sign() * e.peakPct()));
@@ -173,12 +175,12 @@ final class SurfaceJudge {
     moved.add(new Moved(e, reach.deg(), enough, true));
   }
 
-  private int heldEnd(Excursion e) {
+  private int heldEnd(Movement e) {
     // However short it was held, so much of the recording is looked at as is evidence.
     return Math.min(at.length, Math.max(e.heldTo() + 1, e.heldFrom() + seen.evidence()) + seen.lagSteps());
   }
 
-  private boolean sense(Excursion e, double wantedDeg, double uncertainty) {
+  private boolean sense(Movement e, double wantedDeg, double uncertainty) {
     double mean = Signal.mean(at, e.heldFrom(), Math.min(at.length, e.heldTo() + 1 + seen.lagSteps()));
     boolean moves = Math.abs(mean) >= MOVED_SHARE * Math.abs(wantedDeg) + uncertainty;
     boolean right = moves && Math.signum(mean) == Math.signum(wantedDeg);
@@ -193,7 +195,7 @@ final class SurfaceJudge {
     return right;
   }
 
-  private void arrival(Excursion e, double towards, double least) {
+  private void arrival(Movement e, double towards, double least) {
     int n = seen.evidence();
     int arrived = e.heldFrom();
     for (int i = Math.max(0, e.heldFrom() - seen.skewSteps()); i + n <= heldEnd(e); i++) {
@@ -209,10 +211,10 @@ final class SurfaceJudge {
             + " is the most."));
   }
 
-  private void rests(List<Excursion> excursions) {
+  private void rests(List<Movement> movements) {
     Rest first = seen.atFirst(at);
     Rest last = first;
-    for (Excursion e : excursions) {
+    for (Movement e : movements) {
       Rest rest = seen.rest(at, e.restFrom(), e.restTo());
       if (!rest.enough(seen.evidence())) {
         continue;
@@ -222,7 +224,7 @@ final class SurfaceJudge {
       // The little a released control may still be off its middle is not held against the surface.
       double off = Math.abs(rest.mean()) < Math.abs(rest.mean() - where) ? rest.mean() : rest.mean() - where;
       Measured m = new Measured(Math.abs(off), spec.neutralDeg(), scatter.ofMean(rest.n()), "\u00b0", e.number());
-      String after = excursions.size() > 2 ? " after " + e.words() : "";
+      String after = movements.size() > 2 ? " after " + e.words() : "";
       findings.add(surface.axis(), surface.name(), NEUTRAL, m, m.atMost(), m.atMost()
           ? surface.name() + " came back to neutral within " + deg(Math.abs(off)) + after + "."
           : surface.name() + " rested " + deg(Math.abs(off)) + " from neutral" + after + "; "
@@ -238,18 +240,21 @@ final class SurfaceJudge {
     }
   }
 
-  /** What it did while another axis was held at its stop and its own control was left alone. */
-  private void crossed(Axis other) {
+  /** How far it was from what its own control wanted, where that was left alone; not a number elsewhere. */
+  private double[] leftAlone() {
     double[] own = seen.movements().inputs(surface.axis());
     double[] off = new double[at.length];
     for (int i = 0; i < off.length; i++) {
       off[i] = Math.abs(own[i]) <= 2 * spec.neutralInputPct() ? at[i] - wanted[i] : Double.NaN;
     }
-    Rest rest = seen.rest(off, 0, off.length);
-    double base = rest.enough(seen.evidence()) ? rest.mean() : 0;
+    return off;
+  }
+
+  /** What it did while another axis was held at its stop and its own control was left alone. */
+  private void crossed(Axis other, double[] off, double base) {
     double most = 0;
     int sign = 0;
-    for (Excursion e : seen.movements().of(other)) {
+    for (Movement e : seen.movements().of(other)) {
       int from = Math.min(e.heldFrom() + seen.lagSteps(), e.heldTo());
       double mean = Signal.mean(off, from, Math.max(e.heldTo(), from + seen.evidence())) - base;
       if (Math.abs(mean) > Math.abs(most)) {

@@ -21,6 +21,9 @@ public final class Trace {
 
   private static final double MOST_DEG = 180;
 
+  /** So many faults are told; a column of sixty thousand wrong values has one cause. */
+  public static final int MOST_FAULTS = 200;
+
   private final double[] seconds;
   private final Map<Channel, double[]> columns;
   private final List<Call> calls;
@@ -51,14 +54,14 @@ public final class Trace {
    */
   public record Misfit(int sample, String words) {}
 
-  /** All that makes columns unusable; empty when they are usable. */
+  /** What makes columns unusable, up to {@link #MOST_FAULTS}; empty when they are usable. */
   public static List<Misfit> faults(double[] seconds, Map<Channel, double[]> columns) {
     List<Misfit> faults = new ArrayList<>();
     if (seconds.length < 2) {
       faults.add(new Misfit(-1, "A trace needs at least two samples; this one has " + seconds.length + "."));
     }
     double before = Double.NEGATIVE_INFINITY;
-    for (int i = 0; i < seconds.length; i++) {
+    for (int i = 0; i < seconds.length && faults.size() < MOST_FAULTS; i++) {
       if (!Double.isFinite(seconds[i]) || seconds[i] <= before) {
         faults.add(new Misfit(i, "It is at " + seconds[i] + " s, not after the one before it."));
       }
@@ -70,7 +73,7 @@ public final class Trace {
             + " samples."));
       }
       double most = most(channel);
-      for (int i = 0; i < values.length; i++) {
+      for (int i = 0; i < values.length && faults.size() < MOST_FAULTS; i++) {
         if (Math.abs(values[i]) > most) {
           faults.add(new Misfit(i, Channels.name(channel) + " is " + values[i] + ", not within \u00b1" + (int) most
               + "."));

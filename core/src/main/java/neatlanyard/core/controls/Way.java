@@ -47,7 +47,7 @@ record Way(Measured gearing, Measured play, Measured deadBand, Optional<Measured
 
   static Optional<Way> of(
       Seen seen, Surface surface, double[] at, double[] wanted, Scatter scatter, List<Moved> moved, double lag) {
-    return new Fitter(seen, surface, at, wanted, scatter, lag).fit(moved);
+    return new Fitter(seen, surface, at, wanted, scatter, moved, lag).fit(moved);
   }
 
   /** Goes through the movements, twice: once to fit, once to see what is left. */
@@ -64,7 +64,8 @@ record Way(Measured gearing, Measured play, Measured deadBand, Optional<Measured
     private final double span;
     private final double noise;
 
-    Fitter(Seen seen, Surface surface, double[] at, double[] wanted, Scatter scatter, double lag) {
+    Fitter(
+        Seen seen, Surface surface, double[] at, double[] wanted, Scatter scatter, List<Moved> moved, double lag) {
       this.seen = seen;
       this.surface = surface;
       this.at = at;
@@ -75,21 +76,23 @@ record Way(Measured gearing, Measured play, Measured deadBand, Optional<Measured
       speed = new double[n];
       bend = new double[n];
       side = new double[n];
-      for (int i = 0; i < n; i++) {
+      int first = Math.max(0, moved.getFirst().movement().from() - seen.even().steps(1));
+      int end = Math.min(n, moved.getLast().movement().to() + seen.even().steps(1));
+      for (int i = first; i < end; i++) {
         asked[i] = Signal.between(wanted, i - lag);
       }
       int steps = seen.even().steps(0.06);
       span = steps * seen.even().step();
       noise = seen.movements().scatter(surface.axis()).sigma() * full / 100;
-      for (int i = 0; i < n; i++) {
-        double before = asked[Math.max(0, i - steps)];
-        double after = asked[Math.min(n - 1, i + steps)];
+      for (int i = first; i < end; i++) {
+        double before = asked[Math.max(first, i - steps)];
+        double after = asked[Math.min(end - 1, i + steps)];
         speed[i] = (after - before) / 2 / span;
         bend[i] = (after - 2 * asked[i] + before) / span / span;
       }
       double moving = Math.max(0.1 * full, Scatter.ALLOWED * noise / span);
       double last = 0;
-      for (int i = 0; i < n; i++) {
+      for (int i = first; i < end; i++) {
         last = Math.abs(speed[i]) > moving ? Math.signum(speed[i]) : last;
         side[i] = last;
       }
@@ -98,7 +101,7 @@ record Way(Measured gearing, Measured play, Measured deadBand, Optional<Measured
     Optional<Way> fit(List<Moved> moved) {
       LeastSquares all = new LeastSquares(REGRESSORS);
       for (Moved one : moved) {
-        for (int i = one.excursion().from(); one.rightWay() && i < end(one); i++) {
+        for (int i = one.movement().from(); one.rightWay() && i < end(one); i++) {
           if (usable(one, i)) {
             all.add(row(i), at[i]);
           }
@@ -114,7 +117,7 @@ record Way(Measured gearing, Measured play, Measured deadBand, Optional<Measured
     }
 
     private int end(Moved one) {
-      return Math.min(at.length, one.excursion().to() + seen.skewSteps());
+      return Math.min(at.length, one.movement().to() + seen.skewSteps());
     }
 
     /** Where it stands at a stop short of what is wanted, nothing is to be learnt of the way. */
@@ -157,7 +160,7 @@ record Way(Measured gearing, Measured play, Measured deadBand, Optional<Measured
       for (Moved one : moved) {
         double squares = 0;
         int n = 0;
-        for (int i = one.excursion().from(); one.rightWay() && i < end(one); i++) {
+        for (int i = one.movement().from(); one.rightWay() && i < end(one); i++) {
           if (usable(one, i) && Math.abs(speed[i]) > 0.1 * full) {
             double left = at[i] - f.at(row(i));
             squares += left * left;

@@ -165,7 +165,7 @@ public class ControlCheckTest {
     Judgement judgement = ControlCheck.judge(TWIN, ANY, trace);
     assertThat(judgement.failed()).anySatisfy(f -> {
       assertThat(f.words()).isEqualTo("Left aileron reached 7.0° down, 8.0° short of its 15.0°, time 2.");
-      assertThat(f.excursion()).isEqualTo(2);
+      assertThat(f.movement()).isEqualTo(2);
     });
     assertThat(judgement.suggestions()).extracting(Judgement.Suggestion::cause).contains(Cause.JAMMED);
   }

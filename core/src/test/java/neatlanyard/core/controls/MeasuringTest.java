@@ -114,8 +114,8 @@ public class MeasuringTest {
       for (int k = from; k < n; k++) {
         double[] window = Arrays.stream(v, Math.max(0, k - back), Math.min(n, k + ahead + 1))
             .filter(d -> !Double.isNaN(d)).toArray();
-        assertThat(least[k]).isEqualTo(Double.valueOf(Arrays.stream(window).min().orElse(Double.NaN)));
-        assertThat(most[k]).isEqualTo(Double.valueOf(Arrays.stream(window).max().orElse(Double.NaN)));
+        assertThat(least[k - from]).isEqualTo(Double.valueOf(Arrays.stream(window).min().orElse(Double.NaN)));
+        assertThat(most[k - from]).isEqualTo(Double.valueOf(Arrays.stream(window).max().orElse(Double.NaN)));
       }
     }
   }

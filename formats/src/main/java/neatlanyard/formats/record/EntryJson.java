@@ -217,7 +217,7 @@ public final class EntryJson {
       if (finding instanceof ObjectNode f && f.get("passed") instanceof JsonNode passed) {
         f.remove("passed");
         f.put("outcome", passed.booleanValue() ? "as_it_should_be" : "not_as_it_should_be");
-        f.put("excursion", 0);
+        f.put("movement", 0);
         f.put("uncertainty", 0.0);
       }
     }

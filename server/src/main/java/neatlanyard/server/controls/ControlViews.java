@@ -16,10 +16,10 @@ public final class ControlViews {
    * One criterion of one control or surface.
    *
    * @param axis empty where it is of none
-   * @param excursion the how-manieth movement that way, from 1; 0 where it is of all
+   * @param movement the how-manieth movement that way, from 1; 0 where it is of all
    */
   public record FindingView(
-      Optional<Axis> axis, String subject, Criterion criterion, int excursion, Outcome outcome, double measured,
+      Optional<Axis> axis, String subject, Criterion criterion, int movement, Outcome outcome, double measured,
       double limit, double uncertainty, String unit, String words) {}
 
   /** What a fault is likely to come from. */

@@ -12,7 +12,7 @@ public final class JudgementWords {
   public static JudgementView view(Judgement j) {
     return new JudgementView(j.verdict(), j.summary(), j.findings().stream()
         .map(f -> new FindingView(
-            f.axis(), f.subject(), f.criterion(), f.excursion(), f.outcome(), f.measured(), f.limit(),
+            f.axis(), f.subject(), f.criterion(), f.movement(), f.outcome(), f.measured(), f.limit(),
             f.uncertainty(), f.unit(), f.words()))
         .toList(), j.missing(), j.suggestions().stream().map(s -> new SuggestionView(s.cause(), s.words())).toList());
   }

@@ -17,7 +17,7 @@ package neatlanyard.core.controls;
  * @param restTo the steps (this one not) after it in which the control was at rest and the surface had time to settle;
  *     the same where there are none
  */
-record Excursion(
+record Movement(
     Axis axis, int sign, int number, int from, int to, int heldFrom, int heldTo, double peakPct, boolean full,
     double heldS, double silent, int restFrom, int restTo) {
   boolean rested() {
