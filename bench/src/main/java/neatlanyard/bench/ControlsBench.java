@@ -52,12 +52,12 @@ public class ControlsBench {
   }
 
   @Benchmark
-  public Judgement judge_60_s_at_50_hz() {
+  public Judgement judge_a_minute_at_50_hz() {
     return ControlCheck.judge(pack.flightControls(), pack.policy().controlCheck(), minute);
   }
 
   @Benchmark
-  public Read<Trace> read_60_s_at_50_hz() {
+  public Read<Trace> read_a_minute_at_50_hz() {
     return TraceCsv.read(csv, pack.flightControls());
   }
 }

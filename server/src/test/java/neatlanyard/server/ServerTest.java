@@ -248,7 +248,7 @@ public class ServerTest extends AbstractTestNGSpringContextTests {
     }
     byte[] packed = Files.readAllBytes(Given.ROOT.resolve("demo/traces/dovrin-46-aileron-sticks.csv.gz"));
     assertThat(wren.bytes("/api/departures/today-14/recorded-controls", packed).json().path("summary").asString())
-        .contains("short of its").contains("time 2");
+        .contains("short of its").contains("the second time");
     Answer cut = wren.text("/api/departures/today-14/recorded-controls", "seconds,pitch-pct\n0,0\n");
     assertThat(cut.status()).isEqualTo(422);
     assertThat(cut.json().path("faults")).hasSize(8);

@@ -27,6 +27,16 @@ record Movement(
   /** The movement in words, such as "roll right" or "roll right, the second time". */
   String words() {
     String way = axis.title().toLowerCase(java.util.Locale.ROOT) + " " + axis.toward(sign);
-    return number == 1 ? way : way + ", time " + number;
+    return way + which();
+  }
+
+  /** Which of several, such as ", the second time"; nothing for the first. */
+  String which() {
+    return switch (number) {
+      case 1 -> "";
+      case 2 -> ", the second time";
+      case 3 -> ", the third time";
+      default -> ", time " + number;
+    };
   }
 }

@@ -163,12 +163,11 @@ final class SurfaceJudge {
     Measured m = new Measured(reach.deg(), least, uncertainty, "\u00b0", e.number());
     boolean enough = m.atLeast();
     String to = way(surface.axis(), full);
-    String when = e.number() == 1 ? "" : ", time " + e.number();
     String of = e.full() ? deg(wantedDeg) : deg(wantedDeg) + " for " + Findings.pct(e.peakPct()) + " of the control";
     findings.add(surface.axis(), surface.name(), FULL_TRAVEL, m, enough, enough
-        ? surface.name() + " reached " + deg(reach.deg()) + " " + to + " of " + of + when + "."
+        ? surface.name() + " reached " + deg(reach.deg()) + " " + to + " of " + of + e.which() + "."
         : surface.name() + " reached " + deg(reach.deg()) + " " + to + ", " + deg(wantedDeg - reach.deg())
-            + " short of its " + of + when + ".");
+            + " short of its " + of + e.which() + ".");
     if (enough && e.full()) {
       arrival(e, towards, least - uncertainty);
     }

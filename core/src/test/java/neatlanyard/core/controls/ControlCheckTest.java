@@ -164,7 +164,7 @@ public class ControlCheckTest {
     Trace trace = twice(m -> m.round() == 0 ? m : one(AILERON_LEFT, v -> Math.max(v, -7.0)).apply(m));
     Judgement judgement = ControlCheck.judge(TWIN, ANY, trace);
     assertThat(judgement.failed()).anySatisfy(f -> {
-      assertThat(f.words()).isEqualTo("Left aileron reached 7.0° down, 8.0° short of its 15.0°, time 2.");
+      assertThat(f.words()).isEqualTo("Left aileron reached 7.0° down, 8.0° short of its 15.0°, the second time.");
       assertThat(f.movement()).isEqualTo(2);
     });
     assertThat(judgement.suggestions()).extracting(Judgement.Suggestion::cause).contains(Cause.JAMMED);
