@@ -42,6 +42,8 @@ export const ControlsStage = ({ live, onGo }: { live: Live; onGo: (stage: string
   })
   const openFile = useRef<HTMLButtonElement>(null)
   const done = view.progress.controls
+  // What was done to the aircraft since is said before what the check had shown.
+  const again = recorded.data ? undefined : done?.again
   const last = samples.values.at(-1)
   // The judgement of the check under way is in once the log has gone on since it was started.
   const running =
@@ -56,11 +58,13 @@ export const ControlsStage = ({ live, onGo }: { live: Live; onGo: (stage: string
           : running
             ? 'Follow the controls: pitch, roll, yaw'
             : done
-              ? verdict(done.judgement)
+              ? done.again
+                ? 'Control check: to be made again'
+                : verdict(done.judgement)
               : 'Full, free, correct sense, back to neutral'}
       </h1>
       {shown ? (
-        <p className={classes.summary}>{shown.summary}</p>
+        <p className={classes.summary}>{again ?? shown.summary}</p>
       ) : (
         <Caution>Look outside first: nobody near a surface. Not while anything else needs eyes outside.</Caution>
       )}
@@ -94,7 +98,7 @@ export const ControlsStage = ({ live, onGo }: { live: Live; onGo: (stage: string
       <div className={classes.actions}>
         <Action
           hotkey="c"
-          main={done?.judgement.verdict !== 'passed'}
+          main={done?.judgement.verdict !== 'passed' || done.again !== undefined}
           disabled={!seat || running || view.progress.tiedOff !== undefined}
           onAct={() => {
             recorded.reset()
@@ -103,7 +107,9 @@ export const ControlsStage = ({ live, onGo }: { live: Live; onGo: (stage: string
         >
           {running ? 'Check under way' : done ? 'Check again' : 'Start the check'}
         </Action>
-        {done?.judgement.verdict === 'passed' && <GoOn progress={view.progress} from="controls" onGo={onGo} />}
+        {done?.judgement.verdict === 'passed' && !done.again && (
+          <GoOn progress={view.progress} from="controls" onGo={onGo} />
+        )}
         <FileChoice accept=".csv,.gz,text/csv,application/gzip" onChange={(f) => f && recorded.mutate(f)}>
           {(props) => (
             <>

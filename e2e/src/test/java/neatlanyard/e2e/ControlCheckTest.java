@@ -44,6 +44,20 @@ public class ControlCheckTest extends AtTheDemo {
     assertThat(wren.heading("Control check passed")).isVisible();
     assertThat(ida.tag("Control check not passed")).not().isVisible();
     recorded(wren);
+    deIced(ida, wren);
+  }
+
+  /** Fresh fluid makes it to be made again, on both devices, until one passes. */
+  private static void deIced(Crew ida, Crew wren) {
+    ida.stage("Figures");
+    ida.button("Not de-iced").click();
+    ida.button("It was de-iced so").click();
+    assertThat(ida.tag("Control check not passed")).isVisible();
+    assertThat(wren.heading("Control check: to be made again")).isVisible();
+    assertThat(wren.page.getByText("De-iced since it passed").first()).isVisible();
+    wren.key("c");
+    assertThat(wren.heading("Control check passed")).isVisible();
+    assertThat(ida.tag("Control check not passed")).not().isVisible();
   }
 
   /** A recorded trace is judged by the same rule, shown, and does not count for today. */

@@ -35,7 +35,9 @@ public record Bead(Stage stage, int done, int all) {
           d.opened().flight().crew().size() + 1);
       case TIE_OFF -> new Bead(stage, d.tiedOff().isPresent() ? 1 : 0, 1);
       case CONTROLS -> {
-        int passed = d.controls().filter(c -> c.event().judgement().passed()).isPresent() ? 1 : 0;
+        boolean stands = d.controls().filter(c -> c.event().judgement().passed()).isPresent()
+            && ControlsAgain.of(d).isEmpty();
+        int passed = stands ? 1 : 0;
         yield new Bead(stage, passed + settled, 1 + items.size());
       }
       default -> new Bead(stage, settled, items.size());

@@ -96,6 +96,8 @@ final class LooseEnds {
         end(Trigger.INTERRUPTED, i.by().value(), "", i.by(), i.from(), i.number(), List.of())));
     d.controls().filter(c -> !c.event().judgement().passed()).ifPresent(c -> ends.add(
         end(Trigger.CONTROLS, "controls", c.event().judgement().summary(), c.by(), c.at(), c.number(), List.of())));
+    ControlsAgain.of(d).ifPresent(again -> ends.add(end(Trigger.CONTROLS, "controls", again.words(),
+        again.since().by(), again.since().at(), again.since().number(), List.of())));
     return ends;
   }
 

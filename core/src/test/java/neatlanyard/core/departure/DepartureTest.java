@@ -28,6 +28,7 @@ import neatlanyard.core.dispatch.DispatchList;
 import neatlanyard.core.dispatch.EntryId;
 import neatlanyard.core.dispatch.Severity;
 import neatlanyard.core.dispatch.Verdict;
+import neatlanyard.core.figures.Holdover;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.flow.Reading;
@@ -66,6 +67,26 @@ public class DepartureTest {
         passed ? Judgement.Outcome.AS_IT_SHOULD_BE : Judgement.Outcome.NOT_AS_IT_SHOULD_BE;
     return new Event.ControlsChecked("test", "", new Judgement(List.of(new Judgement.Finding(Optional.of(Axis.ROLL),
         "x", Judgement.Criterion.SENSE, 1, outcome, 0, 0, 0, "", "Left aileron reversed")), List.of(), List.of()));
+  }
+
+  /** Water that freezes in the gaps stiffens what moved freely before. */
+  @Test
+  public void a_control_check_that_passed_is_asked_again_after_de_icing() {
+    Scene s = Scene.ready();
+    s.says(OFFICER, controls(true));
+    Instant made = s.now.state().controls().orElseThrow().at();
+    s.at = made.plusSeconds(60);
+    s.says(OFFICER, treated(made.minusSeconds(1)));
+    assertThat(s.now.picture().inTheWay()).as("before the check").extracting(Tag::key).doesNotContain("controls/controls");
+    s.says(OFFICER, treated(made.plusSeconds(1)));
+    assertThat(s.now.picture().inTheWay()).extracting(Tag::key).contains("controls/controls");
+    s.says(OFFICER, new Event.DeIced(Optional.empty()));
+    assertThat(s.now.picture().inTheWay()).as("it was not de-iced after all").extracting(Tag::key)
+        .doesNotContain("controls/controls");
+  }
+
+  private static Event treated(Instant began) {
+    return new Event.DeIced(Optional.of(new Holdover.Applied("thick", "100/0", began)));
   }
 
   @Test

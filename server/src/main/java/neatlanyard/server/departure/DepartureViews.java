@@ -287,7 +287,9 @@ public final class DepartureViews {
       String verdict, List<Verdict> allowed, String entry, List<String> because, Optional<LocalDate> lastDay,
       List<String> todo, String list) {}
 
-  public record ControlsView(String source, Instant at, String by, String trace, JudgementView judgement) {}
+  /** @param again why one that passed is to be made again; empty where it stands */
+  public record ControlsView(
+      String source, Instant at, String by, String trace, Optional<String> again, JudgementView judgement) {}
 
   public record TiedOffView(Instant at, String by, List<AcceptedView> accepted) {}
 

@@ -2,6 +2,7 @@ package neatlanyard.server.departure;
 
 import neatlanyard.core.departure.Departure;
 import neatlanyard.core.departure.Picture;
+import neatlanyard.core.lanyard.ControlsAgain;
 import neatlanyard.core.log.Event;
 import neatlanyard.core.state.DepartureState;
 import neatlanyard.core.state.Recorded;
@@ -40,7 +41,7 @@ class ProgressViewer {
   private static ControlsView controls(DepartureState d, Recorded<Event.ControlsChecked> c) {
     return new ControlsView(
         c.event().source(), c.at(), Names.family(d, c.by()), c.event().traceSha256(),
-        JudgementWords.view(c.event().judgement()));
+        ControlsAgain.of(d).map(ControlsAgain::words), JudgementWords.view(c.event().judgement()));
   }
 
   private static TiedOffView tiedOff(DepartureState d, Recorded<Event.TiedOff> t) {
