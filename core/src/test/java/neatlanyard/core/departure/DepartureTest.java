@@ -77,7 +77,8 @@ public class DepartureTest {
     Instant made = s.now.state().controls().orElseThrow().at();
     s.at = made.plusSeconds(60);
     s.says(OFFICER, treated(made.minusSeconds(1)));
-    assertThat(s.now.picture().inTheWay()).as("before the check").extracting(Tag::key).doesNotContain("controls/controls");
+    assertThat(s.now.picture().inTheWay()).as("before the check").extracting(Tag::key)
+        .doesNotContain("controls/controls");
     s.says(OFFICER, treated(made.plusSeconds(1)));
     assertThat(s.now.picture().inTheWay()).extracting(Tag::key).contains("controls/controls");
     s.says(OFFICER, new Event.DeIced(Optional.empty()));
