@@ -38,9 +38,8 @@ final class LeastSquares {
    *
    * @param factors one a regressor
    * @param errors the standard error of each factor, for errors that do not depend on each other
-   * @param residual standard deviation about the fit
    */
-  record Fit(double[] factors, double[] errors, double residual, int rows) {
+  record Fit(double[] factors, double[] errors, int rows) {
     /** What the fit makes of a row. */
     double at(double[] row) {
       double sum = 0;
@@ -73,7 +72,7 @@ final class LeastSquares {
     for (int i = 0; i < size; i++) {
       errors[i] = Math.sqrt(variance * Math.max(0, inverse[i][i]));
     }
-    return Optional.of(new Fit(factors, errors, Math.sqrt(variance), rows));
+    return Optional.of(new Fit(factors, errors, rows));
   }
 
   /** By Cholesky's decomposition of the products scaled to ones on the diagonal; empty where they are dependent. */

@@ -41,6 +41,11 @@ record Seen(ControlSpec spec, Trace trace, Evenly even, Movements movements, boo
     return even.steps(SKEW_S);
   }
 
+  /** Until when a movement shows at its surfaces; however short it was held, so much is looked at as is evidence. */
+  int heldEnd(Movement e) {
+    return Math.min(even.size(), Math.max(e.heldTo() + 1, e.heldFrom() + evidence()) + lagSteps());
+  }
+
   Scatter scatter(Channel channel) {
     return Scatter.of(trace.values(channel), movements.rest());
   }

@@ -49,8 +49,7 @@ final class SpoilerJudge {
     if (!e.full()) {
       return;
     }
-    int end = Math.min(at.length, Math.max(e.heldTo() + 1, e.heldFrom() + seen.evidence()) + seen.lagSteps());
-    double out = seen.furthest(at, 1, e.heldFrom() - seen.skewSteps(), end).deg();
+    double out = seen.furthest(at, 1, e.heldFrom() - seen.skewSteps(), seen.heldEnd(e)).deg();
     String with = " with " + e.words();
     if (Double.isNaN(out)) {
       findings.unjudged(Optional.of(Axis.ROLL), spoiler.name(), SPOILER_OUT,

@@ -135,7 +135,7 @@ final class SurfaceJudge {
     double full = surface.full(e.sign());
     double towards = Math.signum(full);
     double wantedDeg = e.full() ? Math.abs(full) : Math.abs(surface.wanted(e.sign() * e.peakPct()));
-    Reach reach = seen.furthest(at, towards, e.heldFrom() - seen.skewSteps(), heldEnd(e));
+    Reach reach = seen.furthest(at, towards, e.heldFrom() - seen.skewSteps(), seen.heldEnd(e));
     int n = seen.evidence();
     double uncertainty = scatter.ofMean(n)
         + (e.full() ? 0 : seen.movements().scatter(surface.axis()).ofMean(n) * gain);
@@ -152,16 +152,16 @@ final class SurfaceJudge {
       moved.add(new Moved(e, reach.deg(), rightWay, rightWay));
       return;
     }
-    if (uncertainty > surface.toleranceDeg()) {
-      findings.unjudged(Optional.of(surface.axis()), surface.name(), FULL_TRAVEL,
-          new Measured(reach.deg(), least, uncertainty, "\u00b0", e.number()),
+    Measured m = new Measured(reach.deg(), least, uncertainty, "\u00b0", e.number());
+    boolean enough = m.atLeast();
+    // What is short by more than the recording can be wrong is short on any recorder.
+    if (enough && uncertainty > surface.toleranceDeg()) {
+      findings.unjudged(Optional.of(surface.axis()), surface.name(), FULL_TRAVEL, m,
           surface.name() + " is recorded too coarsely, " + deg(uncertainty) + ", to tell whether it reached its "
               + deg(wantedDeg) + ".");
       moved.add(new Moved(e, reach.deg(), false, true));
       return;
     }
-    Measured m = new Measured(reach.deg(), least, uncertainty, "\u00b0", e.number());
-    boolean enough = m.atLeast();
     String to = way(surface.axis(), full);
     String of = e.full() ? deg(wantedDeg) : deg(wantedDeg) + " for " + Findings.pct(e.peakPct()) + " of the control";
     findings.add(surface.axis(), surface.name(), FULL_TRAVEL, m, enough, enough
@@ -172,11 +172,6 @@ final class SurfaceJudge {
       arrival(e, towards, least - uncertainty);
     }
     moved.add(new Moved(e, reach.deg(), enough, true));
-  }
-
-  private int heldEnd(Movement e) {
-    // However short it was held, so much of the recording is looked at as is evidence.
-    return Math.min(at.length, Math.max(e.heldTo() + 1, e.heldFrom() + seen.evidence()) + seen.lagSteps());
   }
 
   private boolean sense(Movement e, double wantedDeg, double uncertainty) {
@@ -197,7 +192,7 @@ final class SurfaceJudge {
   private void arrival(Movement e, double towards, double least) {
     int n = seen.evidence();
     int arrived = e.heldFrom();
-    for (int i = Math.max(0, e.heldFrom() - seen.skewSteps()); i + n <= heldEnd(e); i++) {
+    for (int i = Math.max(0, e.heldFrom() - seen.skewSteps()); i + n <= seen.heldEnd(e); i++) {
       arrived = i;
       if (Signal.mean(at, i, i + n) * towards >= least) {
         break;

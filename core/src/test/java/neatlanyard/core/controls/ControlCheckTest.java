@@ -191,6 +191,16 @@ public class ControlCheckTest {
   }
 
   @Test
+  public void a_recorder_too_coarse_to_tell_travel_leaves_it_incomplete_and_still_tells_a_jam() {
+    SplittableRandom chance = new SplittableRandom(4);
+    UnaryOperator<Moment> coarse = one(ELEVATOR, v -> v + chance.nextGaussian() * 2);
+    assertThat(ControlCheck.judge(TWIN, ANY, check(1, 1, coarse)).missing())
+        .anyMatch(m -> m.startsWith("Elevator is recorded too coarsely"));
+    assertThat(failures(check(1, 1, m -> coarse.apply(one(ELEVATOR, v -> Math.min(v, 8)).apply(m)))))
+        .contains("Elevator FULL_TRAVEL");
+  }
+
+  @Test
   public void spoiler_that_stays_out_and_spoiler_that_does_not_come() {
     double[] furthest = new double[1];
     Trace stays = check(1, 1, one(SPOILER_RIGHT, v -> {

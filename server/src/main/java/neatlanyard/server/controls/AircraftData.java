@@ -14,9 +14,6 @@ public interface AircraftData {
   /** Who answers, in words, to be shown wherever its data shows. */
   String name();
 
-  /** Samples a second. */
-  int rateHz();
-
   /** How it may be told to behave; a real aircraft has one way. */
   List<Behaviour> behaviours();
 

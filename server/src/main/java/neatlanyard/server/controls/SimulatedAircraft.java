@@ -30,9 +30,6 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public final class SimulatedAircraft implements AircraftData {
-  /** Samples a second. */
-  public static final int RATE_HZ = 50;
-
   /** Its chance is always the same, so that a check told to behave one way comes out one way. */
   private static final long SEED = 16;
 
@@ -64,11 +61,6 @@ public final class SimulatedAircraft implements AircraftData {
   @Override
   public String name() {
     return "simulated aircraft";
-  }
-
-  @Override
-  public int rateHz() {
-    return RATE_HZ;
   }
 
   @Override
@@ -134,8 +126,7 @@ public final class SimulatedAircraft implements AircraftData {
       default -> Ground.STANDING;
     };
     Recorder recorder = behaviour == Behaviour.RECORDER_POOR
-        ? new Recorder(RATE_HZ / 4.0, 0.4, 0.25, 0.2, 0.1, 0.04, 0.02)
-        : new Recorder(RATE_HZ, 0.05, 0.02, 0.01, 0, 0, 0);
+        ? new Recorder(12.5, 0.4, 0.25, 0.2, 0.1, 0.04, 0.02) : Recorder.GOOD;
     return SimulatedCheck.drawn(spec, hand, faults(spec, behaviour), ground, recorder, new SplittableRandom(SEED));
   }
 
