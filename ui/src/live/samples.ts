@@ -1,40 +1,113 @@
-/**
- * The samples of the control check under way or made last, by departure; each: seconds, three inputs in %, surfaces
- * in °.
- */
-interface Frame {
-  check: number
-  first: boolean
-  values: number[][]
+import type { CallView, CheckNow, CheckUnderWayView } from '../api.gen'
+import { ask } from '../app/api'
+
+/** A control check under way, broken off, or made last, as this device has it. */
+export interface Check {
+  number: number
+  stands: CheckUnderWayView['stands']
+  /** Names of what each sample has after its time. */
+  channels: readonly string[]
+  /** JSON by which the device judges: spec, practice, channels. */
+  basis: string
+  calls: readonly CallView[]
+  /** Each: seconds, then the channels; null where nothing was recorded. Added to in place, never drawn by React. */
+  rows: (number | null)[][]
+  /** When samples came last, on the page's own clock. */
+  heardAt: number
+  /** Changes whenever rows that were there are there no more. */
+  part: number
 }
 
-export interface Samples {
+/** Samples as the stream tells them; `from` is the number of the first of them in the check. */
+interface Samples {
   check: number
-  values: readonly number[][]
-  lost: boolean
+  from: number
+  values: (number | null)[][]
 }
 
-const NONE: Samples = { check: 0, values: [], lost: false }
-const byDeparture = new Map<string, Samples>()
+interface CheckTold {
+  check: number
+  stands: CheckUnderWayView['stands']
+}
+
+const byDeparture = new Map<string, Check>()
 const listeners = new Set<() => void>()
+/** What came while it was asked what had come before, by departure. */
+const asking = new Map<string, Samples[]>()
 
-const put = (departure: string, samples: Samples) => {
-  byDeparture.set(departure, samples)
+const put = (departure: string, check: Check) => {
+  byDeparture.set(departure, check)
   listeners.forEach((l) => l())
 }
 
-export const addSamples = (departure: string, frame: Frame): void => {
-  const before = byDeparture.get(departure) ?? NONE
-  const values = before.check === frame.check ? [...before.values, ...frame.values] : frame.values
-  put(departure, { check: frame.check, values, lost: false })
-}
+export const checkOf = (departure: string): Check | undefined => byDeparture.get(departure)
 
-export const samplesLost = (departure: string): void =>
-  put(departure, { ...(byDeparture.get(departure) ?? NONE), lost: true })
-
-export const samplesOf = (departure: string): Samples => byDeparture.get(departure) ?? NONE
-
-export const onSamples = (listener: () => void): (() => void) => {
+/** Hears of everything but samples, which are too many. */
+export const onCheck = (listener: () => void): (() => void) => {
   listeners.add(listener)
   return () => listeners.delete(listener)
+}
+
+const taken = (now: CheckUnderWayView): Check => ({
+  number: now.check,
+  stands: now.stands,
+  channels: now.channels,
+  basis: `{"spec":${now.spec},"practice":${JSON.stringify(now.practice)},"channels":${JSON.stringify(now.channels)}}`,
+  calls: now.calls,
+  rows: now.values,
+  heardAt: performance.now(),
+  part: Math.random(),
+})
+
+/**
+ * Asks for all there is of the check under way: this device came late, or missed something. Where there is none, one
+ * that seemed to be under way has ended without this device being told, and is not to be waited for.
+ */
+export const catchUp = async (departure: string): Promise<void> => {
+  if (asking.has(departure)) return
+  asking.set(departure, [])
+  try {
+    const { check } = await ask<CheckNow>('GET', `/api/departures/${departure}/controls`)
+    const before = byDeparture.get(departure)
+    if (check) put(departure, taken(check))
+    else if (before && before.stands !== 'ended') put(departure, { ...before, stands: 'ended' })
+    const meanwhile = asking.get(departure) ?? []
+    asking.delete(departure)
+    meanwhile.filter((m) => m.check === check?.check).forEach((m) => heardSamples(departure, m))
+  } catch {
+    // The next samples, or the next stream, ask again.
+    asking.delete(departure)
+  }
+}
+
+export const heardSamples = (departure: string, samples: Samples): void => {
+  const waits = asking.get(departure)
+  if (waits) return void waits.push(samples)
+  const { check, from, values } = samples
+  const before = byDeparture.get(departure)
+  if (before?.number !== check || from > before.rows.length) {
+    void catchUp(departure)
+    return void asking.get(departure)?.push(samples)
+  }
+  const heardAt = performance.now()
+  if (before.stands === 'broken-off') {
+    // It goes on: the movement that broke off is made again.
+    const last = before.rows[from - 1]?.[0] ?? 0
+    const rows = [...before.rows.slice(0, from), ...values]
+    const calls = before.calls.filter((c) => c.seconds <= last)
+    return put(departure, { ...before, rows, calls, stands: 'under-way', heardAt, part: before.part + 1 })
+  }
+  // What a catching up has brought already comes again.
+  before.rows.push(...values.slice(before.rows.length - from))
+  before.heardAt = heardAt
+}
+
+export const heardCall = (departure: string, call: CallView): void => {
+  const before = byDeparture.get(departure)
+  if (before?.number === call.check) put(departure, { ...before, calls: [...before.calls, call] })
+}
+
+export const heardOfCheck = (departure: string, { check, stands }: CheckTold): void => {
+  const before = byDeparture.get(departure)
+  if (before?.number === check) put(departure, { ...before, stands })
 }

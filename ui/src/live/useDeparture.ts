@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react'
 import type { DepartureView, Me, Progress, SeatView } from '../api.gen'
 import { ask, type Problem } from '../app/api'
-import { addSamples, samplesLost } from './samples'
+import { catchUp, heardCall, heardOfCheck, heardSamples } from './samples'
 import { deviceName, outboxOf, type Outbox, type OutboxState } from './outbox'
 import type { RaisedHere } from './looseEnds'
 import { useFiguresHere, withFiguresHere } from './figuresHere'
@@ -65,6 +65,7 @@ export const useDeparture = (id: string, me: Me): { live?: Live; problem?: Probl
       source = new EventSource(`/api/departures/${id}/stream`)
       source.onopen = () => {
         setConnected(true)
+        void catchUp(id)
         void outbox.send()
         void sendPhotos()
       }
@@ -88,8 +89,9 @@ export const useDeparture = (id: string, me: Me): { live?: Live; problem?: Probl
         source?.close()
         connect()
       })
-      source.addEventListener('samples', (e) => addSamples(id, JSON.parse((e as MessageEvent<string>).data)))
-      source.addEventListener('samples-lost', () => samplesLost(id))
+      source.addEventListener('samples', (e) => heardSamples(id, JSON.parse((e as MessageEvent<string>).data)))
+      source.addEventListener('call', (e) => heardCall(id, JSON.parse((e as MessageEvent<string>).data)))
+      source.addEventListener('check', (e) => heardOfCheck(id, JSON.parse((e as MessageEvent<string>).data)))
       source.onerror = () => {
         setConnected(false)
         if (source?.readyState === EventSource.CLOSED && !closed) {

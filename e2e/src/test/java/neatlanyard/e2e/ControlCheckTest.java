@@ -3,7 +3,10 @@ package neatlanyard.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
+import java.util.List;
 import org.testng.annotations.Test;
 
 /** The simulated aircraft is told to misbehave, and the check says so on both devices. */
@@ -27,7 +30,7 @@ public class ControlCheckTest extends AtTheDemo {
     assertThat(wren.page.getByText("Look outside first")).isVisible();
     for (String[] m : MISBEHAVIOURS) {
       wren.page.getByLabel("How the simulated aircraft behaves").selectOption(m[0]);
-      wren.page.locator("main button", new com.microsoft.playwright.Page.LocatorOptions()
+      wren.page.locator("main button", new Page.LocatorOptions()
           .setHasText(java.util.regex.Pattern.compile("Start the check|Check again"))).first().click();
       assertThat(ida.page.getByText(m[1]).first()).isVisible();
       assertThat(wren.page.getByText(m[1]).first()).isVisible();
@@ -45,6 +48,9 @@ public class ControlCheckTest extends AtTheDemo {
     assertThat(ida.tag("Control check not passed")).not().isVisible();
     recorded(wren);
     deIced(ida, wren);
+    brokenOff(ida, wren);
+    called(ida, wren);
+    byEye(ida, wren);
   }
 
   /** Fresh fluid makes it to be made again, on both devices, until one passes. */
@@ -69,5 +75,55 @@ public class ControlCheckTest extends AtTheDemo {
     assertThat(wren.tag("Control check not passed")).not().isVisible();
     file.setInputFiles(Application.ROOT.resolve("demo/fleet.yaml"));
     assertThat(wren.page.getByText("The trace has faults.")).isVisible();
+  }
+
+  /** A link that breaks off keeps what it had, on both devices, and the rest is made after it. */
+  private static void brokenOff(Crew ida, Crew wren) {
+    ida.stage("Control check");
+    ida.key("]");
+    wren.page.getByText("More of the simulated aircraft").click();
+    wren.page.getByLabel("Link", new Page.GetByLabelOptions().setExact(true)).selectOption("breaks-off");
+    wren.button("Check again").click();
+    assertThat(wren.heading("The link broke off")).isVisible();
+    assertThat(ida.heading("The link broke off")).isVisible();
+    assertThat(left(wren)).containsText("Yaw both ways");
+    assertThat(left(wren)).not().containsText("Pitch");
+    assertThat(left(ida)).containsText("Yaw both ways");
+    ida.button("Go on with the check").click();
+    assertThat(ida.heading("Control check passed")).isVisible();
+    assertThat(wren.heading("Control check passed")).isVisible();
+  }
+
+  private static Locator left(Crew crew) {
+    return crew.page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Still to move"));
+  }
+
+  /** A call is heard on the other device; what was called and what was not is in the judgement. */
+  private static void called(Crew ida, Crew wren) {
+    wren.button("Done to it since").click();
+    wren.button("A computer was reset").click();
+    assertThat(ida.heading("Control check: to be made again")).isVisible();
+    assertThat(ida.page.getByText("Since it passed, a flight control computer was reset").first()).isVisible();
+    wren.key("c");
+    assertThat(wren.button("Full right")).isEnabled();
+    wren.key("ArrowRight");
+    assertThat(ida.page.getByText("Adeyo: full right in roll")).isVisible();
+    assertThat(ida.tag("Control check not passed")).isVisible();
+  }
+
+  /** Without data the crew says what it saw, and the record says that nothing was measured. */
+  private static void byEye(Crew ida, Crew wren) {
+    wren.button("No data: by eye").click();
+    assertThat(wren.heading("Pitch nose up")).isVisible();
+    for (String next : List.of("Pitch nose down", "Pitch neutral", "Roll right", "Roll left", "Roll neutral",
+        "Yaw right", "Yaw left", "Yaw neutral", "Steering disconnect", "All of it was looked at")) {
+      wren.key("Enter");
+      assertThat(wren.heading(next)).isVisible();
+    }
+    wren.key("w");
+    assertThat(wren.heading("Control check passed")).isVisible();
+    assertThat(ida.heading("Control check passed")).isVisible();
+    assertThat(ida.page.getByText("with the crew's eyes, nothing measured")).isVisible();
+    assertThat(ida.tag("Control check not passed")).not().isVisible();
   }
 }

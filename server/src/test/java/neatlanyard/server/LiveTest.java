@@ -219,16 +219,33 @@ public class LiveTest extends AbstractTestNGSpringContextTests {
   private static void controls(Http wren, Listener listener) throws IOException {
     assertThat(wren.post("/api/departures/today-14/controls", "{\"device\":\"d1\",\"behaviour\":\"no-such\"}").code())
         .isEqualTo("no-such-behaviour");
-    assertThat(wren.post("/api/departures/today-14/controls", "{\"device\":\"d1\",\"behaviour\":\"sound\"}").status())
-        .isEqualTo(202);
-    JsonNode frame = listener.until("samples", f -> f.path("first").asBoolean());
-    assertThat(frame.path("values").get(0)).as("time, three inputs, four surfaces, two spoilers")
-        .hasSize(1 + 3 + 4 + 2);
-    JsonNode judged = listener.until(p -> p.has("controls"));
-    assertThat(judged.path("controls").path("judgement").path("verdict").asString()).isEqualTo("passed");
-    String trace = judged.path("controls").path("trace").asString();
+    assertThat(check(wren, "\"pressurePct\":900").code()).isEqualTo("no-such-behaviour");
+    assertThat(check(wren, "\"goOn\":true").code()).isEqualTo("nothing-broken-off");
+    assertThat(check(wren, "\"link\":\"breaks-off\"").status()).isEqualTo(202);
+    assertThat(listener.until("samples", f -> f.path("from").asInt() == 0).path("values")).isNotEmpty();
+    listener.until("check", c -> c.path("stands").asString().equals("broken-off"));
+    assertThat(judged(wren).path("judgement").path("verdict").asString()).as("of what had come")
+        .isEqualTo("incomplete");
+    JsonNode kept = wren.get("/api/departures/today-14/controls").json().path("check");
+    assertThat(kept.path("values").get(0)).hasSize(1 + kept.path("channels").size());
+    assertThat(wren.post("/api/departures/today-14/controls/calls", "{\"check\":%s,\"seconds\":3,\"axis\":\"roll\","
+        .formatted(kept.path("check")) + "\"sign\":1}").code()).isEqualTo("nothing-to-call");
+    assertThat(check(wren, "\"goOn\":true").status()).isEqualTo(202);
+    listener.until("check", c -> c.path("stands").asString().equals("ended"));
+    assertThat(judged(wren).path("judgement").path("verdict").asString()).isEqualTo("passed");
+    assertThat(wren.get("/api/departures/today-14/controls").json().has("check")).isFalse();
+    String trace = judged(wren).path("trace").asString();
     String csv = wren.get("/api/departures/today-14/traces/" + trace).text();
     assertThat(neatlanyard.core.record.Chain.sha256(csv)).as("the trace that was judged").isEqualTo(trace);
+  }
+
+  private static JsonNode judged(Http http) {
+    return http.get("/api/departures/today-14").json().path("progress").path("controls");
+  }
+
+  private static Http.Answer check(Http http, String told) {
+    return http.post("/api/departures/today-14/controls", "{\"device\":\"d1\",\"behaviour\":\"sound\",%s}"
+        .formatted(told));
   }
 
   private static void day(Http ida) {

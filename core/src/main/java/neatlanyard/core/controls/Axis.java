@@ -1,5 +1,7 @@
 package neatlanyard.core.controls;
 
+import java.util.Locale;
+
 /** An axis of the controls; positive is nose up, right wing down, nose right. */
 public enum Axis {
   PITCH("Pitch", "nose up", "nose down"),
@@ -18,6 +20,11 @@ public enum Axis {
 
   public String title() {
     return title;
+  }
+
+  /** As it stands within a sentence. */
+  public String words() {
+    return title.toLowerCase(Locale.ROOT);
   }
 
   /** The direction of an input of this sign, in words. */

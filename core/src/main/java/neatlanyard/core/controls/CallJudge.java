@@ -35,7 +35,7 @@ final class CallJudge {
     for (Axis axis : Axis.values()) {
       for (int sign : new int[] {1, -1}) {
         if (wanted && calls.stream().noneMatch(c -> c.axis() == axis && c.sign() == sign)) {
-          missing.add("Full " + axis.toward(sign) + " was not called in " + Findings.lower(axis) + ".");
+          missing.add("Full " + axis.toward(sign) + " was not called in " + axis.words() + ".");
         }
       }
     }
@@ -45,6 +45,7 @@ final class CallJudge {
     int at = seen.even().at(call.seconds() + CLOCKS_S);
     int later = seen.even().at(call.seconds()) - seen.lagSteps() - seen.even().steps(1.5);
     if (call.sign() == 0) {
+      neutral(call, at);
       return;
     }
     String said = "\"Full " + call.axis().toward(call.sign()) + "\"";
@@ -73,5 +74,27 @@ final class CallJudge {
     findings.add(call.axis(), "Call", CALL, new Measured(lacking, 0, 0, "\u00b0", during.get().number()), right,
         right ? said + " was called when it was there."
             : said + " was called before the " + which.toLowerCase(java.util.Locale.ROOT) + " was there.");
+  }
+
+  /** Neutral is where a surface rested before the check; called while one was still away from it, the call is wrong. */
+  private void neutral(Call call, int at) {
+    double most = 0;
+    String which = "";
+    int n = seen.evidence();
+    for (Surface s : seen.spec().surfaces(call.axis())) {
+      double[] values = seen.even().of(Channel.position(s.id()));
+      Seen.Rest before = seen.atFirst(values);
+      double from = before.enough(n) ? before.mean() : 0;
+      double off = Math.abs(Signal.mean(values, Math.max(0, at - n + 1), at + 1) - from)
+          - seen.spec().neutralDeg() - seen.scatter(Channel.position(s.id())).ofMean(n);
+      if (off > most) {
+        most = off;
+        which = s.name();
+      }
+    }
+    boolean right = which.isEmpty();
+    findings.add(call.axis(), "Call", CALL, new Measured(most, 0, 0, "\u00b0"), right,
+        right ? "\"Neutral\" was called in " + call.axis().words() + " when it was there."
+            : "\"Neutral\" was called before the " + which.toLowerCase(java.util.Locale.ROOT) + " was back.");
   }
 }

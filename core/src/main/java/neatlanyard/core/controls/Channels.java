@@ -1,6 +1,10 @@
 package neatlanyard.core.controls;
 
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import neatlanyard.core.controls.Channel.Aside;
 import neatlanyard.core.controls.Channel.Inceptor;
 import neatlanyard.core.controls.Channel.Input;
@@ -29,6 +33,21 @@ public final class Channels {
       case Pressure p -> "psi";
       case Aside a -> a.switched() ? "on" : a == Aside.GROUND_SPEED ? "kt" : "deg";
     };
+  }
+
+  /** All that a recording of a type may have, by name. */
+  public static Map<String, Channel> known(ControlSpec spec) {
+    List<Channel> channels = new ArrayList<>(List.of(Aside.values()));
+    for (Inceptor inceptor : Inceptor.values()) {
+      for (Axis axis : Axis.values()) {
+        channels.add(new Input(inceptor, axis));
+      }
+    }
+    spec.supplies().forEach(s -> channels.add(new Pressure(s.system())));
+    spec.channels().forEach(id -> channels.add(Channel.position(id)));
+    Map<String, Channel> known = new HashMap<>();
+    channels.forEach(c -> known.put(name(c), c));
+    return known;
   }
 
   private static String lower(Enum<?> value) {

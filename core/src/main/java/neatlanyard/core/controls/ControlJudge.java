@@ -102,7 +102,7 @@ final class ControlJudge {
           told = true;
           List<Movement> moved = seen.movements().of(seat, axis);
           for (int sign : SIGNS) {
-            String subject = (seat == Inceptor.LEFT ? "Left stick, " : "Right stick, ") + Findings.lower(axis);
+            String subject = (seat == Inceptor.LEFT ? "Left stick, " : "Right stick, ") + axis.words();
             direction(axis, subject, moved.stream().filter(e -> e.sign() == sign).toList(), sign, false);
           }
         }

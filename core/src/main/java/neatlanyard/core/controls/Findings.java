@@ -2,7 +2,6 @@ package neatlanyard.core.controls;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import neatlanyard.core.controls.Judgement.Criterion;
 import neatlanyard.core.controls.Judgement.Finding;
@@ -73,10 +72,6 @@ final class Findings {
 
   static String pct(double v) {
     return Numbers.plain(v, 0) + " %";
-  }
-
-  static String lower(Axis axis) {
-    return axis.title().toLowerCase(Locale.ROOT);
   }
 
   /** The way a surface moves, in words. */

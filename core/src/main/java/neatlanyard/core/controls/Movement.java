@@ -26,7 +26,7 @@ record Movement(
 
   /** The movement in words, such as "roll right" or "roll right, the second time". */
   String words() {
-    String way = axis.title().toLowerCase(java.util.Locale.ROOT) + " " + axis.toward(sign);
+    String way = axis.words() + " " + axis.toward(sign);
     return way + which();
   }
 

@@ -55,7 +55,7 @@ final class PracticeJudge {
   }
 
   private static String words(List<Axis> axes) {
-    return axes.stream().map(Findings::lower).collect(Collectors.joining(", "));
+    return axes.stream().map(Axis::words).collect(Collectors.joining(", "));
   }
 
   private int firstMoved(Axis axis) {

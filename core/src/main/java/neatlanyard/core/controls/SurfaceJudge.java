@@ -1,7 +1,6 @@
 package neatlanyard.core.controls;
 
 import static neatlanyard.core.controls.Findings.deg;
-import static neatlanyard.core.controls.Findings.lower;
 import static neatlanyard.core.controls.Findings.way;
 import static neatlanyard.core.controls.Judgement.Criterion.ARRIVAL;
 import static neatlanyard.core.controls.Judgement.Criterion.CHANNEL;
@@ -178,7 +177,7 @@ final class SurfaceJudge {
     double mean = Signal.mean(at, e.heldFrom(), Math.min(at.length, e.heldTo() + 1 + seen.lagSteps()));
     boolean moves = Math.abs(mean) >= MOVED_SHARE * Math.abs(wantedDeg) + uncertainty;
     boolean right = moves && Math.signum(mean) == Math.signum(wantedDeg);
-    String with = lower(surface.axis()) + " " + surface.axis().toward(e.sign());
+    String with = surface.axis().words() + " " + surface.axis().toward(e.sign());
     findings.add(surface.axis(), surface.name(), SENSE, new Measured(mean, wantedDeg, uncertainty, "\u00b0",
         e.number()), right, right
             ? surface.name() + " moved " + way(surface.axis(), wantedDeg) + " with " + with + "."
@@ -263,8 +262,8 @@ final class SurfaceJudge {
     }
     Measured m = new Measured(Math.abs(most), spec.following().crossDeg(), scatter.ofMean(seen.evidence()), "\u00b0");
     findings.add(surface.axis(), surface.name(), CROSSED, m, m.atMost(), m.atMost()
-        ? surface.name() + " stood still with " + lower(other) + "."
+        ? surface.name() + " stood still with " + other.words() + "."
         : surface.name() + " moved " + deg(Math.abs(most)) + " " + way(surface.axis(), most) + " with "
-            + lower(other) + " " + other.toward(sign) + ": crossed. Stop, and call maintenance.");
+            + other.words() + " " + other.toward(sign) + ": crossed. Stop, and call maintenance.");
   }
 }

@@ -83,7 +83,8 @@ public final class Trace {
     return faults;
   }
 
-  private static double most(Channel channel) {
+  /** Most that a value of a channel may be, without its sign, in its unit. */
+  public static double most(Channel channel) {
     return switch (channel) {
       case Channel.Input i -> MOST_INPUT_PCT;
       case Channel.Position p -> MOST_DEG;

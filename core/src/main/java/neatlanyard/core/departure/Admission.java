@@ -23,6 +23,7 @@ public final class Admission {
   private final ChecklistAdmission checklists;
   private final FiguresAdmission figures;
   private final BriefingAdmission briefing;
+  private final ControlsAdmission controls;
 
   private Admission(Attempt attempt) {
     this.attempt = attempt;
@@ -32,6 +33,7 @@ public final class Admission {
     this.checklists = new ChecklistAdmission(attempt);
     this.figures = new FiguresAdmission(attempt);
     this.briefing = new BriefingAdmission(attempt);
+    this.controls = new ControlsAdmission(attempt);
   }
 
   /** Why a person's event is not allowed as the departure stands; empty when it is. @param at at the server's time */
@@ -93,6 +95,8 @@ public final class Admission {
       case Event.LogTailRead e -> Optional.empty();
       case Event.AircraftRead e -> Optional.empty();
       case Event.ControlsChecked e -> Optional.empty();
+      case Event.ControlsSeen e -> controls.seen(e);
+      case Event.ControlsUpset e -> controls.again();
       case Event.FlightFacts e -> byServerAlone();
       case Event.TechStatus e -> byServerAlone();
       case Event.ReadBefore e -> byServerAlone();

@@ -10,6 +10,7 @@ import neatlanyard.core.flow.Reading;
 import neatlanyard.core.gauge.Judged;
 import neatlanyard.core.gauge.Missing;
 import neatlanyard.core.log.Entry;
+import neatlanyard.core.controls.live.ByEye;
 import neatlanyard.core.log.Event;
 import neatlanyard.core.log.FindDetail;
 import neatlanyard.core.log.TechState;
@@ -88,8 +89,15 @@ final class Fold {
       case Event.ChecklistStopped e -> d.stopped(e, entry);
       case Event.ChecklistResumed e -> resumed(d, e.checklist());
       case Event.ControlsChecked e -> d.controlsChecked(e, entry);
+      case Event.ControlsSeen e -> d.controlsChecked(seen(d, e), entry);
+      case Event.ControlsUpset e -> d.controlsUpset(e, entry);
       case Event.TiedOff e -> d.tiedOff(e, entry);
     };
+  }
+
+  private static Event.ControlsChecked seen(DepartureState d, Event.ControlsSeen e) {
+    return new Event.ControlsChecked(ByEye.SOURCE, "",
+        ByEye.judge(d.pack().policy().controlCheck(), e.sightings(), e.disconnected()));
   }
 
   private static Mark mark(Entry entry, Mark.Outcome outcome, String words) {

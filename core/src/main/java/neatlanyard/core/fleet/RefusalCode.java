@@ -78,6 +78,9 @@ public enum RefusalCode implements Code {
   // Tying off, the record, and the check of the controls.
   ID_USED,
   MAY_NOT_STAY,
+  NOTHING_BROKEN_OFF,
+  NOTHING_TO_CALL,
+  NOT_A_CHECK,
   NOT_BARE,
   NOT_TIED_OFF,
   TIED_OFF,

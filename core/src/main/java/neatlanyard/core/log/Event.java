@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import neatlanyard.core.controls.Judgement;
+import neatlanyard.core.controls.live.Sighting;
 import neatlanyard.core.dispatch.DispatchCase;
 import neatlanyard.core.dispatch.Verdict;
 import neatlanyard.core.figures.Difference;
@@ -226,6 +227,37 @@ public sealed interface Event {
    * @param traceSha256 SHA-256 of the trace as CSV, as it can be downloaded
    */
   record ControlsChecked(String source, String traceSha256, Judgement judgement) implements Event {}
+
+  /**
+   * The flight control check was made without the aircraft's data, by what the crew saw.
+   *
+   * @param disconnected whether the steering was disconnected for the rudder, and connected again
+   */
+  record ControlsSeen(List<Sighting> sightings, boolean disconnected) implements Event {
+    public ControlsSeen {
+      sightings = List.copyOf(sightings);
+    }
+  }
+
+  /** What makes a control check to be made again. */
+  enum Upset {
+    COMPUTER_RESET("a flight control computer was reset"),
+    TRIM_CHANGED("a trim was changed"),
+    MAINTENANCE("maintenance worked on the flight controls");
+
+    private final String words;
+
+    Upset(String words) {
+      this.words = words;
+    }
+
+    public String words() {
+      return words;
+    }
+  }
+
+  /** Something was done after which a control check no longer stands. */
+  record ControlsUpset(Upset by) implements Event {}
 
   /** The commander ties off; nothing comes after. */
   record TiedOff(List<Acceptance> accepted) implements Event {

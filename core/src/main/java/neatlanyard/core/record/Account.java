@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import neatlanyard.core.controls.live.Sighting;
 import neatlanyard.core.lanyard.Bead;
 import neatlanyard.core.lanyard.Standing;
 import neatlanyard.core.log.Event;
@@ -81,6 +82,8 @@ public record Account(List<StageTime> stages, List<Interruption> interruptions) 
       case Event.PanelHandedOver e -> true;
       case Event.TiedOff e -> !e.accepted().isEmpty();
       case Event.ControlsChecked e -> !e.judgement().passed();
+      case Event.ControlsSeen e -> !e.sightings().stream().allMatch(Sighting::right);
+      case Event.ControlsUpset e -> true;
       case Event.FigureDiffered e -> true;
       case Event.FigureTaken e -> true;
       case Event.FiguresWorked e -> !e.worked().notHeld().isEmpty();

@@ -69,6 +69,7 @@ public final class DepartureState {
   private BriefingNotes briefing = BriefingNotes.NONE;
   private Optional<Recorded<Event.LogTailRead>> log = Optional.empty();
   private Optional<Recorded<Event.ControlsChecked>> controls = Optional.empty();
+  private Optional<Recorded<Event.ControlsUpset>> controlsUpset = Optional.empty();
   private Optional<Recorded<Event.TiedOff>> tiedOff = Optional.empty();
   /** What was worked out of it already, by the order of the card; not part of what it is. */
   private @Nullable Status @Nullable [] statuses;
@@ -108,6 +109,7 @@ public final class DepartureState {
     this.briefing = before.briefing;
     this.log = before.log;
     this.controls = before.controls;
+    this.controlsUpset = before.controlsUpset;
     this.tiedOff = before.tiedOff;
   }
 
@@ -275,6 +277,10 @@ public final class DepartureState {
 
   public DepartureState controlsChecked(Event.ControlsChecked e, Entry entry) {
     return with(s -> s.controls = Optional.of(Recorded.received(e, entry)));
+  }
+
+  public DepartureState controlsUpset(Event.ControlsUpset e, Entry entry) {
+    return with(s -> s.controlsUpset = Optional.of(Recorded.happened(e, entry)));
   }
 
   public DepartureState tiedOff(Event.TiedOff e, Entry entry) {
@@ -529,6 +535,11 @@ public final class DepartureState {
 
   public Optional<Recorded<Event.ControlsChecked>> controls() {
     return controls;
+  }
+
+  /** What was done last after which a control check no longer stands, if anything. */
+  public Optional<Recorded<Event.ControlsUpset>> controlsUpset() {
+    return controlsUpset;
   }
 
   public Optional<Recorded<Event.TiedOff>> tiedOff() {

@@ -14,7 +14,7 @@ public final class ControlSpecs {
   public static final ControlSpec NONE = of(List.of(), List.of(), List.of());
 
   /** A small twin: one elevator, two ailerons, a rudder, a roll spoiler each side. */
-  static final ControlSpec TWIN = of(
+  public static final ControlSpec TWIN = of(
       List.of(
           surface("elevator", "Elevator", Axis.PITCH, 24, -16),
           surface("aileron-left", "Left aileron", Axis.ROLL, -15, 20),

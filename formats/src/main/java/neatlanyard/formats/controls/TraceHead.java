@@ -1,14 +1,10 @@
 package neatlanyard.formats.controls;
 
-import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import neatlanyard.core.controls.Axis;
 import neatlanyard.core.controls.Channel;
-import neatlanyard.core.controls.Channel.Aside;
-import neatlanyard.core.controls.Channel.Inceptor;
 import neatlanyard.core.controls.Channels;
 import neatlanyard.core.controls.ControlSpec;
 import neatlanyard.formats.text.Fault;
@@ -35,7 +31,7 @@ final class TraceHead {
   private int call = -1;
 
   private TraceHead(ControlSpec spec, List<Fault> faults) {
-    this.known = known(spec);
+    this.known = Channels.known(spec);
     this.faults = faults;
   }
 
@@ -63,20 +59,6 @@ final class TraceHead {
   /** The number of the column of calls; -1 where there is none. */
   int call() {
     return call;
-  }
-
-  private static Map<String, Channel> known(ControlSpec spec) {
-    Map<String, Channel> known = new HashMap<>();
-    List<Channel> channels = new ArrayList<>(List.of(Aside.values()));
-    for (Inceptor inceptor : Inceptor.values()) {
-      for (Axis axis : Axis.values()) {
-        channels.add(new Channel.Input(inceptor, axis));
-      }
-    }
-    spec.supplies().forEach(s -> channels.add(new Channel.Pressure(s.system())));
-    spec.channels().forEach(id -> channels.add(Channel.position(id)));
-    channels.forEach(c -> known.put(Channels.name(c), c));
-    return known;
   }
 
   private void column(int number, String theirs, TraceNames names) {

@@ -16,7 +16,7 @@ import neatlanyard.core.controls.ControlSpec.Surface;
 import neatlanyard.formats.text.Doc;
 
 /** Reads what a type's controls must do. */
-final class ControlSpecReader {
+public final class ControlSpecReader {
   /** Stands in for a specification that could not be read; it never leaves the reader. */
   static final ControlSpec NONE = new ControlSpec(
       100, 0, Duration.ZERO, Duration.ZERO, 0, 0, 1, Duration.ZERO, Following.usual(0, 0, 0, Duration.ZERO), List.of(),
@@ -27,7 +27,8 @@ final class ControlSpecReader {
 
   private ControlSpecReader() {}
 
-  static ControlSpec read(Doc doc) {
+  /** Reads it from the part of a pack under {@code flight-controls}. */
+  public static ControlSpec read(Doc doc) {
     double neutralInput = doc.number("neutral-input-pct", 0.1, 20);
     double tolerance = doc.number("travel-tolerance-deg", 0, 20);
     double neutral = doc.number("neutral-deg", 0, 10);

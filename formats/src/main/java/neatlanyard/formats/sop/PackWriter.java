@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
-import neatlanyard.core.controls.ControlSpec;
 import neatlanyard.core.sop.DayValue;
 import neatlanyard.core.sop.Matter;
 import neatlanyard.core.sop.Owner;
@@ -74,7 +73,7 @@ public final class PackWriter {
     some(tree, "tags", p.tags(), PackWriter::tag);
     some(tree, "procedures", p.procedures(), PackWriter::procedure);
     states(tree, "takeoff", p.takeoff());
-    tree.put("flight-controls", flightControls(p.flightControls()));
+    tree.put("flight-controls", ControlSpecWriter.tree(p.flightControls()));
     some(tree, "waivers", p.waivers(), w -> fields("rule", w.rule(), "at", w.at(), "reason", w.reason()));
     return tree;
   }
@@ -88,7 +87,7 @@ public final class PackWriter {
   }
 
   /** A whole number is written without a point. */
-  private static Object number(Object value) {
+  static Object number(Object value) {
     return value instanceof Double d && d == Math.rint(d) && Math.abs(d) < 1e9 ? (Object) d.longValue() : value;
   }
 
@@ -255,40 +254,5 @@ public final class PackWriter {
   private static Object hook(Step.Hook h) {
     return h.items().equals(List.of(h.tag().value())) ? h.tag().value()
         : fields("tag", h.tag().value(), "items", h.items());
-  }
-
-  private static Map<String, Object> flightControls(ControlSpec c) {
-    Map<String, Object> m = fields(
-        "full-input-pct", c.fullInputPct(), "neutral-input-pct", c.neutralInputPct(), "hold-s", seconds(c.hold()),
-        "settle-s", seconds(c.settle()), "travel-tolerance-deg", c.travelToleranceDeg(), "neutral-deg", c.neutralDeg(),
-        "correlation", c.correlation(), "lag-s", seconds(c.lag()));
-    ControlSpec.Following f = c.following();
-    m.put("following", fields("away-deg", f.awayDeg(), "play-deg", f.playDeg(), "dead-band-pct", f.deadBandPct(),
-        "jump-deg", f.jumpDeg(), "cross-deg", f.crossDeg(), "arrival-s", seconds(f.arrival())));
-    some(m, "surfaces", c.surfaces(), s -> {
-      Map<String, Object> surface = fields(
-          "id", s.id(), "name", s.name(), "axis", Doc.written(s.axis()), "positive-deg", s.positiveDeg(),
-          "negative-deg", s.negativeDeg());
-      unless(surface, "tolerance-deg", s.toleranceDeg() == c.travelToleranceDeg(), number(s.toleranceDeg()));
-      some(surface, "gearing", s.gearing(), p -> fields("pct", p.pct(), "deg", p.deg()));
-      some(surface, "droop", s.droop(), d -> fields("flap-deg", d.flapDeg(), "deg", d.deg()));
-      return surface;
-    });
-    some(m, "spoilers", c.spoilers(), s -> {
-      Map<String, Object> spoiler = fields(
-          "id", s.id(), "name", s.name(), "side", s.side() < 0 ? "left" : "right", "out-deg", s.outDeg(), "in-deg",
-          s.inDeg(), "tolerance-deg", s.toleranceDeg());
-      some(spoiler, "schedule", s.schedule(), p -> fields("pct", p.pct(), "deg", p.deg()));
-      return spoiler;
-    });
-    some(m, "pairs", c.pairs(), p -> fields(
-        "left", p.left(), "right", p.right(), "name", p.name(), "tolerance-deg", p.toleranceDeg()));
-    some(m, "supplies", c.supplies(), s -> fields(
-        "system", s.system(), "name", s.name(), "least-psi", s.leastPsi()));
-    return m;
-  }
-
-  private static double seconds(Duration d) {
-    return d.toMillis() / 1_000.0;
   }
 }

@@ -16,7 +16,9 @@ import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
 import neatlanyard.core.controls.Axis;
+import neatlanyard.core.controls.Channel;
 import neatlanyard.core.controls.Judgement;
+import neatlanyard.core.controls.live.Sighting;
 import neatlanyard.core.dispatch.Deferral;
 import neatlanyard.core.dispatch.DispatchCase;
 import neatlanyard.core.dispatch.DispatchList;
@@ -185,6 +187,9 @@ public class RecordTest {
               Judgement.Outcome.AS_IT_SHOULD_BE, -14.972, -15, 0.06, "°", "moved down")),
           List.of("Yaw: held at the left stop for 0.1 s, 0.6 s is wanted."),
           List.of(new Judgement.Suggestion(Judgement.Cause.GUST_LOCK, 0.8, "a gust lock")))),
+      new Event.ControlsSeen(List.of(new Sighting(Channel.Inceptor.RIGHT, Axis.ROLL, -1, true),
+          new Sighting(Channel.Inceptor.ANY, Axis.YAW, 0, false)), true),
+      new Event.ControlsUpset(Event.Upset.COMPUTER_RESET),
       new Event.TiedOff(List.of(new Event.Acceptance("apu-air", "APU running", "cold cabin"))));
 
   private static List<EntryJson.HashedEntry> kept() {

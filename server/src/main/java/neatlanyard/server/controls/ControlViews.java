@@ -7,6 +7,7 @@ import neatlanyard.core.controls.Judgement.Cause;
 import neatlanyard.core.controls.Judgement.Criterion;
 import neatlanyard.core.controls.Judgement.Outcome;
 import neatlanyard.core.controls.Judgement.Verdict;
+import neatlanyard.core.controls.Practice;
 
 /** What the interface is told of the control check. */
 public final class ControlViews {
@@ -33,10 +34,50 @@ public final class ControlViews {
   /**
    * Samples as they come.
    *
-   * @param values each: seconds, pitch, roll and yaw in per cent, then the surfaces in degrees
+   * @param from the number of the first of them in the check: where a device has more, it forgets what it has from
+   *     there on, and where it has less, it has missed something
+   * @param values each: seconds, then the channels of the check; null where nothing was recorded
    */
-  public record Samples(long check, boolean first, List<List<Double>> values) {}
+  public record Samples(long check, int from, List<List<Double>> values) {}
 
-  /** How the simulated aircraft may be told to behave. */
+  /** How a fleet makes the check, see {@link Practice}. */
+  public record PracticeView(
+      List<Axis> order, boolean bothSticks, boolean disconnected, boolean standing, boolean called) {
+    public static PracticeView of(Practice p) {
+      return new PracticeView(p.order(), p.bothSticks(), p.disconnected(), p.standing(), p.called());
+    }
+  }
+
+  /** A call as it was pressed. @param sign 1, -1, or 0 for neutral */
+  public record CallView(long check, double seconds, Axis axis, int sign, String by) {}
+
+  /** How far a check has come. */
+  public enum CheckStands {
+    UNDER_WAY,
+    /** The link broke off; what came until then is kept, and the check can go on. */
+    BROKEN_OFF,
+    ENDED
+  }
+
+  /** What became of a check. */
+  public record CheckTold(long check, CheckStands stands) {}
+
+  /**
+   * A check with all that was told of it.
+   *
+   * @param channels names of what each sample has after its time
+   * @param spec JSON, as it stands in a pack under {@code flight-controls}
+   */
+  public record CheckUnderWayView(
+      long check, CheckStands stands, List<String> channels, String spec, PracticeView practice,
+      List<List<Double>> values, List<CallView> calls) {}
+
+  /** The check that is under way or broken off; none where there is none. */
+  public record CheckNow(Optional<CheckUnderWayView> check) {}
+
+  /** What the simulated aircraft may be told. */
+  public record SimulatedChoices(List<Behaviour> behaviours, List<Behaviour> recorders, List<Behaviour> links) {}
+
+  /** One thing that the simulated aircraft may be told. */
   public record Behaviour(String name, String words) {}
 }

@@ -30,8 +30,24 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public final class SimulatedAircraft implements AircraftData {
-  /** Its chance is always the same, so that a check told to behave one way comes out one way. */
-  private static final long SEED = 16;
+  /** What it records with. */
+  private enum Records {
+    GOOD("Recorder good", Recorder.GOOD),
+    SLOW("Recorder slow", new Recorder(10, 0.1, 0.05, 0.01, 0, 0, 0)),
+    COARSE("Recorder coarse", new Recorder(25, 0.1, 0.05, 0.25, 0, 0.02, 0)),
+    POOR("Recorder poor", new Recorder(12.5, 0.4, 0.25, 0.2, 0.1, 0.04, 0.02));
+
+    private final String words;
+    private final Recorder recorder;
+
+    Records(String words, Recorder recorder) {
+      this.words = words;
+      this.recorder = recorder;
+    }
+  }
+
+  /** What is chance in a check comes out so, unless it is told another. */
+  public static final long USUAL_SEED = 16;
 
   /** What the aircraft does. */
   public enum Behaviour {
@@ -41,8 +57,6 @@ public final class SimulatedAircraft implements AircraftData {
     AILERON_STICKS("Left aileron sticks the second time"),
     RUDDER_JUMPS("Rudder moves in jumps"),
     SPOILER_STAYS_OUT("Right spoiler stays out"),
-    PRESSURE_LOW("Hydraulic pressure low"),
-    RECORDER_POOR("Sound, on a poor recorder"),
     CHANNEL_STOPS("Rudder channel stops"),
     HALF_HEARTED("Pilot stops short of the rudder stop"),
     AUTOBRAKE_EARLY("Autobrake armed too early");
@@ -69,9 +83,26 @@ public final class SimulatedAircraft implements AircraftData {
   }
 
   @Override
-  public Optional<Trace> check(Pack pack, String behaviour) {
-    return Stream.of(Behaviour.values()).filter(b -> Doc.written(b).equals(behaviour)).findFirst()
-        .map(b -> check(pack, b));
+  public List<ControlViews.Behaviour> recorders() {
+    return Stream.of(Records.values()).map(r -> new ControlViews.Behaviour(Doc.written(r), r.words)).toList();
+  }
+
+  @Override
+  public List<ControlViews.Behaviour> links() {
+    return Stream.of(SimulatedLink.values()).map(l -> new ControlViews.Behaviour(Doc.written(l), l.words())).toList();
+  }
+
+  @Override
+  public Optional<Coming> check(Pack pack, Told told, List<Axis> axes) {
+    return known(Behaviour.values(), told.behaviour()).flatMap(b ->
+        known(Records.values(), told.recorder()).flatMap(r ->
+        known(SimulatedLink.values(), told.link()).map(l ->
+        new Coming(check(pack, b, r.recorder, told.pressurePct() / 100, axes, told.seed()), l))));
+  }
+
+  /** The constant of this name; the first where nothing is said. */
+  private static <E extends Enum<E>> Optional<E> known(E[] all, String written) {
+    return Stream.of(all).filter(e -> written.isEmpty() || Doc.written(e).equals(written)).findFirst();
   }
 
   private static final String AS_SAID = "as-said";
@@ -110,10 +141,16 @@ public final class SimulatedAircraft implements AircraftData {
     return pack.point(point).map(Point::states).orElseThrow();
   }
 
-  /** A whole check, pitch, roll and yaw to both stops, from each stick where the fleet moves both. */
+  /** A whole check on a good recorder with full pressure. */
   public static Trace check(Pack pack, Behaviour behaviour) {
+    return check(pack, behaviour, Recorder.GOOD, Ground.STANDING.pressure(), List.of(), USUAL_SEED);
+  }
+
+  /** These axes, or all, to both stops, from each stick where the fleet moves both. */
+  private static Trace check(
+      Pack pack, Behaviour behaviour, Recorder recorder, double pressure, List<Axis> axes, long seed) {
     ControlSpec spec = pack.flightControls();
-    Hand usual = Hand.steady().inOrder(pack.policy().controlCheck().order())
+    Hand usual = Hand.steady().inOrder(axes.isEmpty() ? pack.policy().controlCheck().order() : axes)
         .onSticks(pack.policy().controlCheck().bothSticks());
     Hand hand = switch (behaviour) {
       case AILERON_STICKS -> usual.times(2);
@@ -121,13 +158,11 @@ public final class SimulatedAircraft implements AircraftData {
       default -> usual;
     };
     Ground ground = switch (behaviour) {
-      case PRESSURE_LOW -> Ground.STANDING.withPressure(0.4);
       case AUTOBRAKE_EARLY -> Ground.STANDING.autobrakeArmed();
       default -> Ground.STANDING;
     };
-    Recorder recorder = behaviour == Behaviour.RECORDER_POOR
-        ? new Recorder(12.5, 0.4, 0.25, 0.2, 0.1, 0.04, 0.02) : Recorder.GOOD;
-    return SimulatedCheck.drawn(spec, hand, faults(spec, behaviour), ground, recorder, new SplittableRandom(SEED));
+    return SimulatedCheck.drawn(spec, hand, faults(spec, behaviour), ground.withPressure(pressure), recorder,
+        new SplittableRandom(seed));
   }
 
   private static List<Fault> faults(ControlSpec spec, Behaviour behaviour) {
@@ -139,7 +174,7 @@ public final class SimulatedAircraft implements AircraftData {
       case CHANNEL_STOPS -> fault(spec, Axis.YAW, Kind.FROZEN, s -> 0);
       case SPOILER_STAYS_OUT -> spec.spoilers().stream().filter(s -> s.side() > 0).limit(1)
           .map(s -> new Fault(Kind.STAYS, s.id(), 11.5)).toList();
-      case SOUND, PRESSURE_LOW, RECORDER_POOR, HALF_HEARTED, AUTOBRAKE_EARLY -> List.of();
+      case SOUND, HALF_HEARTED, AUTOBRAKE_EARLY -> List.of();
     };
   }
 

@@ -1,20 +1,13 @@
 package neatlanyard.server.departure;
 
 import java.time.InstantSource;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
+import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.atomic.AtomicLong;
-import java.util.concurrent.locks.LockSupport;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import neatlanyard.core.controls.Axis;
-import neatlanyard.core.controls.Channel;
 import neatlanyard.core.controls.ControlCheck;
 import neatlanyard.core.controls.ControlSpec;
-import neatlanyard.core.controls.Judgement;
 import neatlanyard.core.controls.Practice;
 import neatlanyard.core.controls.Trace;
 import neatlanyard.core.departure.Departure;
@@ -23,28 +16,33 @@ import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.core.flow.Positions;
 import neatlanyard.core.log.Event;
 import neatlanyard.core.log.Proposal;
-import neatlanyard.core.record.Chain;
 import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.State;
 import neatlanyard.core.state.DepartureState;
-import neatlanyard.formats.controls.TraceCsv;
 import neatlanyard.formats.controls.TraceFile;
 import neatlanyard.formats.controls.TraceNames;
+import neatlanyard.formats.text.Doc;
 import neatlanyard.formats.text.Read;
+import neatlanyard.server.controls.AircraftData.Coming;
+import neatlanyard.server.controls.AircraftData.Told;
 import neatlanyard.server.controls.AircraftData;
+import neatlanyard.server.controls.CheckUnderWay;
 import neatlanyard.server.controls.ControlViews.Behaviour;
+import neatlanyard.server.controls.ControlViews.CallView;
+import neatlanyard.server.controls.ControlViews.CheckNow;
 import neatlanyard.server.controls.ControlViews.JudgementView;
-import neatlanyard.server.controls.ControlViews.Samples;
+import neatlanyard.server.controls.ControlViews.SimulatedChoices;
 import neatlanyard.server.controls.JudgementWords;
+import neatlanyard.server.controls.SimulatedAircraft;
 import neatlanyard.server.departure.DepartureViews.Accepted;
-import neatlanyard.server.departure.DepartureViews.ControlsForm;
+import neatlanyard.server.departure.DepartureViews.AircraftForm;
+import neatlanyard.server.departure.DepartureViews.CallForm;
+import neatlanyard.server.departure.DepartureViews.CheckForm;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
 import neatlanyard.server.problem.ProblemCode;
-import neatlanyard.server.settings.Settings;
 import neatlanyard.server.work.HeavyWork;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -54,32 +52,27 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import tools.jackson.databind.json.JsonMapper;
 
 /** The flight control check: the simulated aircraft's data as it comes, and recorded traces. */
 @RestController
 class ControlsController {
-  private static final Logger LOG = LoggerFactory.getLogger(ControlsController.class);
-  private static final int PICTURES_A_SECOND = 10;
+  /** Pressure as it is where nothing is wrong, and the most that the stand-in takes, per cent of the least wanted. */
+  private static final double ENOUGH_PCT = 110;
+  private static final int MOST_PCT = 200;
 
   private final Departures departures;
   private final AircraftData aircraft;
   private final InstantSource clock;
-  private final JsonMapper json;
   private final HeavyWork heavy;
-  private final double pace;
-  private final Set<DepartureDesk> running = ConcurrentHashMap.newKeySet();
-  private final AtomicLong checks = new AtomicLong();
+  private final ControlChecks checks;
 
   ControlsController(
-      Departures departures, AircraftData aircraft, InstantSource clock, JsonMapper json, Settings settings,
-      HeavyWork heavy) {
+      Departures departures, AircraftData aircraft, InstantSource clock, HeavyWork heavy, ControlChecks checks) {
     this.heavy = heavy;
     this.departures = departures;
     this.aircraft = aircraft;
     this.clock = clock;
-    this.json = json;
-    this.pace = settings.simulatedPace();
+    this.checks = checks;
   }
 
   /** What the simulated aircraft may be told to show. */
@@ -90,10 +83,10 @@ class ControlsController {
 
   /** Reads how the aircraft's controls stand, and writes it down. */
   @PostMapping("/api/departures/{id}/aircraft")
-  Accepted read(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @RequestBody ControlsForm form) {
+  Accepted read(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @RequestBody AircraftForm form) {
     DepartureDesk desk = departures.require(id);
-    String device = DepartureController.device(form.device() == null ? "" : form.device());
-    String behaviour = form.behaviour() == null ? "" : form.behaviour();
+    String device = DepartureController.device(said(form.device()));
+    String behaviour = said(form.behaviour());
     Departure now = desk.departure();
     List<State> states = aircraft.read(
         now.state().pack(), Positions.last(now.picture().positions()), behaviour).orElseThrow(() ->
@@ -105,20 +98,44 @@ class ControlsController {
   }
 
   @GetMapping("/api/simulated-aircraft")
-  List<Behaviour> behaviours() {
-    return aircraft.behaviours();
+  SimulatedChoices choices() {
+    return new SimulatedChoices(aircraft.behaviours(), aircraft.recorders(), aircraft.links());
   }
 
-  /** Starts a check; its samples come on the departure's stream, its judgement in the log when it ends. */
+  /** Starts a check, or goes on with one; its samples come on the departure's stream, its judgement in the log. */
   @PostMapping("/api/departures/{id}/controls")
   @ResponseStatus(HttpStatus.ACCEPTED)
-  void start(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @RequestBody ControlsForm form) {
+  void start(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @RequestBody CheckForm form) {
     DepartureDesk desk = departures.require(id);
-    String device = DepartureController.device(form.device() == null ? "" : form.device());
-    String behaviour = form.behaviour() == null ? "" : form.behaviour();
-    Trace trace = aircraft.check(desk.state().pack(), behaviour).orElseThrow(() ->
-        Problem.bad(ProblemCode.NO_SUCH_BEHAVIOUR,
-            "The %s does not know '%s'.".formatted(aircraft.name(), behaviour)));
+    String device = DepartureController.device(said(form.device()));
+    seated(desk, who);
+    if (Boolean.TRUE.equals(form.goOn())) {
+      CheckUnderWay broken = checks.brokenOff(desk);
+      checks.goOn(desk, who, device, broken, coming(desk, form, broken.left()));
+    } else {
+      checks.begin(desk, who, device, coming(desk, form, List.of()));
+    }
+  }
+
+  private static String said(@Nullable String text) {
+    return text == null ? "" : text;
+  }
+
+  private Coming coming(DepartureDesk desk, CheckForm form, List<Axis> axes) {
+    double pressure = form.pressurePct() == null ? ENOUGH_PCT : form.pressurePct();
+    if (!(pressure >= 0 && pressure <= MOST_PCT)) {
+      throw Problem.bad(ProblemCode.NO_SUCH_BEHAVIOUR, "The %s takes a pressure from 0 to %d %%."
+          .formatted(aircraft.name(), MOST_PCT));
+    }
+    Told told = new Told(said(form.behaviour()), said(form.recorder()), said(form.link()), pressure,
+        form.seed() == null ? SimulatedAircraft.USUAL_SEED : form.seed());
+    return aircraft.check(desk.state().pack(), told, axes).orElseThrow(() ->
+        Problem.bad(ProblemCode.NO_SUCH_BEHAVIOUR, "The %s does not know '%s'.".formatted(aircraft.name(),
+            String.join("', '", Stream.of(told.behaviour(), told.recorder(), told.link())
+                .filter(t -> !t.isEmpty()).toList()))));
+  }
+
+  private static void seated(DepartureDesk desk, SignedIn who) {
     if (desk.state().seatOf(who.id()).isEmpty()) {
       throw Problem.refused(
           new Refusal(RefusalCode.NO_SEAT, "You have not taken a seat in this departure.", "Take your seat first."));
@@ -126,56 +143,31 @@ class ControlsController {
     if (desk.state().tiedOff().isPresent()) {
       throw Problem.refused(new Refusal(RefusalCode.TIED_OFF, "This departure is tied off.", "Its record stands."));
     }
-    if (!running.add(desk)) {
-      throw Problem.refused(new Refusal(RefusalCode.UNDER_WAY,
-          "A control check is under way.", "Watch it to its end."));
-    }
-    Thread.ofVirtual().start(() -> run(desk, who, device, trace));
   }
 
-  private void run(DepartureDesk desk, SignedIn who, String device, Trace trace) {
-    try {
-      ControlSpec spec = desk.state().pack().flightControls();
-      long check = checks.incrementAndGet();
-      List<double[]> shown = shown(spec, trace);
-      double frame = 1.0 / PICTURES_A_SECOND;
-      int i = 0;
-      for (double until = trace.seconds(0) + frame; i < trace.size(); until += frame) {
-        List<List<Double>> values = new ArrayList<>();
-        boolean first = i == 0;
-        for (; i < trace.size() && trace.seconds(i) < until; i++) {
-          int at = i;
-          values.add(shown.stream().map(column -> Double.isNaN(column[at]) ? null : column[at]).toList());
-        }
-        desk.tell(new Subscriber.Message("samples", json.writeValueAsString(new Samples(check, first, values))));
-        LockSupport.parkNanos((long) (frame * 1e9 / pace));
-      }
-      String csv = TraceCsv.write(trace);
-      String sha = Chain.sha256(csv);
-      departures.keepTrace(desk.state().opened().flight().id(), sha, csv);
-      Judgement judgement = ControlCheck.judge(spec, practice(desk.state()), trace).toKeep();
-      desk.take(new Proposal(UUID.randomUUID(), clock.instant(), who.id(), device,
-          new Event.ControlsChecked(aircraft.name(), sha, judgement)));
-    } catch (RuntimeException e) {
-      LOG.warn("The control check of {} ended without a judgement: {}", desk.state().opened().flight().id(),
-          e.getMessage());
-      desk.tell(new Subscriber.Message("samples-lost", "{}"));
-    } finally {
-      running.remove(desk);
-    }
+  /** The check under way with all that was told of it, for a device that comes late or has missed something. */
+  @GetMapping("/api/departures/{id}/controls")
+  CheckNow now(@PathVariable String id) {
+    return new CheckNow(checks.of(departures.require(id)).map(CheckUnderWay::view));
   }
 
-  private static Practice practice(DepartureState d) {
+  /** A call of what is seen, while it is seen. */
+  @PostMapping("/api/departures/{id}/controls/calls")
+  CallView call(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @RequestBody CallForm form) {
+    DepartureDesk desk = departures.require(id);
+    seated(desk, who);
+    Optional<Axis> axis = Stream.of(Axis.values()).filter(a -> Doc.written(a).equals(form.axis())).findFirst();
+    if (form.check() == null || form.seconds() == null || axis.isEmpty() || form.sign() == null
+        || Math.abs(form.sign()) > 1) {
+      throw Problem.bad(ProblemCode.BAD_ANSWER, "A call has its check, its time, an axis and a sign of 1, 0 or -1.");
+    }
+    return checks.call(desk, form.check(), form.seconds(), axis.get(), form.sign(), Names.family(desk.state(),
+        who.id())).orElseThrow(() -> Problem.refused(new Refusal(RefusalCode.NOTHING_TO_CALL,
+            "No control check is under way at that moment.", "Call while it is made.")));
+  }
+
+  static Practice practice(DepartureState d) {
     return d.card().map(c -> d.pack().policy().controlCheck(c.day())).orElse(d.pack().policy().controlCheck());
-  }
-
-  /** The columns that are drawn: seconds, the three controls, then surfaces and spoilers in the type's order. */
-  private static List<double[]> shown(ControlSpec spec, Trace trace) {
-    List<double[]> columns = new ArrayList<>();
-    columns.add(IntStream.range(0, trace.size()).mapToDouble(trace::seconds).toArray());
-    Stream.of(Axis.values()).map(trace::control).forEach(columns::add);
-    spec.channels().stream().map(Channel::position).map(trace::values).forEach(columns::add);
-    return columns;
   }
 
   /** Judges a recorded trace by this type's limits. It is shown, not logged: it is not this aircraft now. */

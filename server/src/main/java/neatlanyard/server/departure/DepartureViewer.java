@@ -13,6 +13,8 @@ import java.util.Set;
 import java.util.stream.Stream;
 import neatlanyard.core.controls.Axis;
 import neatlanyard.core.controls.ControlSpec;
+import neatlanyard.core.controls.Practice;
+import neatlanyard.core.controls.live.Wanted;
 import neatlanyard.core.departure.Departure;
 import neatlanyard.core.dispatch.Severity;
 import neatlanyard.core.fleet.Airfield;
@@ -28,6 +30,7 @@ import neatlanyard.core.sop.Matter;
 import neatlanyard.core.sop.Owner;
 import neatlanyard.core.sop.Place;
 import neatlanyard.core.sop.PlaceId;
+import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.Policy;
 import neatlanyard.core.sop.Procedure;
 import neatlanyard.core.sop.StepId;
@@ -37,9 +40,12 @@ import neatlanyard.core.weather.Phenomenon;
 import neatlanyard.core.weather.Sun;
 import neatlanyard.device.drawn.ReportDrawn;
 import neatlanyard.formats.text.Doc;
+import neatlanyard.server.controls.ControlViews.PracticeView;
 import neatlanyard.server.departure.DepartureViews.AxisView;
+import neatlanyard.server.departure.DepartureViews.ControlCheckView;
+import neatlanyard.server.departure.DepartureViews.SurfaceView;
+import neatlanyard.server.departure.DepartureViews.WantedView;
 import neatlanyard.server.departure.DepartureViews.CardView;
-import neatlanyard.server.departure.DepartureViews.ChannelView;
 import neatlanyard.server.departure.DepartureViews.CircumstanceView;
 import neatlanyard.server.departure.DepartureViews.CrewView;
 import neatlanyard.server.departure.DepartureViews.DayView;
@@ -63,7 +69,6 @@ import org.springframework.stereotype.Component;
 @Component
 class DepartureViewer {
   /** Inputs stand before the surfaces in a sample: time and three axes. */
-  private static final int FIRST_SURFACE = 1 + Axis.values().length;
 
   private final FleetDesk fleet;
   private final Reports reports;
@@ -121,7 +126,7 @@ class DepartureViewer {
         Stream.of(Matter.values())
             .map(m -> new SchoolView(m.words(), m.stage(), policy.of(m).words(),
             policy.of(m) == m.byDefault())).toList(),
-        circumstances(d, Set.of()), axes(d.pack().flightControls()));
+        circumstances(d, Set.of()), controlCheck(d.pack()));
   }
 
   /** What the pack asks of the day, and what the crew says of it. */
@@ -130,22 +135,20 @@ class DepartureViewer {
         .map(c -> new CircumstanceView(c, c.words(true), so.contains(c))).toList();
   }
 
-  private static List<AxisView> axes(ControlSpec spec) {
+  private static ControlCheckView controlCheck(Pack pack) {
+    ControlSpec spec = pack.flightControls();
+    Practice practice = pack.policy().controlCheck();
     List<AxisView> axes = new ArrayList<>();
-    List<String> channels = spec.channels();
     for (Axis axis : Axis.values()) {
-      Stream<ChannelView> surfaces = spec.surfaces().stream()
-          .filter(s -> s.axis() == axis)
-          .map(s -> new ChannelView(
-              FIRST_SURFACE + channels.indexOf(s.id()), s.name(),
-              Math.min(s.positiveDeg(), s.negativeDeg()), Math.max(s.positiveDeg(), s.negativeDeg())));
-      Stream<ChannelView> spoilers = spec.spoilers().stream()
-          .filter(s -> axis == Axis.ROLL)
-          .map(s -> new ChannelView(FIRST_SURFACE + channels.indexOf(s.id()), s.name(), 0, s.outDeg()));
-      axes.add(new AxisView(axis.title(), axis.toward(1), axis.toward(-1), Stream.concat(surfaces, spoilers)
-          .toList()));
+      Stream<SurfaceView> surfaces = spec.surfaces(axis).stream().map(s -> new SurfaceView(
+          s.id(), s.name(), false, s.positiveDeg(), s.negativeDeg(), s.toleranceDeg()));
+      Stream<SurfaceView> spoilers = spec.spoilers().stream().filter(s -> axis == Axis.ROLL).map(s -> new SurfaceView(
+          s.id(), s.name(), true, s.side() > 0 ? s.outDeg() : 0, s.side() > 0 ? 0 : s.outDeg(), s.toleranceDeg()));
+      axes.add(new AxisView(axis, axis.title(), axis.toward(1), axis.toward(-1),
+          Stream.concat(surfaces, spoilers).toList()));
     }
-    return axes;
+    return new ControlCheckView(axes, Wanted.of(practice).stream()
+        .map(w -> new WantedView(w.inceptor(), w.axis(), w.sign(), w.words())).toList(), PracticeView.of(practice));
   }
 
   private CardView card(DepartureState d, Card card, List<Duration> walks) {

@@ -6,6 +6,8 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import neatlanyard.core.controls.Axis;
+import neatlanyard.core.controls.Channel.Inceptor;
 import neatlanyard.core.briefing.Line;
 import neatlanyard.core.dispatch.Severity;
 import neatlanyard.core.dispatch.Verdict;
@@ -18,6 +20,7 @@ import neatlanyard.core.sop.Stage;
 import neatlanyard.core.state.Mark;
 import neatlanyard.core.state.Status;
 import neatlanyard.server.controls.ControlViews.JudgementView;
+import neatlanyard.server.controls.ControlViews.PracticeView;
 import neatlanyard.server.figures.FiguresViews.FigureView;
 import neatlanyard.server.sop.CardViews.LeftOutView;
 import neatlanyard.server.sop.CardViews.PartView;
@@ -55,7 +58,7 @@ public final class DepartureViews {
   public record Header(
       String id, String number, String tail, String type, PlaceName from, PlaceName to, Instant departs, String zone,
       String pack, String packId, String revision, List<CrewView> crew, String reader,
-      School resuming, List<SchoolView> schools, List<CircumstanceView> asks, List<AxisView> axes) {}
+      School resuming, List<SchoolView> schools, List<CircumstanceView> asks, ControlCheckView controlCheck) {}
 
   /**
    * The school this departure follows in a matter.
@@ -66,14 +69,27 @@ public final class DepartureViews {
   public record SchoolView(String matter, Stage stage, String school, boolean byDefault) {}
 
   /**
-   * One axis of the control check as it is drawn.
+   * What the type and the fleet want of a control check.
    *
-   * @param channels surfaces and spoilers with their full deflections
+   * @param wanted every movement of a whole one, in the order in which they are asked
    */
-  public record AxisView(String name, String positive, String negative, List<ChannelView> channels) {}
+  public record ControlCheckView(List<AxisView> axes, List<WantedView> wanted, PracticeView practice) {}
 
-  /** @param column where its values stand in a sample @param least and @param most in degrees */
-  public record ChannelView(int column, String name, double least, double most) {}
+  /** One axis of the control check as it is drawn. @param surfaces roll spoilers too */
+  public record AxisView(Axis axis, String name, String positive, String negative, List<SurfaceView> surfaces) {}
+
+  /**
+   * A surface or roll spoiler.
+   *
+   * @param channel its name in a recording
+   * @param positiveDeg with the control fully nose up or right
+   * @param negativeDeg with the control fully nose down or left
+   */
+  public record SurfaceView(
+      String channel, String name, boolean spoiler, double positiveDeg, double negativeDeg, double toleranceDeg) {}
+
+  /** @param seat any, left or right: whose control is moved @param sign 1 nose up or right, -1 nose down or left */
+  public record WantedView(Inceptor seat, Axis axis, int sign, String words) {}
 
   /**
    * @param key changes when the card is cut again
@@ -287,9 +303,14 @@ public final class DepartureViews {
       String verdict, List<Verdict> allowed, String entry, List<String> because, Optional<LocalDate> lastDay,
       List<String> todo, String list) {}
 
-  /** @param again why one that passed is to be made again; empty where it stands */
+  /**
+   * @param trace empty where nothing was measured
+   * @param again why one that passed is to be made again; empty where it stands
+   * @param stiffness after de-icing, how freely each surface moved, to be looked at first
+   */
   public record ControlsView(
-      String source, Instant at, String by, String trace, Optional<String> again, JudgementView judgement) {}
+      String source, Instant at, String by, String trace, Optional<String> again, List<String> stiffness,
+      JudgementView judgement) {}
 
   public record TiedOffView(Instant at, String by, List<AcceptedView> accepted) {}
 
@@ -334,5 +355,22 @@ public final class DepartureViews {
 
   public record AnswerForm(String words) {}
 
-  public record ControlsForm(String device, String behaviour) {}
+  public record AircraftForm(@Nullable String device, @Nullable String behaviour) {}
+
+  /**
+   * How a check is made with the simulated aircraft.
+   *
+   * @param recorder a good one where nothing is said
+   * @param link a steady one where nothing is said
+   * @param pressurePct of the least that is wanted; enough where nothing is said
+   * @param seed the same makes the same check again
+   * @param goOn whether one that broke off goes on, instead of one that begins
+   */
+  public record CheckForm(
+      @Nullable String device, @Nullable String behaviour, @Nullable String recorder, @Nullable String link,
+      @Nullable Double pressurePct, @Nullable Long seed, @Nullable Boolean goOn) {}
+
+  /** A call. @param axis pitch, roll or yaw @param sign 1, -1, or 0 for neutral */
+  public record CallForm(
+      @Nullable Long check, @Nullable Double seconds, @Nullable String axis, @Nullable Integer sign) {}
 }

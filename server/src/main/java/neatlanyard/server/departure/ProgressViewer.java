@@ -1,5 +1,6 @@
 package neatlanyard.server.departure;
 
+import java.util.List;
 import neatlanyard.core.departure.Departure;
 import neatlanyard.core.departure.Picture;
 import neatlanyard.core.lanyard.ControlsAgain;
@@ -41,7 +42,9 @@ class ProgressViewer {
   private static ControlsView controls(DepartureState d, Recorded<Event.ControlsChecked> c) {
     return new ControlsView(
         c.event().source(), c.at(), Names.family(d, c.by()), c.event().traceSha256(),
-        ControlsAgain.of(d).map(ControlsAgain::words), JudgementWords.view(c.event().judgement()));
+        ControlsAgain.of(d).map(ControlsAgain::words),
+        d.given().deIced().isPresent() ? JudgementWords.stiffness(c.event().judgement()) : List.of(),
+        JudgementWords.view(c.event().judgement()));
   }
 
   private static TiedOffView tiedOff(DepartureState d, Recorded<Event.TiedOff> t) {

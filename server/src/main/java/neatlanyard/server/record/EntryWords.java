@@ -108,6 +108,9 @@ final class EntryWords {
           e.verdict().words(), e.words().isBlank() ? "" : ", " + e.words());
       case Event.ChecklistStopped e -> "%s stopped".formatted(title(e.checklist()));
       case Event.ChecklistResumed e -> "%s resumed".formatted(title(e.checklist()));
+      case Event.ControlsSeen e -> "Control check by eye, nothing measured: %d of %d movements as they should be"
+          .formatted(e.sightings().stream().filter(s -> s.right()).count(), e.sightings().size());
+      case Event.ControlsUpset e -> "To be made again, as %s: the control check".formatted(e.by().words());
       case Event.ControlsChecked e -> "Control check (%s): %s".formatted(e.source(), e.judgement().summary());
       case Event.TiedOff e -> e.accepted().isEmpty()
           ? "Tied off, cord bare"
