@@ -41,8 +41,9 @@ export const Strip = memo(({ axes, moments }: { axes: AxisView[]; moments: Momen
       const axis = state.axis
       if (!axis) return
       const surface = axis.surfaces[0]
-      if (caption.current)
-        caption.current.textContent = `${axis.name}, the last ${PAST_S} s: the control whole, ${surface?.name.toLowerCase() ?? ''} broken`
+      const follower = surface?.name.toLowerCase() ?? 'surface'
+      const words = `${axis.name}, the last ${PAST_S} s: the control whole, ${follower} broken`
+      if (caption.current && caption.current.textContent !== words) caption.current.textContent = words
       const columns = new Map(check.channels.map((c, i) => [c, i + 1]))
       const { width, height } = on
       pen.clearRect(0, 0, width, height)

@@ -76,7 +76,7 @@ final class CallJudge {
             : said + " was called before the " + which.toLowerCase(java.util.Locale.ROOT) + " was there.");
   }
 
-  /** Neutral is where a surface rested before the check; called while one was still away from it, the call is wrong. */
+  /** Neutral is where a surface rested before the check; called while one was still away from it, it is wrong. */
   private void neutral(Call call, int at) {
     double most = 0;
     String which = "";

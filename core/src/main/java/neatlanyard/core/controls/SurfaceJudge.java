@@ -140,7 +140,7 @@ final class SurfaceJudge {
         + (e.full() ? 0 : seen.movements().scatter(surface.axis()).ofMean(n) * gain);
     if (reach.at() < 0) {
       findings.unjudged(Optional.of(surface.axis()), surface.name(), FULL_TRAVEL,
-          new Measured(0, wantedDeg, 0, "\u00b0", e.number()),
+          new Measured(0, wantedDeg * towards, 0, "\u00b0", e.number()),
           surface.name() + " was not recorded with " + e.words() + ".");
       moved.add(new Moved(e, Double.NaN, false, false));
       return;
@@ -153,9 +153,11 @@ final class SurfaceJudge {
     }
     Measured m = new Measured(reach.deg(), least, uncertainty, "\u00b0", e.number());
     boolean enough = m.atLeast();
+    // With the sign of the way, so that one way is not taken for the other.
+    Measured that = new Measured(reach.deg() * towards, least * towards, uncertainty, "\u00b0", e.number());
     // What is short by more than the recording can be wrong is short on any recorder.
     if (enough && uncertainty > surface.toleranceDeg()) {
-      findings.unjudged(Optional.of(surface.axis()), surface.name(), FULL_TRAVEL, m,
+      findings.unjudged(Optional.of(surface.axis()), surface.name(), FULL_TRAVEL, that,
           surface.name() + " is recorded too coarsely, " + deg(uncertainty) + ", to tell whether it reached its "
               + deg(wantedDeg) + ".");
       moved.add(new Moved(e, reach.deg(), false, true));
@@ -163,7 +165,7 @@ final class SurfaceJudge {
     }
     String to = way(surface.axis(), full);
     String of = e.full() ? deg(wantedDeg) : deg(wantedDeg) + " for " + Findings.pct(e.peakPct()) + " of the control";
-    findings.add(surface.axis(), surface.name(), FULL_TRAVEL, m, enough, enough
+    findings.add(surface.axis(), surface.name(), FULL_TRAVEL, that, enough, enough
         ? surface.name() + " reached " + deg(reach.deg()) + " " + to + " of " + of + e.which() + "."
         : surface.name() + " reached " + deg(reach.deg()) + " " + to + ", " + deg(wantedDeg - reach.deg())
             + " short of its " + of + e.which() + ".");

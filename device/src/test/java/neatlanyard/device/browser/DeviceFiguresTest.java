@@ -4,9 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -156,7 +154,7 @@ public class DeviceFiguresTest {
         all.addAll(here);
       }
     }
-    List<JsonNode> answers = inTheBrowsersEngine(asked);
+    List<JsonNode> answers = Node.run("figures.mjs", "figures.js", asked.toString());
     assertThat(answers).hasSameSizeAs(all);
     for (int i = 0; i < all.size(); i++) {
       assertThat(otherwise(all.get(i).server(), answers.get(i), "")).as("%s", all.get(i).asked()).isEmpty();
@@ -184,7 +182,7 @@ public class DeviceFiguresTest {
     ArrayNode asked = JSON.createArrayNode();
     reports.forEach(r -> asked.addObject().put("report", r).put("now", now.toString()));
     sheets.forEach(s -> asked.addObject().put("sheet", s));
-    List<JsonNode> answers = inTheBrowsersEngine(asked);
+    List<JsonNode> answers = Node.run("figures.mjs", "figures.js", asked.toString());
     for (int i = 0; i < reports.size(); i++) {
       assertThat(words(answers.get(i))).as(reports.get(i)).isEqualTo(
           switch (StationReportReader.read(reports.get(i), now)) {
@@ -222,21 +220,5 @@ public class DeviceFiguresTest {
           otherwise(server.get(i), device.get(i), at + "/" + i).stream()).toList();
     }
     return server.equals(device) ? List.of() : List.of("%s: server %s, device %s".formatted(at, server, device));
-  }
-
-  private static List<JsonNode> inTheBrowsersEngine(ArrayNode asked) throws IOException, InterruptedException {
-    Path root = Path.of(System.getProperty("lanyard.root", ".."), "device");
-    Path folder = Files.createTempDirectory("figures");
-    Path in = folder.resolve("asked.json");
-    Path out = folder.resolve("answered.json");
-    Files.writeString(in, asked.toString());
-    Process node = new ProcessBuilder("node", root.resolve("src/test/js/figures.mjs").toString(),
-        root.resolve("target/browser/figures.js").toString(), in.toString(), out.toString())
-        .redirectErrorStream(true).start();
-    String said = new String(node.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-    assertThat(node.waitFor()).as(said).isZero();
-    List<JsonNode> answers = new ArrayList<>();
-    JSON.readTree(Files.readString(out)).forEach(answers::add);
-    return answers;
   }
 }

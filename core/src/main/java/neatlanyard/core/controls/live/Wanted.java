@@ -14,7 +14,7 @@ import neatlanyard.core.controls.Practice;
 public record Wanted(Inceptor inceptor, Axis axis, int sign) {
   private static final int[] SIGNS = {1, -1};
 
-  /** All of them by a fleet's practice: pitch and roll from each stick where both are checked, the linked pedals once. */
+  /** All by a fleet's practice: pitch and roll from each stick where both are checked, the linked pedals once. */
   public static List<Wanted> of(Practice practice) {
     List<Wanted> all = new ArrayList<>();
     List<Axis> order = practice.order().isEmpty() ? List.of(Axis.values()) : practice.order();
