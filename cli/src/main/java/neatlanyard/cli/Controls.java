@@ -4,15 +4,22 @@ import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import me.tongfei.progressbar.ProgressBar;
 import me.tongfei.progressbar.ProgressBarBuilder;
 import me.tongfei.progressbar.ProgressBarStyle;
+import neatlanyard.core.controls.trend.ControlTrend.Checked;
+import neatlanyard.core.controls.trend.Measure;
+import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.sop.Pack;
+import neatlanyard.formats.controls.HistoryCsv;
 import neatlanyard.formats.controls.TraceNames;
 import neatlanyard.formats.sop.PackReader;
 import neatlanyard.formats.text.Fault;
@@ -30,6 +37,10 @@ import picocli.CommandLine.Spec;
         + " 2: one cannot be judged.",
     mixinStandardHelpOptions = true)
 final class Controls implements Callable<Integer> {
+  /** Tail, day and time of a recording. */
+  private static final Pattern NAMED = Pattern.compile(
+      "([A-Z0-9][A-Z0-9-]{1,9})_([0-9]{4}-[0-1][0-9]-[0-3][0-9])T([0-2][0-9]-[0-5][0-9]-[0-5][0-9])Z[.]csv([.]gz)?");
+
   @Parameters(paramLabel = "FILE", description = "the trace or a folder of them, .csv or .csv.gz, see"
       + " docs/formats/control-trace.md")
   private Path file = Path.of("");
@@ -48,6 +59,10 @@ final class Controls implements Callable<Integer> {
 
   @Option(names = "--json", description = "print a line of JSON for each trace")
   private boolean json;
+
+  @Option(names = "--measured", paramLabel = "FILE.csv", description = "write what was measured of each trace of a"
+      + " folder, whose names are such as TL-DVA_2026-05-04T06-10-00Z.csv.gz; see docs/formats/control-history.md")
+  private Optional<Path> measured = Optional.empty();
 
   @Spec
   @SuppressWarnings("NullAway.Init") // picocli sets it before it calls.
@@ -95,6 +110,9 @@ final class Controls implements Callable<Integer> {
       }).toList();
     }
     judged.forEach(j -> out.print(j.text()));
+    if (measured.isPresent()) {
+      write(measured.get(), judged, out);
+    }
     long passed = judged.stream().filter(j -> j.exit() == Lanyard.GOOD).count();
     long not = judged.stream().filter(j -> j.exit() == Lanyard.NOT_GOOD).count();
     if (!json) {
@@ -102,6 +120,22 @@ final class Controls implements Callable<Integer> {
           judged.size() - passed - not);
     }
     return passed + not < judged.size() ? Lanyard.UNREADABLE : not > 0 ? Lanyard.NOT_GOOD : Lanyard.GOOD;
+  }
+
+  private static void write(Path to, List<TraceJudge.Judged> judged, PrintWriter out) throws IOException {
+    List<Checked> checks = new ArrayList<>();
+    for (TraceJudge.Judged j : judged) {
+      Matcher name = NAMED.matcher(j.file().getFileName().toString());
+      if (j.judgement().isEmpty() || !name.matches()) {
+        out.printf("%s: not measured, as it %s.%n", j.file(), name.matches() ? "cannot be judged"
+            : "is not named by its tail and time");
+      } else {
+        checks.add(new Checked(new TailId(name.group(1)),
+            Instant.parse(name.group(2) + "T" + name.group(3).replace('-', ':') + "Z"),
+            Measure.of(j.judgement().get())));
+      }
+    }
+    Files.writeString(to, HistoryCsv.write(checks, Instant::toString));
   }
 
   private Optional<Pack> pack(PrintWriter out) throws IOException {

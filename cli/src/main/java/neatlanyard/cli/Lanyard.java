@@ -10,7 +10,7 @@ import picocli.CommandLine.Command;
     description = "Checks packs and records, judges control traces, works figures out, backs databases up.",
     mixinStandardHelpOptions = true,
     subcommands = {
-        Verify.class, Controls.class, Figures.class, Entry.class, Check.class, Backups.Make.class,
+        Verify.class, Controls.class, ControlTrends.class, Figures.class, Entry.class, Check.class, Backups.Make.class,
         Backups.Restore.class})
 public final class Lanyard {
   /** What was asked about is as it should be. */

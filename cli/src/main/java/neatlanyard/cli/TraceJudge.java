@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import neatlanyard.core.controls.ControlCheck;
 import neatlanyard.core.controls.Judgement.Finding;
 import neatlanyard.core.controls.Judgement.Outcome;
@@ -27,8 +28,8 @@ import tools.jackson.databind.json.JsonMapper;
 record TraceJudge(Pack pack, TraceNames names, boolean all, boolean json) {
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
-  /** What is printed of one file, with the exit code it stands for. */
-  record Judged(String text, int exit) {}
+  /** What is printed of one file, with the exit code it stands for, and its judgement where there is one. */
+  record Judged(Path file, String text, int exit, Optional<Judgement> judgement) {}
 
   Judged judge(Path file) {
     byte[] bytes;
@@ -54,14 +55,14 @@ record TraceJudge(Pack pack, TraceNames names, boolean all, boolean json) {
     } else {
       faults.forEach(f -> text.append(file).append(": ").append(f).append('\n'));
     }
-    return new Judged(text.toString(), Lanyard.UNREADABLE);
+    return new Judged(file, text.toString(), Lanyard.UNREADABLE, Optional.empty());
   }
 
   private Judged judged(Path file, Judgement judgement) {
     int exit = judgement.passed() ? Lanyard.GOOD : Lanyard.NOT_GOOD;
     List<Finding> told = judgement.findings().stream().filter(f -> all || !f.passed()).toList();
     if (json) {
-      return new Judged(JSON.writeValueAsString(tree(file, judgement, told)) + "\n", exit);
+      return new Judged(file, JSON.writeValueAsString(tree(file, judgement, told)) + "\n", exit, Optional.of(judgement));
     }
     StringBuilder text = new StringBuilder();
     told.forEach(f -> text.append(words(f.outcome())).append(": ").append(f.words()).append('\n'));
@@ -72,7 +73,7 @@ record TraceJudge(Pack pack, TraceNames names, boolean all, boolean json) {
       case INCOMPLETE -> "incomplete. " + judgement.summary();
       case NOT_PASSED -> "%d not as it should be.".formatted(judgement.failed().size());
     }).append('\n');
-    return new Judged(text.toString(), exit);
+    return new Judged(file, text.toString(), exit, Optional.of(judgement));
   }
 
   private static String words(Outcome outcome) {

@@ -192,6 +192,32 @@ public class LanyardTest {
     assertThat(type.said()).contains("is for the type 'dovrin-47'");
   }
 
+  /** Recordings named by tail and time become a history; where it is going is told, and what is named otherwise is. */
+  @Test
+  public void control_trends_says_what_keeps_what_goes_and_what_cannot_be_read() throws IOException {
+    Path folder = Files.createTempDirectory("lanyard");
+    for (int day = 10; day < 18; day++) {
+      Files.copy(DEMO.resolve("traces/dovrin-46-sound.csv"),
+          folder.resolve("TL-DVA_2027-01-%dT06-00-00Z.csv".formatted(day)));
+    }
+    Files.copy(DEMO.resolve("traces/dovrin-46-sound.csv"), folder.resolve("somewhere.csv"));
+    Path history = folder.resolve("history");
+    Ran measured = run("controls", folder.toString(), "--type", "dovrin-46", "--packs",
+        DEMO.resolve("packs").toString(), "--measured", history.toString());
+    assertThat(measured.said()).contains("somewhere.csv: not measured, as it is not named by its tail and time.");
+    Ran keeps = run("control-trends", history.toString(), "--all");
+    assertThat(keeps.exit()).as(keeps.said()).isZero();
+    assertThat(keeps.said()).contains("TL-DVA: Left aileron, travel up or right").contains("it keeps")
+        .contains(" 0 near their limits, 0 that changed.");
+    Ran goes = run("control-trends", DEMO.resolve("control-history.csv").toString(), "--json");
+    assertThat(goes.exit()).isOne();
+    assertThat(goes.said().lines().findFirst()).hasValueSatisfying(l ->
+        assertThat(l).contains("\"tail\":\"TL-DVB\"").contains("\"weeks\":"));
+    Ran soon = run("control-trends", DEMO.resolve("control-history.csv").toString(), "--weeks", "0");
+    assertThat(soon.exit()).as("not this week").isZero();
+    assertThat(run("control-trends", file("tail\nx\n").toString()).exit()).isEqualTo(2);
+  }
+
   @Test
   public void check_says_clean_faults_or_unreadable() throws IOException {
     String pack = Files.readString(DEMO.resolve("packs/dovrin-46.yaml"));
