@@ -109,5 +109,8 @@ export const heardCall = (departure: string, call: CallView): void => {
 
 export const heardOfCheck = (departure: string, { check, stands }: CheckTold): void => {
   const before = byDeparture.get(departure)
-  if (before?.number === check) put(departure, { ...before, stands })
+  if (before?.number !== check) return
+  put(departure, { ...before, stands })
+  // The server has forgotten the movement that was not over, and so does this device.
+  if (stands === 'broken-off') void catchUp(departure)
 }

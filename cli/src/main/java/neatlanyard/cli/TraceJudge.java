@@ -62,7 +62,8 @@ record TraceJudge(Pack pack, TraceNames names, boolean all, boolean json) {
     int exit = judgement.passed() ? Lanyard.GOOD : Lanyard.NOT_GOOD;
     List<Finding> told = judgement.findings().stream().filter(f -> all || !f.passed()).toList();
     if (json) {
-      return new Judged(file, JSON.writeValueAsString(tree(file, judgement, told)) + "\n", exit, Optional.of(judgement));
+      return new Judged(
+          file, JSON.writeValueAsString(tree(file, judgement, told)) + "\n", exit, Optional.of(judgement));
     }
     StringBuilder text = new StringBuilder();
     told.forEach(f -> text.append(words(f.outcome())).append(": ").append(f.words()).append('\n'));

@@ -1,5 +1,7 @@
 package neatlanyard.e2e;
 
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
 import com.google.gson.JsonElement;
 import com.google.gson.JsonObject;
 import com.microsoft.playwright.CDPSession;
@@ -7,8 +9,8 @@ import com.microsoft.playwright.options.ColorScheme;
 import org.testng.annotations.Test;
 
 /**
- * Not a test: how many frames a second the picture of a control check under way holds, and how busy the page is. Run by
- * name ({@code -Dtest=ControlsMeasure}); see docs/performance.md.
+ * Not a test: how many frames a second the picture of a control check under way holds, and how busy the page is. Run
+ * by name ({@code -Dtest=ControlsMeasure}); see docs/performance.md.
  */
 public class ControlsMeasure extends AtTheDemo {
   private static final int MEASURED_MS = Integer.getInteger("lanyard.measured-ms", 15_000);
@@ -35,7 +37,7 @@ public class ControlsMeasure extends AtTheDemo {
       wren.key("]");
       say("at rest", wren);
       wren.button("Start the check").click();
-      wren.button("Full up").isEnabled();
+      assertThat(wren.button("Full up")).isEnabled();
       say("while the check is made", wren);
     }
   }

@@ -70,7 +70,7 @@ public class HistoryCsvTest {
     return HistoryCsv.write(checks, at -> Duration.between(NOW, at).toString());
   }
 
-  /** The demo's eight months are made here, by the simulated aircraft and the judge; the desk finds what is in them. */
+  /** The demo's eight months are made here, by the simulated aircraft and the judge; what is in them is found. */
   @Test
   public void the_demos_history_is_what_the_simulated_aircraft_came_to() throws IOException {
     Path file = DEMO.resolve("control-history.csv");

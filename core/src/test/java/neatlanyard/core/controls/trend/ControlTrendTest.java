@@ -69,7 +69,7 @@ public class ControlTrendTest {
     return sum;
   }
 
-  /** Property: a row that never changes seldom seems to, and a jump of a few times its scatter is found where it is. */
+  /** Property: a row that never changes seldom seems to, and one that stops falling is cut where it does. */
   @Test
   public void changes_are_found_where_they_are_and_seldom_where_none_is() {
     int alarms = 0;
