@@ -18,8 +18,6 @@ const STANDS: Record<AxisStands['standing'], string> = {
   'not-right': 'not as it should be',
 }
 
-const SEATS = { any: '', left: 'left stick', right: 'right stick' } as const
-
 /** One bar an axis and stick: filled as far as control and surfaces have been, with where both are now. */
 export const AxisBars = memo(({ axes, picture, moments }: AxisBarsProps) => {
   const marks = useRef(new Map<string, HTMLElement>())
@@ -71,12 +69,7 @@ export const AxisBars = memo(({ axes, picture, moments }: AxisBarsProps) => {
             ))}
             <p className={classes.ends}>
               <span>{a.negative}</span>
-              <span>
-                {seats
-                  .map((s) => SEATS[s])
-                  .filter(Boolean)
-                  .join(' above ')}
-              </span>
+              <span>{seats.length > 1 && 'left above right'}</span>
               <span>{a.positive}</span>
             </p>
           </div>
