@@ -160,6 +160,7 @@ const OnePack = atDesk(async () => ({ default: (await import('./sop/PackPage')).
 const Reads = atDesk(async () => ({ default: (await import('./sop/ReadingPage')).ReadingPage }))
 const Tails = atDesk(async () => ({ default: (await import('./dispatch/TailsPage')).TailsPage }))
 const OneLog = atDesk(async () => ({ default: (await import('./dispatch/TechLogPage')).TechLogPage }))
+const Trends = atDesk(async () => ({ default: (await import('./dispatch/TrendsPage')).TrendsPage }))
 const router = createRouter({
   defaultErrorComponent: Broken,
   routeTree: root.addChildren([
@@ -186,6 +187,7 @@ const router = createRouter({
     createRoute({ getParentRoute: () => root, path: '/reading', component: Reads }),
     createRoute({ getParentRoute: () => root, path: '/tails', component: Tails }),
     createRoute({ getParentRoute: () => root, path: '/tails/$tail', component: OneLog }),
+    createRoute({ getParentRoute: () => root, path: '/tails/$tail/controls', component: Trends }),
     createRoute({ getParentRoute: () => root, path: '/password', component: () => null }),
   ]),
 })

@@ -13,6 +13,7 @@ import classes from './TechLog.module.css'
 const KINDS = [
   { path: '/api/tech-log', words: 'Lines of technical logs (CSV)' },
   { path: '/api/readings', words: 'Earlier readings (CSV)' },
+  { path: '/api/control-history', words: 'What control checks measured (CSV)' },
   { path: '/api/dispatch-lists', words: 'A dispatch list (YAML)' },
 ]
 

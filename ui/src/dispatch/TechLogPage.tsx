@@ -62,6 +62,9 @@ export const TechLogPage = ({ me }: { me: Me }) => {
           <a href={`/api/tails/${tail}/log.csv`}>CSV</a>
           <a href={`/api/tails/${tail}/due.ics`}>Calendar of last days</a>
           <a href={`/api/dispatch-lists/${log.data.type}`}>Dispatch list</a>
+          <Link to="/tails/$tail/controls" params={{ tail }}>
+            Control checks over months
+          </Link>
         </p>
         {act.error && <ProblemNotice problem={act.error} />}
         {list('Open, not deferred', open, 'Nothing is open.')}

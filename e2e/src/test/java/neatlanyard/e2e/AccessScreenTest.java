@@ -10,6 +10,7 @@ import com.microsoft.playwright.options.FilePayload;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.util.regex.Pattern;
 import org.testng.annotations.Test;
 
 /** The administrator's screen: who is in, who guessed, and putting somebody out. */
@@ -76,6 +77,26 @@ public class AccessScreenTest extends AtTheDemo {
     row.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Press again: 2 rows go")).click();
     assertThat(row).containsText("withdrawn");
     assertThat(tail).containsText("nothing deferred");
+  }
+
+  /** The aileron that loses a little each week stands first, drawn with its limit; others are one press away. */
+  @Test
+  public void what_control_checks_measured_is_followed_at_the_desk() {
+    Crew varga = Crew.in(browser, app, "Lio Varga", ColorScheme.LIGHT);
+    varga.page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Technical logs")).click();
+    varga.page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("TL-DVB")).click();
+    varga.page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Control checks over months")).click();
+    assertThat(varga.page.locator("h1")).containsText("to a limit");
+    assertThat(varga.page.locator("li[data-goes]").first()).containsText("Left aileron");
+    assertThat(varga.page.getByText("It began to go another way on")).isVisible();
+    Locator drawn = varga.page.locator("figure [role=img]");
+    assertThat(drawn.locator("canvas")).isVisible();
+    varga.picture("control-trends-day");
+    varga.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Rudder lag")).click();
+    assertThat(drawn).hasAttribute("aria-label", Pattern.compile("Rudder, lag: .*it keeps.*"));
+    assertThat(varga.page.getByText("It began to go another way on")).not().isVisible();
+    varga.page.getByText("checks as a table").click();
+    assertThat(varga.page.locator("td").filter(new Locator.FilterOptions().setHasText("s")).first()).isVisible();
   }
 
   @Test

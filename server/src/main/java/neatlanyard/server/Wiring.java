@@ -5,6 +5,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.InstantSource;
 import java.util.HexFormat;
+import neatlanyard.core.controls.trend.CheckHistory;
 import neatlanyard.core.dispatch.DispatchLists;
 import neatlanyard.core.dispatch.Imports;
 import neatlanyard.core.dispatch.ReadingHistory;
@@ -25,6 +26,7 @@ import neatlanyard.server.settings.Settings;
 import neatlanyard.store.db.Database;
 import neatlanyard.store.db.OwnSettings;
 import neatlanyard.store.departure.StoredDepartureLog;
+import neatlanyard.store.dispatch.StoredCheckHistory;
 import neatlanyard.store.dispatch.StoredDispatchLists;
 import neatlanyard.store.dispatch.StoredImports;
 import neatlanyard.store.dispatch.StoredReadingHistory;
@@ -120,6 +122,11 @@ class Wiring {
   @Bean
   ReadingHistory readingHistory(Database db) {
     return new StoredReadingHistory(db);
+  }
+
+  @Bean
+  CheckHistory checkHistory(Database db) {
+    return new StoredCheckHistory(db);
   }
 
   @Bean

@@ -72,6 +72,7 @@ public class FuzzTest extends AtTheServer {
             + "\"words\":\"x\"}").formatted(Http.uuid7()))),
         new Way("varga", "/api/tech-log", false, List.of(demo("tech-log.csv"))),
         new Way("varga", "/api/readings", false, List.of(demo("readings.csv").substring(0, 500))),
+        new Way("varga", "/api/control-history", false, List.of(demo("control-history.csv").substring(0, 500))),
         new Way("varga", "/api/dispatch-lists", false, List.of(demo("dispatch/dovrin-46.yaml").substring(0, 1_500))),
         new Way("orrin", "/api/packs/reading", false, List.of(demo("packs/dovrin-46.yaml").substring(0, 4_000))),
         new Way("orrin", "/api/packs/dovrin-46/2026-12/next", true, List.of("{\"revision\":\"2027-02\"}")),

@@ -221,6 +221,7 @@ public class LiveTest extends AbstractTestNGSpringContextTests {
         .isEqualTo("no-such-behaviour");
     assertThat(check(wren, "\"pressurePct\":900").code()).isEqualTo("no-such-behaviour");
     assertThat(check(wren, "\"goOn\":true").code()).isEqualTo("nothing-broken-off");
+    int before = checks(wren);
     assertThat(check(wren, "\"link\":\"breaks-off\"").status()).isEqualTo(202);
     assertThat(listener.until("samples", f -> f.path("from").asInt() == 0).path("values")).isNotEmpty();
     listener.until("check", c -> c.path("stands").asString().equals("broken-off"));
@@ -234,9 +235,14 @@ public class LiveTest extends AbstractTestNGSpringContextTests {
     listener.until("check", c -> c.path("stands").asString().equals("ended"));
     assertThat(judged(wren).path("judgement").path("verdict").asString()).isEqualTo("passed");
     assertThat(wren.get("/api/departures/today-14/controls").json().has("check")).isFalse();
+    assertThat(checks(wren)).as("both are the next numbers of the tail").isEqualTo(before + 2);
     String trace = judged(wren).path("trace").asString();
     String csv = wren.get("/api/departures/today-14/traces/" + trace).text();
     assertThat(neatlanyard.core.record.Chain.sha256(csv)).as("the trace that was judged").isEqualTo(trace);
+  }
+
+  private static int checks(Http http) {
+    return http.get("/api/tails/TL-DVA/control-trends").json().path("checks").asInt();
   }
 
   private static JsonNode judged(Http http) {

@@ -76,6 +76,24 @@ public class TechLogTest extends AbstractTestNGSpringContextTests {
     return wren.event("measured", "{\"step\":\"%s\",\"value\":%s}".formatted(step, value));
   }
 
+  /** The demo's eight months say which aileron goes where. */
+  @Test
+  public void what_control_checks_measured_is_followed_by_tail() {
+    JsonNode losing = wren.get("/api/tails/TL-DVB/control-trends").json();
+    assertThat(losing.path("checks").asInt()).isGreaterThanOrEqualTo(70);
+    JsonNode first = losing.path("trends").get(0);
+    assertThat(first.path("worsens").asBoolean()).isTrue();
+    assertThat(first.path("words").asString()).contains("Left aileron", "a week", "meets it in");
+    assertThat(first.path("line")).hasSize(2);
+    JsonNode sound = wren.get("/api/tails/TL-DVA/control-trends").json();
+    assertThat(sound.path("trends").valueStream()).isNotEmpty().noneMatch(t -> t.path("worsens").asBoolean());
+    String csv = wren.get("/api/tails/TL-DVA/control-history.csv").text();
+    assertThat(csv.lines().count()).isGreaterThan(1_000);
+    assertThat(wren.text("/api/control-history", csv).code()).isEqualTo("not-your-role");
+    assertThat(varga.text("/api/control-history", "tail,at\nx,y\n").code()).isEqualTo("faulty");
+    assertThat(wren.get("/api/tails/TL-NOBODY/control-trends").status()).isEqualTo(404);
+  }
+
   @Test
   public void what_is_deferred_on_the_tail_is_on_the_card_from_the_start() {
     JsonNode tech = view().path("progress").path("tech");

@@ -20,6 +20,8 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.stream.IntStream;
+import neatlanyard.core.controls.trend.ControlTrend.Checked;
+import neatlanyard.core.controls.trend.Measure;
 import neatlanyard.core.dispatch.DispatchLists;
 import neatlanyard.core.dispatch.EntryId;
 import neatlanyard.core.dispatch.Imports.Import;
@@ -52,6 +54,7 @@ import neatlanyard.store.db.Database;
 import neatlanyard.store.db.NotKept;
 import neatlanyard.store.db.OwnSettings;
 import neatlanyard.store.departure.StoredDepartureLog;
+import neatlanyard.store.dispatch.StoredCheckHistory;
 import neatlanyard.store.dispatch.StoredDispatchLists;
 import neatlanyard.store.dispatch.StoredImports;
 import neatlanyard.store.dispatch.StoredReadingHistory;
@@ -365,6 +368,28 @@ public class StoreTest {
     assertThat(new StoredImports(db).withdraw(3, AT)).isFalse();
     assertThat(new StoredImports(db).latest(5)).extracting(Import::standing)
         .containsExactly(Standing.IN_USE, Standing.WITHDRAWN);
+  }
+
+  /** What checks measured comes back as it was, and a file of it counts until it is withdrawn. */
+  @Test
+  public void control_checks_come_back_by_age_and_a_file_of_them_may_be_withdrawn() {
+    TailId tail = new TailId("TL-DVB");
+    StoredCheckHistory history = new StoredCheckHistory(db);
+    assertThat(history.none()).isTrue();
+    List<Checked> checks = IntStream.range(0, 130).mapToObj(n -> new Checked(tail, AT.plusSeconds(n), List.of(
+        new Measure("Left aileron", Measure.Quantity.TRAVEL_NEGATIVE, 15.25 - n / 100.0, 13.5),
+        new Measure("Rudder", Measure.Quantity.LAG, 0.08, 0.5)))).toList();
+    StoredImports imports = new StoredImports(db);
+    imports.bringInChecks(checks.reversed(), new CrewId("varga"), AT);
+    Checked today = new Checked(tail, AT.plusSeconds(500), checks.getFirst().measures());
+    history.add(today);
+    again();
+    assertThat(new StoredCheckHistory(db).of(tail)).startsWith(checks.toArray(Checked[]::new)).endsWith(today)
+        .hasSize(131);
+    assertThat(new StoredImports(db).withdraw(1, AT)).isTrue();
+    assertThat(new StoredCheckHistory(db).of(tail)).containsExactly(today);
+    assertThat(new StoredCheckHistory(db).of(new TailId("TL-DVA"))).isEmpty();
+    assertThat(new StoredCheckHistory(db).none()).isFalse();
   }
 
   @Test

@@ -3,19 +3,22 @@ package neatlanyard.core.dispatch;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import neatlanyard.core.controls.trend.ControlTrend.Checked;
 import neatlanyard.core.dispatch.ReadingHistory.Reading;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.TailId;
 
 /**
- * Files of log lines and of readings that were brought in. Each counts once all of it is here and until it is
- * withdrawn, which it may be before anybody goes by it; its rows stay, and the corrected file stands beside them.
+ * Files of log lines, of readings and of control checks that were brought in. Each counts once all of it is here
+ * and until it is withdrawn, which it may be before anybody goes by it; its rows stay, and the corrected file stands beside
+ * them.
  */
 public interface Imports {
   /** What such a file has. */
   enum What {
     LOG_LINES("lines of technical logs"),
-    READINGS("earlier readings");
+    READINGS("earlier readings"),
+    CONTROL_CHECKS("what control checks measured");
 
     private final String words;
 
@@ -45,6 +48,9 @@ public interface Imports {
 
   /** Brings in readings, all or none. */
   void bringInReadings(List<Reading> readings, CrewId by, Instant at);
+
+  /** Brings in what control checks measured, all or none. */
+  void bringInChecks(List<Checked> checks, CrewId by, Instant at);
 
   /** The latest, the newest first. */
   List<Import> latest(int most);

@@ -97,7 +97,7 @@ public class HistoryCsvTest {
     String head = "tail,at,of,quantity,value,limit\r\n";
     List<Checked> checks = List.of(new Checked(new TailId("TL-DVA"), NOW, List.of(
         new Measure("Left aileron", Measure.Quantity.TRAVEL_POSITIVE, 19.75, 18.5),
-        new Measure("Rudder", Measure.Quantity.LAG, 0.08, 0.5))));
+        new Measure("=Rudder, \"upper\"", Measure.Quantity.LAG, 0.08, 0.5))));
     assertThat(HistoryCsv.read(HistoryCsv.write(checks, Instant::toString), NOW).orThrow("it")).isEqualTo(checks);
     String bad = head + "TL-DVA,2027-01-13T06:00:00Z,Rudder,lag,NaN,0.5\r\ntl,x,,speed,-1,1e9\r\n";
     assertThat(HistoryCsv.read(bad, NOW)).isInstanceOfSatisfying(Read.Bad.class, b -> assertThat(b.faults().toString())

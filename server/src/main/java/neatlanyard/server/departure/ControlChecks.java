@@ -1,6 +1,7 @@
 package neatlanyard.server.departure;
 
 import java.time.InstantSource;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -9,7 +10,11 @@ import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.locks.LockSupport;
 import neatlanyard.core.controls.Axis;
 import neatlanyard.core.controls.ControlCheck;
+import neatlanyard.core.controls.Judgement;
 import neatlanyard.core.controls.Trace;
+import neatlanyard.core.controls.trend.CheckHistory;
+import neatlanyard.core.controls.trend.ControlTrend.Checked;
+import neatlanyard.core.controls.trend.Measure;
 import neatlanyard.core.fleet.Refusal;
 import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.core.log.Event;
@@ -43,12 +48,15 @@ final class ControlChecks {
   private final AircraftData aircraft;
   private final InstantSource clock;
   private final JsonMapper json;
+  private final CheckHistory history;
   private final double pace;
   private final Map<DepartureDesk, CheckUnderWay> checks = new ConcurrentHashMap<>();
   private final AtomicLong numbers;
 
   ControlChecks(
-      Departures departures, AircraftData aircraft, InstantSource clock, JsonMapper json, Settings settings) {
+      Departures departures, AircraftData aircraft, InstantSource clock, JsonMapper json, CheckHistory history,
+      Settings settings) {
+    this.history = history;
     this.departures = departures;
     this.aircraft = aircraft;
     this.clock = clock;
@@ -168,7 +176,12 @@ final class ControlChecks {
     String csv = TraceCsv.write(trace);
     String sha = Chain.sha256(csv);
     departures.keepTrace(desk.state().opened().flight().id(), sha, csv);
-    desk.take(new Proposal(UUID.randomUUID(), clock.instant(), who.id(), device, new Event.ControlsChecked(
-        aircraft.name(), sha, ControlCheck.judge(check.spec(), check.practice(), trace).toKeep())));
+    Judgement judgement = ControlCheck.judge(check.spec(), check.practice(), trace);
+    desk.take(new Proposal(UUID.randomUUID(), clock.instant(), who.id(), device,
+        new Event.ControlsChecked(aircraft.name(), sha, judgement.toKeep())));
+    List<Measure> measured = Measure.of(judgement);
+    if (!measured.isEmpty()) {
+      history.add(new Checked(desk.state().opened().flight().tail(), clock.instant(), measured));
+    }
   }
 }

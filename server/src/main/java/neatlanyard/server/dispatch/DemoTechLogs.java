@@ -5,22 +5,28 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Stream;
+import neatlanyard.core.controls.trend.CheckHistory;
 import neatlanyard.core.dispatch.DispatchLists;
 import neatlanyard.core.dispatch.ReadingHistory;
 import neatlanyard.core.fleet.CrewId;
 import org.springframework.stereotype.Service;
 
-/** Brings in the demo's dispatch lists, technical logs and readings as a user would; what is there already stays. */
+/**
+ * Brings in the demo's dispatch lists, technical logs, readings and control checks as a user would; what is there
+ * already stays.
+ */
 @Service
 public class DemoTechLogs {
   private final TechDesk desk;
   private final DispatchLists lists;
   private final ReadingHistory readings;
+  private final CheckHistory checks;
 
-  DemoTechLogs(TechDesk desk, DispatchLists lists, ReadingHistory readings) {
+  DemoTechLogs(TechDesk desk, DispatchLists lists, ReadingHistory readings, CheckHistory checks) {
     this.desk = desk;
     this.lists = lists;
     this.readings = readings;
+    this.checks = checks;
   }
 
   public void load(Path folder, CrewId by) throws IOException {
@@ -32,6 +38,9 @@ public class DemoTechLogs {
     desk.bringInLog(Files.readString(folder.resolve("tech-log.csv")), by); // Defects that are there are passed over.
     if (readings.none()) {
       desk.bringInReadings(Files.readString(folder.resolve("readings.csv")), by);
+    }
+    if (checks.none()) {
+      desk.bringInChecks(Files.readString(folder.resolve("control-history.csv")), by);
     }
   }
 

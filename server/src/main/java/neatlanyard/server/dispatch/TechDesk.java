@@ -16,6 +16,7 @@ import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import neatlanyard.core.controls.trend.ControlTrend.Checked;
 import neatlanyard.core.dispatch.Deferral;
 import neatlanyard.core.dispatch.DispatchList;
 import neatlanyard.core.dispatch.DispatchLists;
@@ -35,6 +36,7 @@ import neatlanyard.core.fleet.Registered;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.fleet.TypeId;
 import neatlanyard.core.record.Chain;
+import neatlanyard.formats.controls.HistoryCsv;
 import neatlanyard.formats.dispatch.DispatchListReader;
 import neatlanyard.formats.dispatch.ReadingsCsv;
 import neatlanyard.formats.dispatch.TechLogCsv;
@@ -215,6 +217,18 @@ public class TechDesk {
       imports.bringInReadings(rows, by, clock.instant());
     }
     return rows.size();
+  }
+
+  /** Brings in what control checks measured. @return how many checks. @throws Problem naming every fault */
+  public int bringInChecks(String csv, CrewId by) {
+    List<Checked> checks = switch (HistoryCsv.read(csv, clock.instant())) {
+      case Read.Good<List<Checked>> good -> good.value();
+      case Read.Bad<List<Checked>> bad -> throw Problem.faulty("The control history has faults.", bad.faults());
+    };
+    if (!checks.isEmpty()) {
+      imports.bringInChecks(checks, by, clock.instant());
+    }
+    return checks.size();
   }
 
   /** The files that were brought in of late, the newest first. */

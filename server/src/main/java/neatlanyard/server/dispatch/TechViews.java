@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import neatlanyard.core.controls.trend.Measure;
 import neatlanyard.core.dispatch.Imports;
 
 /** What the interface is told of technical logs. */
@@ -48,6 +49,29 @@ public final class TechViews {
   public record ActForm(
       String kind, Optional<String> defect, Optional<String> entry, Optional<Integer> count,
       Optional<LocalDate> lastDay, Optional<String> words) {}
+
+  /**
+   * Where what the control checks of a tail measured is going, what meets its limit first before all others.
+   *
+   * @param checks how many there are
+   */
+  public record ControlTrendsView(String tail, int checks, List<ControlTrendView> trends) {}
+
+  /**
+   * One number over months.
+   *
+   * @param of the surface or pair
+   * @param atLeast whether the limit is the least, and not the most
+   * @param line the straight line since the last change, at its first check and at the last; empty where it keeps
+   * @param weeks until the line meets the limit
+   * @param prudentWeeks until the next check could find it beyond
+   */
+  public record ControlTrendView(
+      String of, Measure.Quantity quantity, String what, String unit, double limit, boolean atLeast, double aWeek,
+      Optional<Integer> weeks, Optional<Integer> prudentWeeks, boolean worsens, List<Instant> changes,
+      List<TrendPointView> points, List<TrendPointView> line, String words) {}
+
+  public record TrendPointView(Instant at, double value) {}
 
   public record BroughtInView(String what) {}
 

@@ -1,6 +1,7 @@
 package neatlanyard.store.dispatch;
 
 import static neatlanyard.store.generated.Tables.BROUGHT_IN;
+import static neatlanyard.store.generated.Tables.CONTROL_MEASURE;
 import static neatlanyard.store.generated.Tables.ENTRY;
 import static neatlanyard.store.generated.Tables.FLIGHT;
 import static neatlanyard.store.generated.Tables.READING;
@@ -13,6 +14,7 @@ import java.util.Optional;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Stream;
+import neatlanyard.core.controls.trend.ControlTrend.Checked;
 import neatlanyard.core.dispatch.Imports;
 import neatlanyard.core.dispatch.ReadingHistory.Reading;
 import neatlanyard.core.dispatch.TechEntry;
@@ -55,6 +57,12 @@ public final class StoredImports implements Imports {
     take(What.READINGS, readings.stream().map(Reading::tail), readings.stream().map(StoredReadingHistory::row)
         .toList(), READING.BROUGHT_IN,
         by, at);
+  }
+
+  @Override
+  public void bringInChecks(List<Checked> checks, CrewId by, Instant at) {
+    take(What.CONTROL_CHECKS, checks.stream().map(Checked::tail),
+        checks.stream().flatMap(StoredCheckHistory::rows).toList(), CONTROL_MEASURE.BROUGHT_IN, by, at);
   }
 
   private <R extends TableRecord<R>> void take(

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.stream.Stream;
 import neatlanyard.core.controls.trend.Measure.Quantity;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.trend.Line;
@@ -21,12 +22,14 @@ import neatlanyard.core.units.Numbers;
  * @param limit as it was at the last check
  * @param changes when it began to go another way or jumped
  * @param aWeek by how much it changes a week since the last change; 0 where no change can be told from the scatter
+ * @param line the straight line since the last change, at its first check and at the last; empty where no slope can
+ *     be told
  * @param weeks weeks from the last check until it meets its limit by that; empty where it does not within two years
  * @param prudentWeeks weeks until the next check could find it beyond its limit, at 95 % of both sides
  */
 public record ControlTrend(
     TailId tail, String of, Quantity quantity, double limit, List<At> points, List<Instant> changes, double aWeek,
-    OptionalInt weeks, OptionalInt prudentWeeks) {
+    List<At> line, OptionalInt weeks, OptionalInt prudentWeeks) {
   private static final double WEEK_S = Duration.ofDays(7).toSeconds();
   private static final int FARTHEST_WEEKS = 104;
   private static final double PROBABILITY = 0.95;
@@ -37,6 +40,7 @@ public record ControlTrend(
   public ControlTrend {
     points = List.copyOf(points);
     changes = List.copyOf(changes);
+    line = List.copyOf(line);
   }
 
   /** One check's number. */
@@ -76,6 +80,8 @@ public record ControlTrend(
     Optional<Line> last = Line.through(line.subList(starts.getLast(), line.size())).filter(ControlTrend::sure);
     return new ControlTrend(key.tail, key.of, key.quantity, limit, points,
         starts.stream().skip(1).map(i -> points.get(i).at()).toList(), last.map(l -> sign * l.slope()).orElse(0.0),
+        last.map(l -> Stream.of(starts.getLast(), line.size() - 1)
+            .map(i -> new At(points.get(i).at(), sign * l.at(line.get(i).x()))).toList()).orElse(List.of()),
         last.map(l -> weeks(l, l.under(sign * limit).orElse(Double.POSITIVE_INFINITY))).orElse(OptionalInt.empty()),
         last.map(l -> weeks(l, l.couldBeUnder(sign * limit, PROBABILITY, FARTHEST_WEEKS)
             .orElse(Double.POSITIVE_INFINITY))).orElse(OptionalInt.empty()));
@@ -101,13 +107,22 @@ public record ControlTrend(
 
   /** What a maintenance controller would say of it. */
   public String words() {
-    String now = of + ", " + quantity.words() + ": " + Numbers.plain(last(), decimals()) + " " + quantity.unit() + ", "
-        + Numbers.plain(limit, decimals()) + " is the " + (quantity.atLeast() ? "least" : "most");
+    String now = of + ", " + quantity.words() + ": " + amount(last(), decimals()) + ", " + amount(limit, decimals())
+        + " is the " + (quantity.atLeast() ? "least" : "most");
     String going = aWeek == 0 ? "; it keeps" : "; " + (aWeek < 0 ? "loses " : "gains ")
-        + Numbers.plain(Math.abs(aWeek), decimals() + 1) + " " + quantity.unit() + " a week";
-    String until = worsens() ? ", and meets it in " + weeks.getAsInt() + " weeks, by the scatter perhaps in "
-        + prudentWeeks.orElse(weeks.getAsInt()) : "";
-    return now + going + until + ".";
+        + amount(Math.abs(aWeek), decimals() + 1) + " a week";
+    return now + going + (worsens() ? until() : "") + ".";
+  }
+
+  private String until() {
+    int expected = weeks.orElseThrow();
+    int prudent = prudentWeeks.orElse(expected);
+    return ", and meets it in " + expected + " weeks"
+        + (prudent < expected ? ", by the scatter perhaps in " + prudent : "");
+  }
+
+  private String amount(double v, int decimals) {
+    return Numbers.plain(v, decimals) + (quantity.unit().equals("s") ? " s" : quantity.unit());
   }
 
   private int decimals() {
