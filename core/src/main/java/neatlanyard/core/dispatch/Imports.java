@@ -9,9 +9,9 @@ import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.TailId;
 
 /**
- * Files of log lines, of readings and of control checks that were brought in. Each counts once all of it is here
- * and until it is withdrawn, which it may be before anybody goes by it; its rows stay, and the corrected file stands beside
- * them.
+ * Files of log lines, of readings and of control checks that were brought in. Each counts once all of it is here and
+ * until it is withdrawn, which it may be before anybody goes by it; its rows stay, and the corrected file stands
+ * beside them.
  */
 public interface Imports {
   /** What such a file has. */
