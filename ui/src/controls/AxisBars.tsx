@@ -3,7 +3,7 @@ import type { AxisView } from '../api.gen'
 import classes from './AxisBars.module.css'
 import { useDrawn, type Moments } from './moments'
 import type { AxisStands, Picture, Travel } from './picture'
-import type { Moment } from './playback'
+import { shareOf, type Moment } from './playback'
 
 interface AxisBarsProps {
   axes: AxisView[]
@@ -37,10 +37,7 @@ export const AxisBars = memo(({ axes, picture, moments }: AxisBarsProps) => {
           set(`${a.axis}/${seat}`, (Number.isNaN(control) ? moment.control(a.axis) : control) / 100)
           const surface = a.surfaces[0]
           if (!surface) continue
-          const deg = moment.value(surface.channel)
-          const positive = deg * (surface.positiveDeg - surface.negativeDeg) > 0
-          const share = deg / (positive ? surface.positiveDeg : surface.negativeDeg) || 0
-          set(`${a.axis}/${seat}/surface`, positive ? share : -share)
+          set(`${a.axis}/${seat}/surface`, shareOf(surface, moment.value(surface.channel)))
         }
       }
     },

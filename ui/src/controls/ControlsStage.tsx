@@ -163,7 +163,7 @@ export const ControlsStage = ({ live, onGo }: { live: Live; onGo: (stage: string
       {recorded.data && (
         <p className={classes.source}>A recorded trace is judged and shown; it does not count for this departure.</p>
       )}
-      {shown && !recorded.data && check && (
+      {shown && !recorded.data && check && done?.trace !== '' && (
         <Fold line="Each surface against its control" className={classes.fine!}>
           <div className={classes.plots}>
             {view.header.controlCheck.axes.map((axis) => (

@@ -2,7 +2,7 @@ import { memo, useCallback, useRef } from 'react'
 import type { AxisView } from '../api.gen'
 import type { Check } from '../live/samples'
 import { useDrawn, type Moments } from './moments'
-import { controlOf, type Moment } from './playback'
+import { controlOf, shareOf, type Moment } from './playback'
 import classes from './Strip.module.css'
 
 /** How much of the past is shown, seconds. */
@@ -66,10 +66,7 @@ export const Strip = memo(({ axes, moments }: { axes: AxisView[]; moments: Momen
         width: 2,
         value: (c, row) => {
           const deg = row[c.get(surface?.channel ?? '') ?? -1]
-          if (deg === null || deg === undefined || !surface) return NaN
-          const positive = deg * (surface.positiveDeg - surface.negativeDeg) > 0
-          const share = deg / (positive ? surface.positiveDeg : surface.negativeDeg) || 0
-          return positive ? share : -share
+          return deg === null || deg === undefined || !surface ? NaN : shareOf(surface, deg)
         },
       }
       let first = check.rows.length - 1
@@ -79,16 +76,16 @@ export const Strip = memo(({ axes, moments }: { axes: AxisView[]; moments: Momen
         pen.setLineDash(line.dash)
         pen.lineWidth = line.width
         pen.beginPath()
-        let pen1 = false
+        let down = false
         for (let i = first; i < check.rows.length; i++) {
           const row = check.rows[i]!
           const t = row[0] ?? 0
           if (t > moment.seconds) break
           const share = line.value(columns, row)
-          if (Number.isNaN(share)) pen1 = false
-          else if (pen1) pen.lineTo(x(t), y(share))
+          if (Number.isNaN(share)) down = false
+          else if (down) pen.lineTo(x(t), y(share))
           else pen.moveTo(x(t), y(share))
-          pen1 = !Number.isNaN(share)
+          down = !Number.isNaN(share)
         }
         pen.stroke()
       }

@@ -1,3 +1,4 @@
+import type { SurfaceView } from '../api.gen'
 import type { Check } from '../live/samples'
 import type { Axis } from './picture'
 
@@ -61,6 +62,12 @@ export class Playback {
     }
     return { seconds: this.at, value, control: (axis) => controlOf(this.columns, axis, value) }
   }
+}
+
+/** How far a surface is out, as a share of its full travel with the sign of the control that asks for it. */
+export const shareOf = ({ positiveDeg, negativeDeg }: SurfaceView, deg: number): number => {
+  const positive = deg * (positiveDeg - negativeDeg) > 0
+  return (positive ? deg / positiveDeg : -deg / negativeDeg) || 0
 }
 
 export const controlOf = (

@@ -1,5 +1,5 @@
 import { useEffect, useState, useSyncExternalStore } from 'react'
-import { checkOf, onCheck, type Check } from '../live/samples'
+import { catchUp, checkOf, onCheck, type Check } from '../live/samples'
 import type { FromWorker, Picture, ToWorker } from './picture'
 
 /** Samples are taken to the worker and the silence is looked at so often, ms: as often as the stream tells. */
@@ -31,6 +31,9 @@ export const useCheck = (departure: string): Followed => {
   const [silentS, setSilentS] = useState(0)
   const part = check ? `${check.number}/${check.part}` : ''
 
+  // One that broke off, or began before this screen was opened.
+  useEffect(() => void catchUp(departure), [departure])
+
   useEffect(() => {
     if (!part) return
     const worker = new Worker(new URL('./controls.worker.ts', import.meta.url), { type: 'module' })
@@ -50,10 +53,12 @@ export const useCheck = (departure: string): Followed => {
       if (now.rows.length > rows) send({ what: 'rows', rows: flat(now.rows.slice(rows), now.channels.length + 1) })
       rows = now.rows.length
       const silent = performance.now() - now.heardAt
+      // Nothing comes any more.
+      if (now.stands === 'ended') clearInterval(timer)
       setSilentS(now.stands === 'under-way' && silent > SILENT_MS ? Math.max(1, Math.floor(silent / 1000)) : 0)
     }
-    bring()
     const timer = setInterval(bring, EVERY_MS)
+    bring()
     return () => {
       clearInterval(timer)
       worker.terminate()

@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react'
 import type { DepartureView, Me, Progress, SeatView } from '../api.gen'
 import { ask, type Problem } from '../app/api'
-import { catchUp, heardCall, heardOfCheck, heardSamples } from './samples'
+import { catchUp, checkOf, heardCall, heardOfCheck, heardSamples } from './samples'
 import { deviceName, outboxOf, type Outbox, type OutboxState } from './outbox'
 import type { RaisedHere } from './looseEnds'
 import { useFiguresHere, withFiguresHere } from './figuresHere'
@@ -65,7 +65,8 @@ export const useDeparture = (id: string, me: Me): { live?: Live; problem?: Probl
       source = new EventSource(`/api/departures/${id}/stream`)
       source.onopen = () => {
         setConnected(true)
-        void catchUp(id)
+        // Of a check that is known here something may have been missed.
+        if (checkOf(id)) void catchUp(id)
         void outbox.send()
         void sendPhotos()
       }

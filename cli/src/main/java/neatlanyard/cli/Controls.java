@@ -15,6 +15,7 @@ import java.util.stream.Stream;
 import me.tongfei.progressbar.ProgressBar;
 import me.tongfei.progressbar.ProgressBarBuilder;
 import me.tongfei.progressbar.ProgressBarStyle;
+import neatlanyard.core.controls.ControlSpec;
 import neatlanyard.core.controls.trend.ControlTrend.Checked;
 import neatlanyard.core.controls.trend.Measure;
 import neatlanyard.core.fleet.TailId;
@@ -111,7 +112,7 @@ final class Controls implements Callable<Integer> {
     }
     judged.forEach(j -> out.print(j.text()));
     if (measured.isPresent()) {
-      write(measured.get(), judged, out);
+      write(judge.pack().flightControls(), measured.get(), judged, out);
     }
     long passed = judged.stream().filter(j -> j.exit() == Lanyard.GOOD).count();
     long not = judged.stream().filter(j -> j.exit() == Lanyard.NOT_GOOD).count();
@@ -122,7 +123,8 @@ final class Controls implements Callable<Integer> {
     return passed + not < judged.size() ? Lanyard.UNREADABLE : not > 0 ? Lanyard.NOT_GOOD : Lanyard.GOOD;
   }
 
-  private static void write(Path to, List<TraceJudge.Judged> judged, PrintWriter out) throws IOException {
+  private static void write(
+      ControlSpec spec, Path to, List<TraceJudge.Judged> judged, PrintWriter out) throws IOException {
     List<Checked> checks = new ArrayList<>();
     for (TraceJudge.Judged j : judged) {
       Matcher name = NAMED.matcher(j.file().getFileName().toString());
@@ -132,7 +134,7 @@ final class Controls implements Callable<Integer> {
       } else {
         checks.add(new Checked(new TailId(name.group(1)),
             Instant.parse(name.group(2) + "T" + name.group(3).replace('-', ':') + "Z"),
-            Measure.of(j.judgement().get())));
+            Measure.of(spec, j.judgement().get())));
       }
     }
     Files.writeString(to, HistoryCsv.write(checks, Instant::toString));

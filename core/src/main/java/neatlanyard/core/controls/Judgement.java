@@ -129,7 +129,9 @@ public record Judgement(List<Finding> findings, List<String> missing, List<Sugge
     List<Finding> failed = failed();
     List<String> told = failed.isEmpty() ? missing : failed.stream().map(Finding::words).toList();
     if (told.isEmpty()) {
-      return "Full, free, correct sense and back to neutral in pitch, roll and yaw; roll spoilers out and in.";
+      boolean spoilers = findings.stream().anyMatch(f -> f.criterion() == Criterion.SPOILER_OUT);
+      return "Full, free, correct sense and back to neutral in pitch, roll and yaw"
+          + (spoilers ? "; roll spoilers out and in." : ".");
     }
     String more = told.size() > 1 ? " And " + (told.size() - 1) + " more." : "";
     return (failed.isEmpty() ? "Still to show: " : "") + told.getFirst() + more;

@@ -97,7 +97,7 @@ final class Fold {
 
   private static Event.ControlsChecked seen(DepartureState d, Event.ControlsSeen e) {
     return new Event.ControlsChecked(ByEye.SOURCE, "",
-        ByEye.judge(d.pack().policy().controlCheck(), e.sightings(), e.disconnected()));
+        ByEye.judge(d.pack().policy().controlCheck(d.card().map(Card::day)), e.sightings(), e.disconnected()));
   }
 
   private static Mark mark(Entry entry, Mark.Outcome outcome, String words) {

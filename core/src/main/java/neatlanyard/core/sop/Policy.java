@@ -82,6 +82,11 @@ public final class Policy {
     return lowVisibility(day) ? controlCheck().standingStill() : controlCheck();
   }
 
+  /** The same where the day may not be set yet. */
+  public Practice controlCheck(Optional<Day> day) {
+    return day.map(this::controlCheck).orElseGet(this::controlCheck);
+  }
+
   private static boolean lowVisibility(Day day) {
     OptionalInt seen = day.report().visibilityM();
     return seen.isPresent() && seen.getAsInt() < LOW_VISIBILITY_M;

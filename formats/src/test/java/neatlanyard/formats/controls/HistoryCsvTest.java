@@ -60,7 +60,8 @@ public class HistoryCsvTest {
         Judgement judgement = ControlCheck.judge(pack.flightControls(), pack.policy().controlCheck(),
             SimulatedCheck.drawn(pack.flightControls(), Hand.steady(), faults, Ground.STANDING,
             new Recorder(20, 0.1, 0.05, 0.01, 0, 0, 0), chance));
-        checks.add(new Checked(new TailId(tail), NOW.minus(EVERY.multipliedBy(CHECKS - i)), Measure.of(judgement)));
+        checks.add(new Checked(new TailId(tail), NOW.minus(EVERY.multipliedBy(CHECKS - i)),
+            Measure.of(pack.flightControls(), judgement)));
       }
     }
     return checks;

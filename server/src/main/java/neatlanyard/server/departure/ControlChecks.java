@@ -15,11 +15,13 @@ import neatlanyard.core.controls.Trace;
 import neatlanyard.core.controls.trend.CheckHistory;
 import neatlanyard.core.controls.trend.ControlTrend.Checked;
 import neatlanyard.core.controls.trend.Measure;
+import neatlanyard.core.fleet.FlightId;
 import neatlanyard.core.fleet.Refusal;
 import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.core.log.Event;
 import neatlanyard.core.log.Proposal;
 import neatlanyard.core.record.Chain;
+import neatlanyard.core.sop.Card;
 import neatlanyard.formats.controls.TraceCsv;
 import neatlanyard.server.controls.AircraftData.Coming;
 import neatlanyard.server.controls.AircraftData.Link;
@@ -50,7 +52,8 @@ final class ControlChecks {
   private final JsonMapper json;
   private final CheckHistory history;
   private final double pace;
-  private final Map<DepartureDesk, CheckUnderWay> checks = new ConcurrentHashMap<>();
+  /** By flight: a departure that nobody looks at is let go, and its desk is another when somebody comes back. */
+  private final Map<FlightId, CheckUnderWay> checks = new ConcurrentHashMap<>();
   private final AtomicLong numbers;
 
   ControlChecks(
@@ -67,14 +70,15 @@ final class ControlChecks {
   }
 
   Optional<CheckUnderWay> of(DepartureDesk desk) {
-    return Optional.ofNullable(checks.get(desk)).filter(c -> c.stands() != CheckStands.ENDED);
+    return Optional.ofNullable(checks.get(flight(desk))).filter(c -> c.stands() != CheckStands.ENDED);
   }
 
   /** Begins a check. @throws Problem where one is under way */
   void begin(DepartureDesk desk, SignedIn who, String device, Coming coming) {
     CheckUnderWay check = new CheckUnderWay(numbers.incrementAndGet(), desk.state().pack().flightControls(),
-        ControlsController.practice(desk.state()), CheckUnderWay.channels(coming.trace()));
-    CheckUnderWay taken = checks.compute(desk, (d, before) ->
+        desk.state().pack().policy().controlCheck(desk.state().card().map(Card::day)),
+        CheckUnderWay.channels(coming.trace()));
+    CheckUnderWay taken = checks.compute(flight(desk), (f, before) ->
         before != null && before.stands() == CheckStands.UNDER_WAY ? before : check);
     if (taken != check) {
       throw underWay();
@@ -115,35 +119,30 @@ final class ControlChecks {
   }
 
   private void run(DepartureDesk desk, SignedIn who, String device, CheckUnderWay check, Coming coming) {
-    boolean whole = false;
     try {
-      whole = come(desk, check, coming.trace(), coming.link());
+      boolean whole = come(desk, check, coming.trace(), coming.link());
+      if (!whole) {
+        check.brokeOff();
+      }
+      // What came before a link broke off is judged and written down too: it may never go on.
+      Judgement judgement = keep(desk, who, device, check);
       if (whole) {
-        keep(desk, who, device, check);
+        follow(desk, judgement);
+        check.ended();
       }
     } catch (RuntimeException e) {
-      whole = false;
-      LOG.warn("The control check of {} ended without a judgement: {}", desk.state().opened().flight().id(),
-          e.getMessage());
-    }
-    if (whole) {
+      // Its departure was tied off, or nothing can be written: it is no link's fault, and waiting would not help.
       check.ended();
-      checks.remove(desk, check);
-    } else {
-      brokeOff(desk, who, device, check);
+      LOG.warn("The control check of {} ended without a judgement: {}", flight(desk), e.getMessage());
+    }
+    if (check.stands() == CheckStands.ENDED) {
+      checks.remove(flight(desk), check);
     }
     tell(desk, "check", new CheckTold(check.number(), check.stands()));
   }
 
-  /** What came before the link broke off is judged and written down too: it may never go on. */
-  private void brokeOff(DepartureDesk desk, SignedIn who, String device, CheckUnderWay check) {
-    check.brokeOff();
-    try {
-      keep(desk, who, device, check);
-    } catch (RuntimeException e) {
-      LOG.warn("What came of the control check of {} could not be written down: {}",
-          desk.state().opened().flight().id(), e.getMessage());
-    }
+  private static FlightId flight(DepartureDesk desk) {
+    return desk.state().opened().flight().id();
   }
 
   /** Whether all of it came. */
@@ -171,15 +170,20 @@ final class ControlChecks {
     return true;
   }
 
-  private void keep(DepartureDesk desk, SignedIn who, String device, CheckUnderWay check) {
+  private Judgement keep(DepartureDesk desk, SignedIn who, String device, CheckUnderWay check) {
     Trace trace = check.trace().orElseThrow(() -> new IllegalStateException("nothing came"));
     String csv = TraceCsv.write(trace);
     String sha = Chain.sha256(csv);
-    departures.keepTrace(desk.state().opened().flight().id(), sha, csv);
+    departures.keepTrace(flight(desk), sha, csv);
     Judgement judgement = ControlCheck.judge(check.spec(), check.practice(), trace);
     desk.take(new Proposal(UUID.randomUUID(), clock.instant(), who.id(), device,
         new Event.ControlsChecked(aircraft.name(), sha, judgement.toKeep())));
-    List<Measure> measured = Measure.of(judgement);
+    return judgement;
+  }
+
+  /** Only a whole check is the next number of its tail: the parts of one that went on are in it. */
+  private void follow(DepartureDesk desk, Judgement judgement) {
+    List<Measure> measured = Measure.of(desk.state().pack().flightControls(), judgement);
     if (!measured.isEmpty()) {
       history.add(new Checked(desk.state().opened().flight().tail(), clock.instant(), measured));
     }

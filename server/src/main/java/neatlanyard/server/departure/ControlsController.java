@@ -8,7 +8,6 @@ import java.util.stream.Stream;
 import neatlanyard.core.controls.Axis;
 import neatlanyard.core.controls.ControlCheck;
 import neatlanyard.core.controls.ControlSpec;
-import neatlanyard.core.controls.Practice;
 import neatlanyard.core.controls.Trace;
 import neatlanyard.core.departure.Departure;
 import neatlanyard.core.fleet.Refusal;
@@ -18,7 +17,6 @@ import neatlanyard.core.log.Event;
 import neatlanyard.core.log.Proposal;
 import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.State;
-import neatlanyard.core.state.DepartureState;
 import neatlanyard.formats.controls.TraceFile;
 import neatlanyard.formats.controls.TraceNames;
 import neatlanyard.formats.text.Doc;
@@ -164,10 +162,6 @@ class ControlsController {
     return checks.call(desk, form.check(), form.seconds(), axis.get(), form.sign(), Names.family(desk.state(),
         who.id())).orElseThrow(() -> Problem.refused(new Refusal(RefusalCode.NOTHING_TO_CALL,
             "No control check is under way at that moment.", "Call while it is made.")));
-  }
-
-  static Practice practice(DepartureState d) {
-    return d.card().map(c -> d.pack().policy().controlCheck(c.day())).orElse(d.pack().policy().controlCheck());
   }
 
   /** Judges a recorded trace by this type's limits. It is shown, not logged: it is not this aircraft now. */

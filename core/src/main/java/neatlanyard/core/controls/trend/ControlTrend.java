@@ -34,6 +34,9 @@ public record ControlTrend(
   private static final int FARTHEST_WEEKS = 104;
   private static final double PROBABILITY = 0.95;
 
+  /** Some years of checks twice a week: what is older says nothing of now, and cutting a row costs its square. */
+  private static final int MOST_POINTS = 500;
+
   /** A slope is told where it is so many of its standard errors from none: less is chance in a fleet of many rows. */
   private static final double SURE = 4;
 
@@ -65,7 +68,8 @@ public record ControlTrend(
       limits.put(key, m.limit());
     }));
     List<ControlTrend> trends = new ArrayList<>();
-    rows.forEach((key, points) -> trends.add(of(key, points, limits.getOrDefault(key, 0.0))));
+    rows.forEach((key, all) -> trends.add(of(key, all.subList(Math.max(0, all.size() - MOST_POINTS), all.size()),
+        limits.getOrDefault(key, 0.0))));
     trends.sort(Comparator.comparingInt(t -> t.prudentWeeks().orElse(Integer.MAX_VALUE)));
     return trends;
   }

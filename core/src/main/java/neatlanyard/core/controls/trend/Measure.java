@@ -5,6 +5,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.DoubleStream;
+import neatlanyard.core.controls.ControlSpec;
 import neatlanyard.core.controls.Judgement.Criterion;
 import neatlanyard.core.controls.Judgement.Finding;
 import neatlanyard.core.controls.Judgement.Outcome;
@@ -64,13 +66,19 @@ public record Measure(String of, Quantity quantity, double value, double limit) 
     }
   }
 
+  /** A finding's numbers are told to thousandths. */
+  private static final double ROUNDED_DEG = 0.002;
+
   private record Key(String of, Quantity quantity) {}
 
-  /** What a judgement measured of all that is followed; nothing of what it left unjudged. */
-  public static List<Measure> of(Judgement judgement) {
+  /**
+   * What a judgement measured of all that is followed. Nothing of what it left unjudged, and no travel of a control
+   * that stopped short: how far a surface goes is told at the stop alone.
+   */
+  public static List<Measure> of(ControlSpec spec, Judgement judgement) {
     Map<Key, List<Finding>> found = new LinkedHashMap<>();
     for (Finding f : judgement.findings()) {
-      if (f.outcome() != Outcome.UNJUDGED) {
+      if (f.outcome() != Outcome.UNJUDGED && (f.criterion() != Criterion.FULL_TRAVEL || atTheStop(spec, f))) {
         Quantity.of(f).ifPresent(q ->
             found.computeIfAbsent(new Key(f.subject(), q), k -> new ArrayList<>()).add(f));
       }
@@ -79,5 +87,12 @@ public record Measure(String of, Quantity quantity, double value, double limit) 
     found.forEach((key, all) -> measures.add(new Measure(key.of, key.quantity,
         all.stream().mapToDouble(f -> Math.abs(f.measured())).average().orElse(0), Math.abs(all.getFirst().limit()))));
     return measures;
+  }
+
+  private static boolean atTheStop(ControlSpec spec, Finding f) {
+    return spec.surfaces().stream().filter(s -> s.name().equals(f.subject()))
+        .flatMapToDouble(s -> DoubleStream.of(s.positiveDeg(), s.negativeDeg())
+            .map(full -> Math.signum(full) * (Math.abs(full) - s.toleranceDeg())))
+        .anyMatch(least -> Math.abs(f.limit() - least) < ROUNDED_DEG);
   }
 }

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.SplittableRandom;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.IntStream;
+import neatlanyard.core.controls.Axis;
 import neatlanyard.core.controls.ControlCheck;
 import neatlanyard.core.controls.Practice;
 import neatlanyard.core.controls.simulated.Fault;
@@ -91,7 +92,7 @@ public class ControlTrendTest {
       SplittableRandom chance = new SplittableRandom(4_600 + i);
       List<Fault> faults = aWeek == 0 ? List.of()
           : List.of(new Fault(Fault.Kind.SHORT, "aileron-left", 0.01 + aWeek * i / 2));
-      checks.add(new Checked(TAIL, FIRST.plus(Duration.ofHours(84L * i)), Measure.of(ControlCheck.judge(TWIN,
+      checks.add(new Checked(TAIL, FIRST.plus(Duration.ofHours(84L * i)), Measure.of(TWIN, ControlCheck.judge(TWIN,
           Practice.ANY, SimulatedCheck.drawn(TWIN, Hand.steady(), faults, Ground.STANDING,
           new Recorder(20, 0.1, 0.1, 0.05, 0, 0, 0), chance)))));
     }
@@ -111,6 +112,17 @@ public class ControlTrendTest {
     assertThat(worst.words()).contains("loses 0.02").contains("weeks");
     assertThat(trends.stream().filter(ControlTrend::worsens)).allMatch(t -> t.of().toLowerCase(java.util.Locale.ROOT)
         .contains("aileron"));
+  }
+
+  /** A control that stopped short says nothing of how far its surface goes. */
+  @Test
+  public void half_a_stick_is_no_travel() {
+    List<Measure> half = Measure.of(TWIN, ControlCheck.judge(TWIN, Practice.ANY, SimulatedCheck.drawn(TWIN,
+        Hand.steady().stoppingAt(Axis.YAW, 72), List.of(), Ground.STANDING, Recorder.GOOD, new SplittableRandom(1))));
+    assertThat(half).filteredOn(m -> m.of().equals("Rudder")).extracting(Measure::quantity)
+        .doesNotContain(Quantity.TRAVEL_POSITIVE, Quantity.TRAVEL_NEGATIVE);
+    assertThat(half).filteredOn(m -> m.of().equals("Elevator")).extracting(Measure::quantity)
+        .contains(Quantity.TRAVEL_POSITIVE, Quantity.TRAVEL_NEGATIVE);
   }
 
   @Test
