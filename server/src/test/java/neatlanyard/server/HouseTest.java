@@ -36,7 +36,8 @@ public class HouseTest {
     noClasses().that().resideInAPackage("neatlanyard.core..").and().resideOutsideOfPackage("neatlanyard.core.proof..")
         .should().dependOnClassesThat().resideInAPackage("org.logicng..")
         .check(HOUSE);
-    noClasses().that().resideInAPackage("neatlanyard.core..").and().resideOutsideOfPackage("neatlanyard.core.trend..")
+    noClasses().that().resideInAPackage("neatlanyard.core..")
+        .and().resideOutsideOfPackages("neatlanyard.core.trend..", "neatlanyard.core.drill..")
         .should().dependOnClassesThat().resideInAPackage("org.hipparchus..")
         .check(HOUSE);
     noClasses().that().resideInAPackage("neatlanyard.core..")

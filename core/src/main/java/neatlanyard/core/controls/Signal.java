@@ -4,11 +4,14 @@ package neatlanyard.core.controls;
 final class Signal {
   private Signal() {}
 
-  /** Mean of {@code from} to before {@code to}; not a number where nothing is there or more than half is missing. */
+  /**
+   * Mean of {@code from} to before {@code to}; not a number where nothing is there or more than half is missing, as
+   * what lies after the end of the recording is.
+   */
   static double mean(double[] values, int from, int to) {
     double sum = 0;
     int n = 0;
-    for (int i = from; i < to; i++) {
+    for (int i = from; i < Math.min(to, values.length); i++) {
       double v = values[i];
       if (!Double.isNaN(v)) {
         sum += v;

@@ -341,4 +341,16 @@ public class ControlCheckTest {
     assertThat(kept.findings().stream().map(Finding::criterion).collect(Collectors.toSet()))
         .isEqualTo(whole.findings().stream().map(Finding::criterion).collect(Collectors.toSet()));
   }
+
+  /** A recorder may be switched off at any moment, also in the middle of a movement that was not made before. */
+  @Test
+  public void a_recording_may_end_anywhere() {
+    List<Moment> whole = moments(1, 1, 1);
+    Call early = new Call(0.1, Axis.PITCH, 0);
+    for (int n = 2; n < whole.size(); n++) {
+      Judgement judgement = ControlCheck.judge(TWIN, ANY, trace(whole.subList(0, n), Map.of(), List.of(early)));
+      assertThat(judgement.verdict() == Verdict.PASSED).as("after %d samples", n)
+          .isEqualTo(judgement.missing().isEmpty() && judgement.failed().isEmpty());
+    }
+  }
 }

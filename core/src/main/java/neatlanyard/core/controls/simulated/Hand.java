@@ -1,6 +1,7 @@
 package neatlanyard.core.controls.simulated;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
@@ -78,7 +79,39 @@ public record Hand(
   }
 
   /** One stretch of time: a control from one input to another, per cent. */
-  record Leg(Inceptor inceptor, Axis axis, double from, double to, double seconds) {}
+  record Leg(Inceptor inceptor, Axis axis, double from, double to, double seconds) {
+    /** Slow at both ends as a hand is. @param since its begin, seconds */
+    double at(double since) {
+      double share = (1 - Math.cos(Math.PI * Math.min(1, since / seconds))) / 2;
+      return from + (to - from) * share;
+    }
+
+    /** What another control of the same hand or foot does meanwhile. */
+    double along(double since, double alongPct) {
+      return Math.abs(at(since)) / FULL_PCT * alongPct;
+    }
+  }
+
+  /** How long a whole check takes. */
+  public double seconds() {
+    return legs().stream().mapToDouble(Leg::seconds).sum();
+  }
+
+  /** Where the controls are at a time, by axis, per cent; of separate sticks their sum. */
+  public double[] controls(double seconds) {
+    List<Leg> legs = legs();
+    double begun = 0;
+    int leg = 0;
+    while (leg < legs.size() - 1 && seconds - begun >= legs.get(leg).seconds()) {
+      begun += legs.get(leg).seconds();
+      leg++;
+    }
+    Leg now = legs.get(leg);
+    double[] controls = new double[Axis.values().length];
+    Arrays.fill(controls, now.along(seconds - begun, alongPct));
+    controls[now.axis().ordinal()] = now.at(seconds - begun);
+    return controls;
+  }
 
   List<Leg> legs() {
     List<Leg> legs = new ArrayList<>();

@@ -6,12 +6,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.random.RandomGenerator;
+import java.util.stream.Stream;
 import neatlanyard.core.controls.Axis;
 import neatlanyard.core.controls.Channel.Aside;
 import neatlanyard.core.controls.Channel.Inceptor;
 import neatlanyard.core.controls.Channel;
 import neatlanyard.core.controls.ControlSpec.Following;
-import neatlanyard.core.controls.ControlSpec.Spoiler;
 import neatlanyard.core.controls.ControlSpec.Surface;
 import neatlanyard.core.controls.ControlSpec;
 import neatlanyard.core.controls.Trace;
@@ -19,14 +19,11 @@ import neatlanyard.core.controls.simulated.Fault.Kind;
 
 /** A whole check: moved by a hand, followed by surfaces, recorded. */
 public final class SimulatedCheck {
-  /** Steps a second in which the surfaces move; the recorder sees them between these. */
-  private static final int STEPS_HZ = 200;
-
-  /** About the middle of a control, per cent. */
-  private static final double NEAR_PCT = 10;
+  /** Of the surfaces; the recorder sees them between these. */
+  private static final int STEPS_HZ = MovingAircraft.STEPS_HZ;
 
   private final ControlSpec spec;
-  private final List<Fault> faults;
+  private final Faults faults;
   private final RandomGenerator chance;
   private final Map<String, Linkage> linkages;
   private final Optional<Ground> ground;
@@ -36,7 +33,7 @@ public final class SimulatedCheck {
       RandomGenerator chance) {
     this.spec = spec;
     this.linkages = linkages;
-    this.faults = List.copyOf(faults);
+    this.faults = new Faults(faults);
     this.ground = ground;
     this.chance = chance;
   }
@@ -71,17 +68,35 @@ public final class SimulatedCheck {
         controls[channel.axis().ordinal()][i] += values[i];
       }
     });
-    Map<Channel, double[]> moved = new LinkedHashMap<>();
-    for (Surface s : spec.surfaces()) {
-      moved.put(Channel.position(s.id()), surface(s, controls));
-    }
-    for (Spoiler s : spec.spoilers()) {
-      moved.put(Channel.position(s.id()), spoiler(s, controls[Axis.ROLL.ordinal()]));
-    }
-    return record(sticks, moved, asides(controls[Axis.YAW.ordinal()]), total, recorder);
+    return record(sticks, moved(controls), asides(controls[Axis.YAW.ordinal()]), total, recorder);
   }
 
-  /** Slow at both ends as a hand is. */
+  private Map<Channel, double[]> moved(double[][] controls) {
+    List<String> ids = spec.channels();
+    int steps = controls[0].length;
+    double[][] moved = new double[ids.size()][steps];
+    MovingAircraft aircraft = new MovingAircraft(
+        spec, linkages, faults.all(), ground.map(Ground::pressure).orElse(1.0));
+    int[] last = Stream.of(controls).mapToInt(SimulatedCheck::lastAway).toArray();
+    for (int i = 0; i < steps; i++) {
+      double[] now = new double[controls.length];
+      boolean[] lastTime = new boolean[controls.length];
+      for (int axis = 0; axis < controls.length; axis++) {
+        now[axis] = controls[axis][i];
+        lastTime[axis] = i >= last[axis];
+      }
+      double[] at = aircraft.step(now, lastTime);
+      for (int c = 0; c < at.length; c++) {
+        moved[c][i] = at[c];
+      }
+    }
+    Map<Channel, double[]> columns = new LinkedHashMap<>();
+    for (int c = 0; c < moved.length; c++) {
+      columns.put(Channel.position(ids.get(c)), moved[c]);
+    }
+    return columns;
+  }
+
   private static Map<Channel.Input, double[]> sticks(List<Hand.Leg> legs, int steps, Hand hand) {
     Map<Channel.Input, double[]> sticks = new LinkedHashMap<>();
     for (Axis axis : Axis.values()) {
@@ -101,13 +116,10 @@ public final class SimulatedCheck {
         leg++;
       }
       Hand.Leg now = legs.get(leg);
-      double share = (1 - Math.cos(Math.PI * Math.min(1, (t - begun) / now.seconds()))) / 2;
-      double at = now.from() + (now.to() - now.from()) * share;
       for (Map.Entry<Channel.Input, double[]> stick : sticks.entrySet()) {
         boolean moved = stick.getKey().axis() == now.axis() && stick.getKey().inceptor() == now.inceptor();
         boolean along = stick.getKey().axis() != now.axis() && stick.getKey().inceptor() == now.inceptor();
-        // Another control comes along a little, as the same hand or foot is at work.
-        stick.getValue()[i] = moved ? at : along ? Math.abs(at) / 100 * hand.alongPct() : 0;
+        stick.getValue()[i] = moved ? now.at(t - begun) : along ? now.along(t - begun, hand.alongPct()) : 0;
       }
     }
     return sticks;
@@ -150,67 +162,6 @@ public final class SimulatedCheck {
     return values;
   }
 
-  private Optional<Fault> fault(String surface, Kind kind) {
-    return faults.stream().filter(f -> f.surface().equals(surface) && f.kind() == kind).findFirst();
-  }
-
-  private double size(String surface, Kind kind, double otherwise) {
-    return fault(surface, kind).map(Fault::size).orElse(otherwise);
-  }
-
-  private Linkage linkage(Surface s) {
-    Linkage l = linkages.getOrDefault(s.id(), Linkage.RIGHT);
-    double full = Math.max(Math.abs(s.positiveDeg()), Math.abs(s.negativeDeg()));
-    boolean crossed = fault(s.id(), Kind.CROSSED).isPresent();
-    double gain = crossed || fault(s.id(), Kind.JAMMED).isPresent() ? 0
-        : fault(s.id(), Kind.REVERSED).map(f -> -f.size())
-            .orElse(fault(s.id(), Kind.GEARED).map(f -> 1 - f.size() / full).orElse(l.gain()));
-    return new Linkage(gain, size(s.id(), Kind.OFFSET, l.offsetDeg()), size(s.id(), Kind.PLAY, l.playDeg()),
-        size(s.id(), Kind.JUMPING, l.stictionDeg()), size(s.id(), Kind.DEAD_BAND, l.deadBandPct()),
-        size(s.id(), Kind.LATE, l.lagS()), l.rateDegS() * Math.min(1, ground.map(Ground::pressure).orElse(1.0)
-            * ground.map(Ground::pressure).orElse(1.0)),
-        crossed ? size(s.id(), Kind.CROSSED, 0) * full : size(s.id(), Kind.COUPLED, l.crossedDeg()));
-  }
-
-  private double[] surface(Surface s, double[][] controls) {
-    Linkage l = linkage(s);
-    double[] own = controls[s.axis().ordinal()];
-    double[] other = controls[s.axis() == Axis.PITCH ? Axis.ROLL.ordinal() : Axis.PITCH.ordinal()];
-    double towards = Math.signum(s.full(1));
-    double least = Math.abs(s.full(1)) - size(s.id(), Kind.SHORT, 0);
-    double lastTime = Math.abs(s.full(1)) - size(s.id(), Kind.SHORT_LAST_TIME, 0);
-    int last = lastAway(own);
-    double stays = size(s.id(), Kind.STAYS, 0);
-    double[] out = new double[own.length];
-    double slack = 0;
-    double at = l.offsetDeg();
-    double stuck = at;
-    boolean was = false;
-    double follow = 1 - Math.exp(-1.0 / STEPS_HZ / l.lagS());
-    // A surface late by a fault waits first and then goes as the others do.
-    boolean late = fault(s.id(), Kind.LATE).isPresent();
-    int wait = late ? (int) Math.round((l.lagS() - Linkage.RIGHT.lagS()) * STEPS_HZ) : 0;
-    follow = late ? 1 - Math.exp(-1.0 / STEPS_HZ / Linkage.RIGHT.lagS()) : follow;
-    for (int i = 0; i < out.length; i++) {
-      double pct = own[Math.max(0, i - wait)];
-      double answered = Math.signum(pct) * Math.max(0, Math.abs(pct) - l.deadBandPct() / 2)
-          / (1 - l.deadBandPct() / 200);
-      double target = s.wanted(answered) * l.gain() + l.crossedDeg() * Math.clamp(other[i] / 100, -1, 1);
-      slack = Math.clamp(slack, target - l.playDeg() / 2, target + l.playDeg() / 2);
-      double aim = slack + l.offsetDeg();
-      double cap = i >= last ? Math.min(least, lastTime) : least;
-      aim = aim * towards > cap ? cap * towards : aim;
-      was |= aim * towards > stays + 1;
-      aim = was && stays > 0 && pct * towards > -NEAR_PCT && aim * towards < stays ? stays * towards : aim;
-      double step = (aim - at) * follow;
-      at += Math.clamp(step, -l.rateDegS() / STEPS_HZ, l.rateDegS() / STEPS_HZ);
-      // Stiffness sits at the hinge: what moves it goes on, and it jumps after.
-      stuck = Math.abs(at - stuck) >= l.stictionDeg() ? at : stuck;
-      out[i] = stuck;
-    }
-    return out;
-  }
-
   /** Where the last movement to the positive stop begins. */
   private static int lastAway(double[] own) {
     int last = own.length;
@@ -218,25 +169,6 @@ public final class SimulatedCheck {
       last = own[i] > 5 && own[i - 1] <= 5 ? i : last;
     }
     return last;
-  }
-
-  private double[] spoiler(Spoiler s, double[] roll) {
-    double shortBy = size(s.id(), Kind.SHORT, 0);
-    double stays = size(s.id(), Kind.STAYS, 0);
-    // Where there is no schedule it comes out a tenth further than the least that is wanted.
-    double more = s.schedule().isEmpty() ? 1.1 : 1;
-    double follow = 1 - Math.exp(-1.0 / STEPS_HZ / Linkage.RIGHT.lagS());
-    double[] out = new double[roll.length];
-    double at = 0;
-    boolean was = false;
-    for (int i = 0; i < out.length; i++) {
-      double aim = Math.min(s.wanted(roll[i]) * more, shortBy > 0 ? s.outDeg() - shortBy : Double.MAX_VALUE);
-      was |= aim > stays;
-      aim = was ? Math.max(aim, stays) : aim;
-      at += (aim - at) * follow;
-      out[i] = at;
-    }
-    return out;
   }
 
   private Trace record(
@@ -275,12 +207,12 @@ public final class SimulatedCheck {
   }
 
   private double[] unrecorded(String surface, double[] seconds, double[] values, double[] seen) {
-    if (fault(surface, Kind.FROZEN).isPresent()) {
+    if (faults.of(surface, Kind.FROZEN).isPresent()) {
       for (int i = seen.length / 2; i < seen.length; i++) {
         seen[i] = seen[seen.length / 2 - 1];
       }
     }
-    double silent = size(surface, Kind.SILENT, 0);
+    double silent = faults.size(surface, Kind.SILENT, 0);
     double begun = begun(values);
     for (int i = 0; i < seen.length; i++) {
       seen[i] = seconds[i] > begun && seconds[i] < begun + silent ? Double.NaN : seen[i];
