@@ -1,7 +1,9 @@
 package neatlanyard.core.drill;
 
+import java.util.Collections;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import neatlanyard.core.controls.simulated.Hand;
 import neatlanyard.core.controls.simulated.Linkage;
 
@@ -14,6 +16,6 @@ import neatlanyard.core.controls.simulated.Linkage;
  */
 public record Round(Hand hand, Map<String, Linkage> built, Optional<Hidden> hidden) {
   public Round {
-    built = Map.copyOf(built);
+    built = Collections.unmodifiableMap(new TreeMap<>(built));
   }
 }

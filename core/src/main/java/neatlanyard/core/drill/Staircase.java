@@ -6,9 +6,10 @@ import neatlanyard.core.drill.Trial.Outcome;
 /**
  * How much of a fault is hidden: two found one after the other make the next smaller, one missed makes it larger.
  *
- * <p>So it settles where 70.7 per cent are found (H. Levitt, "Transformed up-down methods in psychoacoustics", Journal
- * of the Acoustical Society of America 49, 1971, table I). A false alarm takes back what was found since the last step:
- * stopping at everything makes nothing smaller. What has no size, such as a reversed surface, does not move it.
+ * <p>So it settles where 70.7 per cent are found (H. Levitt, "Transformed up-down methods in psychoacoustics",
+ * Journal of the Acoustical Society of America 49, 1971, table I). A false alarm takes back what was found since the
+ * last step: stopping at everything makes nothing smaller. What has no size, such as a reversed surface, does not
+ * move it.
  *
  * @param limits how many times what the type allows, {@value #LEAST} to {@value #MOST}
  * @param found how many were found since the last step

@@ -120,7 +120,7 @@ public class DrillTest {
     }
   }
 
-  /** Standard normal deviates of 0.9 and 0.1 are 1.2816 and -1.2816 (any table, such as NIST's e-Handbook 1.3.6.7.1). */
+  /** Standard normal deviates of 0.9 and 0.1 are 1.2816 and -1.2816 (tables, such as NIST's e-Handbook 1.3.6.7.1). */
   @Test
   public void d_prime_is_that_of_the_tables_and_its_error_that_of_many_who_watch() {
     Detection four = new Detection(4, 0, 0, 4);

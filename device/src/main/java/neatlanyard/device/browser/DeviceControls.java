@@ -66,7 +66,10 @@ final class DeviceControls {
 
   /** How it stands. */
   Map<String, Object> picture() {
-    Picture p = check.picture();
+    return tree(check.picture());
+  }
+
+  static Map<String, Object> tree(Picture p) {
     return Tree.fields(
         "words", p.words(), "travels", p.travels().stream().map(DeviceControls::travel).toList(),
         "moving", p.moving().map(DeviceControls::travel),
