@@ -10,6 +10,7 @@ import neatlanyard.core.dispatch.DispatchLists;
 import neatlanyard.core.dispatch.Imports;
 import neatlanyard.core.dispatch.ReadingHistory;
 import neatlanyard.core.dispatch.TechLogs;
+import neatlanyard.core.drill.Drills;
 import neatlanyard.core.figures.FiguresTexts;
 import neatlanyard.core.fleet.AccessLog;
 import neatlanyard.core.fleet.Accounts;
@@ -31,6 +32,7 @@ import neatlanyard.store.dispatch.StoredDispatchLists;
 import neatlanyard.store.dispatch.StoredImports;
 import neatlanyard.store.dispatch.StoredReadingHistory;
 import neatlanyard.store.dispatch.StoredTechLogs;
+import neatlanyard.store.drill.StoredDrills;
 import neatlanyard.store.figures.StoredFiguresTexts;
 import neatlanyard.store.fleet.StoredAccessLog;
 import neatlanyard.store.fleet.StoredAccounts;
@@ -127,6 +129,11 @@ class Wiring {
   @Bean
   CheckHistory checkHistory(Database db) {
     return new StoredCheckHistory(db);
+  }
+
+  @Bean
+  Drills drills(Database db) {
+    return new StoredDrills(db);
   }
 
   @Bean

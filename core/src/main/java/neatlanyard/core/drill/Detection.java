@@ -34,7 +34,15 @@ public record Detection(int found, int missed, int falseAlarms, int letPass) {
    * @param criterion how much it takes until they stop it: above 0 they rather let pass, below 0 they rather stop
    * @param error standard error of d' (G. Gourevitch and E. Galanter, Psychometrika 32, 1967)
    */
-  public record Measured(double dPrime, double criterion, double error) {}
+  public record Measured(double dPrime, double criterion, double error) {
+    /** Less than this and somebody leans neither way. Our own choice, no source. */
+    private static final double LEANS = 0.3;
+
+    public String words() {
+      return criterion > LEANS ? "You rather let pass: stop earlier."
+          : criterion < -LEANS ? "You rather stop: look once more." : "You lean neither way.";
+    }
+  }
 
   /**
    * Half a trial is added to each count, so that all found or none still comes to a number (M. J. Hautus, Behavior

@@ -12,6 +12,7 @@ import neatlanyard.core.controls.Axis;
 import neatlanyard.core.controls.ControlSpec.Following;
 import neatlanyard.core.controls.ControlSpec.Surface;
 import neatlanyard.core.controls.ControlSpec;
+import neatlanyard.core.controls.Practice;
 import neatlanyard.core.controls.simulated.Fault;
 import neatlanyard.core.controls.simulated.Hand;
 import neatlanyard.core.controls.simulated.Linkage;
@@ -49,6 +50,11 @@ public record Drill(Task task, Staircase start, List<Round> rounds) {
           wrong ? Optional.of(places.get(chance.nextInt(places.size()))) : Optional.empty()));
     }
     return new Drill(task, start, drawn);
+  }
+
+  /** A drill is of one stick, standing, and asks for no calls. */
+  public static Practice practice(List<Axis> order) {
+    return new Practice(order, false, false, false, false);
   }
 
   /** Somebody who moves each axis across, from stop to stop, in their own time. */

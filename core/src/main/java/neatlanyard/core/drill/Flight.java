@@ -1,7 +1,9 @@
 package neatlanyard.core.drill;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import neatlanyard.core.controls.Axis;
 import neatlanyard.core.controls.Call;
@@ -38,13 +40,13 @@ public final class Flight {
   private int steps;
   private int calls;
   private Optional<Double> shownS = Optional.empty();
-  private int passed;
+  private final Set<Integer> passed = new HashSet<>();
   private int away = -1;
 
   /** @param fault with its size; empty where nothing is wrong */
   public Flight(ControlSpec spec, List<Axis> order, Task task, Round round, Optional<Fault> fault) {
     this.spec = spec;
-    this.practice = new Practice(order, false, false, false, false);
+    this.practice = Drill.practice(order);
     this.round = round;
     this.byHand = !task.moves();
     this.aircraft = new MovingAircraft(spec, round.built(), fault.stream().toList(), 1);
@@ -95,14 +97,14 @@ public final class Flight {
     steps++;
   }
 
-  /** An axis is over once another is moved: until then what stays out may still be seen. */
+  /** An axis is over once another is moved: until then what stays out may still be seen. Each counts once. */
   private void movedOn() {
     int now = -1;
     for (int axis = 0; axis < controls.length; axis++) {
       now = Math.abs(controls[axis]) >= AWAY_PCT && (now < 0 || axis == away) ? axis : now;
     }
     if (now >= 0 && away >= 0 && now != away && shownS.isEmpty()) {
-      passed++;
+      passed.add(away);
     }
     away = now >= 0 ? now : away;
   }
@@ -150,8 +152,10 @@ public final class Flight {
     Optional<Judgement> judged = judged();
     int right = (int) judged.stream().flatMap(j -> j.findings().stream())
         .filter(f -> f.criterion() == Criterion.CALL && f.passed()).count();
-    boolean lastPassed = !stopped && shownS.isEmpty() && away >= 0;
-    return new Answer(stopped ? Optional.of(seconds()) : Optional.empty(), shownS, passed + (lastPassed ? 1 : 0),
+    if (!stopped && shownS.isEmpty() && away >= 0) {
+      passed.add(away);
+    }
+    return new Answer(stopped ? Optional.of(seconds()) : Optional.empty(), shownS, passed.size(),
         right, calls - right, judged.filter(j -> j.missing().isEmpty()).isPresent(), seconds());
   }
 }

@@ -89,6 +89,23 @@ public record Hidden(Kind kind, String surface) {
         .orElseThrow(() -> new IllegalArgumentException("The type has no surface '" + surface + "'."));
   }
 
+  /** A kind, to head a row. */
+  public static String title(Kind kind) {
+    return switch (kind) {
+      case SHORT -> "Short of its travel";
+      case REVERSED -> "The wrong way";
+      case CROSSED -> "With another control";
+      case COUPLED -> "With another control as well";
+      case JAMMED -> "Not moving";
+      case JUMPING -> "In jumps";
+      case PLAY -> "Out and back apart";
+      case DEAD_BAND -> "Not answering about the middle";
+      case LATE -> "Late";
+      case OFFSET -> "Beside neutral";
+      default -> "Staying out";
+    };
+  }
+
   /** What was wrong, such as "Left aileron stopped 4.2° short". */
   public String words(ControlSpec spec, double size) {
     String deg = Numbers.plain(size, 1) + "°";

@@ -3,6 +3,7 @@ package neatlanyard.server.controls;
 import java.util.List;
 import java.util.Optional;
 import neatlanyard.core.controls.Axis;
+import neatlanyard.core.controls.Channel.Inceptor;
 import neatlanyard.core.controls.Judgement.Cause;
 import neatlanyard.core.controls.Judgement.Criterion;
 import neatlanyard.core.controls.Judgement.Outcome;
@@ -47,6 +48,29 @@ public final class ControlViews {
       return new PracticeView(p.order(), p.bothSticks(), p.disconnected(), p.standing(), p.called());
     }
   }
+
+  /**
+   * What the type and the fleet want of a control check.
+   *
+   * @param wanted every movement of a whole one, in the order in which they are asked
+   */
+  public record ControlCheckView(List<AxisView> axes, List<WantedView> wanted, PracticeView practice) {}
+
+  /** One axis of the control check as it is drawn. @param surfaces roll spoilers too */
+  public record AxisView(Axis axis, String name, String positive, String negative, List<SurfaceView> surfaces) {}
+
+  /**
+   * A surface or roll spoiler.
+   *
+   * @param channel its name in a recording
+   * @param positiveDeg with the control fully nose up or right
+   * @param negativeDeg with the control fully nose down or left
+   */
+  public record SurfaceView(
+      String channel, String name, boolean spoiler, double positiveDeg, double negativeDeg, double toleranceDeg) {}
+
+  /** @param seat any, left or right: whose control is moved @param sign 1 nose up or right, -1 nose down or left */
+  public record WantedView(Inceptor seat, Axis axis, int sign, String words) {}
 
   /** A call as it was pressed. @param sign 1, -1, or 0 for neutral */
   public record CallView(long check, double seconds, Axis axis, int sign, String by) {}

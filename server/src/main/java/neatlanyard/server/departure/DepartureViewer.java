@@ -5,16 +5,11 @@ import java.time.Instant;
 import java.time.InstantSource;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
-import neatlanyard.core.controls.Axis;
-import neatlanyard.core.controls.ControlSpec;
-import neatlanyard.core.controls.Practice;
-import neatlanyard.core.controls.live.Wanted;
 import neatlanyard.core.departure.Departure;
 import neatlanyard.core.dispatch.Severity;
 import neatlanyard.core.fleet.Airfield;
@@ -30,7 +25,6 @@ import neatlanyard.core.sop.Matter;
 import neatlanyard.core.sop.Owner;
 import neatlanyard.core.sop.Place;
 import neatlanyard.core.sop.PlaceId;
-import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.Policy;
 import neatlanyard.core.sop.Procedure;
 import neatlanyard.core.sop.StepId;
@@ -40,11 +34,7 @@ import neatlanyard.core.weather.Phenomenon;
 import neatlanyard.core.weather.Sun;
 import neatlanyard.device.drawn.ReportDrawn;
 import neatlanyard.formats.text.Doc;
-import neatlanyard.server.controls.ControlViews.PracticeView;
-import neatlanyard.server.departure.DepartureViews.AxisView;
-import neatlanyard.server.departure.DepartureViews.ControlCheckView;
-import neatlanyard.server.departure.DepartureViews.SurfaceView;
-import neatlanyard.server.departure.DepartureViews.WantedView;
+import neatlanyard.server.controls.CheckWords;
 import neatlanyard.server.departure.DepartureViews.CardView;
 import neatlanyard.server.departure.DepartureViews.CircumstanceView;
 import neatlanyard.server.departure.DepartureViews.CrewView;
@@ -126,29 +116,13 @@ class DepartureViewer {
         Stream.of(Matter.values())
             .map(m -> new SchoolView(m.words(), m.stage(), policy.of(m).words(),
             policy.of(m) == m.byDefault())).toList(),
-        circumstances(d, Set.of()), controlCheck(d.pack()));
+        circumstances(d, Set.of()), CheckWords.of(d.pack().flightControls(), d.pack().policy().controlCheck()));
   }
 
   /** What the pack asks of the day, and what the crew says of it. */
   private static List<CircumstanceView> circumstances(DepartureState d, Set<Circumstance> so) {
     return d.pack().circumstances().stream()
         .map(c -> new CircumstanceView(c, c.words(true), so.contains(c))).toList();
-  }
-
-  private static ControlCheckView controlCheck(Pack pack) {
-    ControlSpec spec = pack.flightControls();
-    Practice practice = pack.policy().controlCheck();
-    List<AxisView> axes = new ArrayList<>();
-    for (Axis axis : Axis.values()) {
-      Stream<SurfaceView> surfaces = spec.surfaces(axis).stream().map(s -> new SurfaceView(
-          s.id(), s.name(), false, s.positiveDeg(), s.negativeDeg(), s.toleranceDeg()));
-      Stream<SurfaceView> spoilers = spec.spoilers().stream().filter(s -> axis == Axis.ROLL).map(s -> new SurfaceView(
-          s.id(), s.name(), true, s.side() > 0 ? s.outDeg() : 0, s.side() > 0 ? 0 : s.outDeg(), s.toleranceDeg()));
-      axes.add(new AxisView(axis, axis.title(), axis.toward(1), axis.toward(-1),
-          Stream.concat(surfaces, spoilers).toList()));
-    }
-    return new ControlCheckView(axes, Wanted.of(practice).stream()
-        .map(w -> new WantedView(w.inceptor(), w.axis(), w.sign(), w.words())).toList(), PracticeView.of(practice));
   }
 
   private CardView card(DepartureState d, Card card, List<Duration> walks) {

@@ -6,8 +6,6 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import neatlanyard.core.controls.Axis;
-import neatlanyard.core.controls.Channel.Inceptor;
 import neatlanyard.core.briefing.Line;
 import neatlanyard.core.dispatch.Severity;
 import neatlanyard.core.dispatch.Verdict;
@@ -19,8 +17,8 @@ import neatlanyard.core.sop.School;
 import neatlanyard.core.sop.Stage;
 import neatlanyard.core.state.Mark;
 import neatlanyard.core.state.Status;
+import neatlanyard.server.controls.ControlViews.ControlCheckView;
 import neatlanyard.server.controls.ControlViews.JudgementView;
-import neatlanyard.server.controls.ControlViews.PracticeView;
 import neatlanyard.server.figures.FiguresViews.FigureView;
 import neatlanyard.server.sop.CardViews.LeftOutView;
 import neatlanyard.server.sop.CardViews.PartView;
@@ -67,29 +65,6 @@ public final class DepartureViews {
    * @param byDefault whether it is the one the product takes by itself
    */
   public record SchoolView(String matter, Stage stage, String school, boolean byDefault) {}
-
-  /**
-   * What the type and the fleet want of a control check.
-   *
-   * @param wanted every movement of a whole one, in the order in which they are asked
-   */
-  public record ControlCheckView(List<AxisView> axes, List<WantedView> wanted, PracticeView practice) {}
-
-  /** One axis of the control check as it is drawn. @param surfaces roll spoilers too */
-  public record AxisView(Axis axis, String name, String positive, String negative, List<SurfaceView> surfaces) {}
-
-  /**
-   * A surface or roll spoiler.
-   *
-   * @param channel its name in a recording
-   * @param positiveDeg with the control fully nose up or right
-   * @param negativeDeg with the control fully nose down or left
-   */
-  public record SurfaceView(
-      String channel, String name, boolean spoiler, double positiveDeg, double negativeDeg, double toleranceDeg) {}
-
-  /** @param seat any, left or right: whose control is moved @param sign 1 nose up or right, -1 nose down or left */
-  public record WantedView(Inceptor seat, Axis axis, int sign, String words) {}
 
   /**
    * @param key changes when the card is cut again

@@ -17,6 +17,7 @@ import neatlanyard.server.controls.ControlViews;
 import neatlanyard.server.departure.DepartureViews;
 import neatlanyard.server.departure.ProgressChange;
 import neatlanyard.server.dispatch.TechViews;
+import neatlanyard.server.drill.DrillViews;
 import neatlanyard.server.figures.FiguresViews;
 import neatlanyard.server.fleet.FleetViews;
 import neatlanyard.server.problem.ProblemCode;
@@ -33,9 +34,9 @@ import org.springframework.context.annotation.Configuration;
 @Configuration
 class ApiDescription {
   private static final List<Class<?>> VIEWS = List.of(
-      CardViews.class, ControlViews.class, DepartureViews.class, DrawnViews.class, FiguresViews.class,
-      FleetViews.class, KeptViews.class, RecordViews.class, SopViews.class, TechViews.class, PhotoViews.class,
-      WeatherViews.class);
+      CardViews.class, ControlViews.class, DepartureViews.class, DrawnViews.class, DrillViews.class,
+      FiguresViews.class, FleetViews.class, KeptViews.class, RecordViews.class, SopViews.class, TechViews.class,
+      PhotoViews.class, WeatherViews.class);
 
   /** Every reason there is, of the rules and of the server. */
   private static final List<String> CODES = Stream.<Code>concat(

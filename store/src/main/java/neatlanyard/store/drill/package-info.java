@@ -1,0 +1,5 @@
+/** Drills in the database. */
+@NullMarked
+package neatlanyard.store.drill;
+
+import org.jspecify.annotations.NullMarked;
