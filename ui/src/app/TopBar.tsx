@@ -40,6 +40,9 @@ export const TopBar = ({ me }: { me: Me }) => {
         <Link to="/tails" className={classes.link}>
           Technical logs
         </Link>
+        <Link to="/drills" className={classes.link}>
+          Drills
+        </Link>
         {me.flies && (
           <Link to="/reading" className={classes.link}>
             Reading{reading > 0 ? ` (${reading})` : ''}

@@ -16,6 +16,7 @@ const STANDS: Record<AxisStands['standing'], string> = {
   moved: 'moved; let go and wait',
   right: 'as it should be',
   'not-right': 'not as it should be',
+  untold: '',
 }
 
 /** One bar an axis and stick: filled as far as control and surfaces have been, with where both are now. */
@@ -80,7 +81,7 @@ const Filled = ({ travel }: { travel: Travel | undefined }) => (
   <span
     className={classes.fill}
     data-way={(travel?.sign ?? 1) < 0 ? 'negative' : 'positive'}
-    data-shown={travel?.shown || undefined}
+    data-shown={(travel?.shown && travel.covered > 0) || undefined}
     style={{ inlineSize: `${(travel?.covered ?? 0) * 50}%` }}
   />
 )

@@ -15,7 +15,8 @@ export interface Travel extends Omit<WantedView, 'words'> {
 
 export interface AxisStands {
   axis: Axis
-  standing: 'to-move' | 'moved' | 'right' | 'not-right'
+  /** Untold in a drill: whoever trains is to see it for themselves. */
+  standing: 'to-move' | 'moved' | 'right' | 'not-right' | 'untold'
   /** What is not as it should be. */
   words: string[]
 }
@@ -35,6 +36,16 @@ export const nothingYet = (wanted: readonly WantedView[]): Picture => ({
   travels: wanted.map((w) => ({ ...w, inputPct: 0, toGoDeg: 0, covered: 0, lacks: '', shown: false })),
   axes: (['pitch', 'roll', 'yaw'] as const).map((axis) => ({ axis, standing: 'to-move', words: [] })),
 })
+
+/** What is not to be given away by the picture: neither what is left, nor how it stands. */
+export const untold = (wanted: readonly WantedView[]): Picture => {
+  const nothing = nothingYet(wanted)
+  return {
+    ...nothing,
+    travels: nothing.travels.map((t) => ({ ...t, shown: true })),
+    axes: nothing.axes.map((a) => ({ ...a, standing: 'untold' })),
+  }
+}
 
 export type ToWorker =
   | { what: 'begin'; part: string; basis: string }
