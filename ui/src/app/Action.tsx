@@ -16,9 +16,18 @@ interface ActionProps extends Pick<ButtonProps, 'size'> {
   onAct: () => void
 }
 
+let pressed: KeyboardEvent | undefined
+
+/** A press does one thing: what it did may have put another action under the same key while it is still told. */
+const first = (e: KeyboardEvent): boolean => {
+  const is = e !== pressed
+  pressed = e
+  return is
+}
+
 /** Something that can be done, by pointer or by its key, which stands beside it. */
 export const Action = ({ children, hotkey, shown, main = false, disabled = false, size, onAct }: ActionProps) => {
-  useHotkeys([[hotkey, () => !disabled && onAct(), { preventDefault: true }]])
+  useHotkeys([[hotkey, (e) => !disabled && first(e) && onAct(), { preventDefault: true }]])
   // Set before what it belongs to is seen: a press never does what the button did a moment ago.
   const doing = useRef(onAct)
   useLayoutEffect(() => {

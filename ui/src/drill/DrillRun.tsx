@@ -32,6 +32,8 @@ export const DrillRun = ({ drill, onDone }: DrillRunProps) => {
   if (!flying) return <Fetching what="the made-up aircraft" />
   const { axes } = drill.controlCheck
   const round = answers.length + (flies || !last ? 1 : 0)
+  // Of a check that was stopped nothing was to be whole.
+  const lacked = last && !last.answer.stoppedS ? last.missing : []
   const begin = () => {
     flying.begin()
     setFlies(true)
@@ -43,52 +45,51 @@ export const DrillRun = ({ drill, onDone }: DrillRunProps) => {
         Drill, made-up aircraft · {drill.title} · round {round} of {drill.rounds}
       </p>
       <h1 className={classes.h1}>{flies ? TELLS[drill.task] : last ? last.words : BEFORE[drill.task]}</h1>
-      <div className={classes.actions}>
-        {flies ? (
-          <>
-            {drill.task !== 'move' && (
-              <Action hotkey="Space" main onAct={() => flying.end(true)}>
-                Stop: something is wrong
-              </Action>
-            )}
-            {drill.task !== 'watch' && (
-              <Action hotkey="Enter" main={drill.task === 'move'} onAct={() => flying.end(false)}>
-                {drill.task === 'move' ? 'The check is made' : 'All of it moved, all right'}
-              </Action>
-            )}
-          </>
-        ) : !last || last.more ? (
-          <>
-            <Action hotkey="Enter" main onAct={begin}>
-              {last ? 'Next round' : 'Begin'}
-            </Action>
-            <Action hotkey="x" size="seat" onAct={leave}>
-              {answers.length > 0 ? 'Enough for today' : 'Not now'}
-            </Action>
-          </>
-        ) : (
-          <Action hotkey="Enter" main onAct={leave}>
-            How I did
-          </Action>
-        )}
-      </div>
-      {!flies && last && last.missing.length > 0 && drill.task !== 'watch' && !last.answer.stoppedS && (
-        <ul className={classes.missing}>
-          {last.missing.map((m) => (
-            <li key={m}>{m}</li>
-          ))}
-        </ul>
-      )}
-      {!flies && last && drill.task === 'watch' && <p className={classes.facts}>{calls(last.answer)}</p>}
+      {drill.task === 'watch' && <p className={classes.facts}>{!flies && last && calls(last.answer)}</p>}
       <div className={classes.live}>
         <div className={classes.aircraft}>
           <AircraftPicture planform={drill.planform} axes={axes} picture={picture} moments={flying.moments} />
         </div>
         <div className={classes.beside}>
+          <div className={classes.actions}>
+            {flies ? (
+              <>
+                {drill.task !== 'move' && (
+                  <Action hotkey="Space" main onAct={() => flying.end(true)}>
+                    Stop: something is wrong
+                  </Action>
+                )}
+                {drill.task !== 'watch' && (
+                  <Action hotkey="Enter" main={drill.task === 'move'} onAct={() => flying.end(false)}>
+                    {drill.task === 'move' ? 'The check is made' : 'All of it moved, all right'}
+                  </Action>
+                )}
+              </>
+            ) : !last || last.more ? (
+              <>
+                <Action hotkey="Enter" main onAct={begin}>
+                  {last ? 'Next round' : 'Begin'}
+                </Action>
+                <Action hotkey="x" size="seat" onAct={leave}>
+                  {answers.length > 0 ? 'Enough for today' : 'Not now'}
+                </Action>
+              </>
+            ) : (
+              <Action hotkey="Enter" main onAct={leave}>
+                How I did
+              </Action>
+            )}
+          </div>
           {drill.task === 'watch' ? (
             <CallKeys moments={flying.moments} off={!flies} onCall={({ axis, sign }) => flying.call(axis, sign)} />
-          ) : (
+          ) : flies || lacked.length === 0 ? (
             <Stick hands={flying.hands} />
+          ) : (
+            <ul className={classes.missing}>
+              {lacked.map((m) => (
+                <li key={m}>{m}</li>
+              ))}
+            </ul>
           )}
           {drill.task === 'move' && flies && <StillToMove picture={picture} />}
         </div>

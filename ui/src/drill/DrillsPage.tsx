@@ -99,7 +99,7 @@ interface BeginFormProps {
 
 const BeginForm = ({ drills, waits, onBegin }: BeginFormProps) => {
   const [type, setType] = useState(drills.types[0]?.type ?? '')
-  const [task, setTask] = useState<DrillForm['task']>(drills.tasks[0]?.task)
+  const [task, setTask] = useState<string | undefined>(drills.tasks[0]?.task)
   const [rounds, setRounds] = useState('12')
   const [seed, setSeed] = useState('')
   if (drills.types.length === 0)
@@ -109,7 +109,7 @@ const BeginForm = ({ drills, waits, onBegin }: BeginFormProps) => {
       <Choice
         label="What you do"
         chosen={task ?? ''}
-        onChoose={(value) => setTask(drills.tasks.find((t) => t.task === value)?.task)}
+        onChoose={setTask}
         options={drills.tasks.map((t) => ({
           value: t.task,
           words: (
@@ -192,7 +192,8 @@ const told = ({ task, detection: d, callsRight, callsWrong, limits, seed }: Dril
   task === 'move'
     ? `Seed ${seed}.`
     : [
-        `${d.found} of ${d.found + d.missed} faults found, ${d.falseAlarms} false alarms.`,
+        `${d.found} of ${d.found + d.missed} faults found,`,
+        `${d.falseAlarms} false ${d.falseAlarms === 1 ? 'alarm' : 'alarms'}.`,
         task === 'watch' && callsRight + callsWrong > 0
           ? `${callsRight} of ${callsRight + callsWrong} calls were right.`
           : '',

@@ -60,9 +60,10 @@ export const Scores = ({ drills: { scores, tasks, kinds } }: { drills: DrillsVie
 
 const told = ({ task, detection: d, complete, rounds, limits }: TaskScoreView): string => {
   if (task === 'move') return `${complete} of ${rounds} checks whole.`
-  const found = `${d.found} of ${d.found + d.missed} found, ${d.falseAlarms} of ${d.falseAlarms + d.letPass} stopped for nothing.`
+  const nothing = d.falseAlarms + d.letPass
+  const found = `${d.found} of ${d.found + d.missed} found, ${d.falseAlarms} of ${nothing} stopped for nothing.`
   const m = d.measured
-  return m
-    ? `${found} d′ ${m.dPrime.toFixed(1)} ± ${m.error.toFixed(1)}, criterion ${m.criterion.toFixed(1)}. ${m.words} Now at ${limits.toFixed(1)} times the limit.`
-    : found
+  if (!m) return found
+  const measured = `d′ ${m.dPrime.toFixed(1)} ± ${m.error.toFixed(1)}, criterion ${m.criterion.toFixed(1)}.`
+  return `${found} ${measured} ${m.words} Now at ${limits.toFixed(1)} times the limit.`
 }

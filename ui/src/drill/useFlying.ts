@@ -39,7 +39,8 @@ export class Flying {
     private readonly onPicture: (picture: Picture) => void,
     private readonly onEnd: (ended: Ended) => void,
   ) {
-    const basis = `{"spec":${drill.spec},"order":${JSON.stringify(drill.controlCheck.practice.order)},"drill":${drill.drill}}`
+    const order = JSON.stringify(drill.controlCheck.practice.order)
+    const basis = `{"spec":${drill.spec},"order":${order},"drill":${drill.drill}}`
     const channels = engine.beginDrill(basis)
     this.columns = new Map(channels.map((c, i) => [c, i + 1]))
     this.check = { number: 0, stands: 'under-way', channels, basis, calls: [], rows: [], heardAt: 0, part: 0 }

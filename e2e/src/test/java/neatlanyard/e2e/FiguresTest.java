@@ -280,7 +280,6 @@ public class FiguresTest extends AtTheDemo {
     }
     Papers.stands(ida, "zero-fuel-weight", "agreed");
     ida.readable();
-    ida.picture("figures-phone");
     Papers.SNOW.agreed(ida, wren);
     for (Crew c : List.of(ida, wren)) {
       c.send("today-15", Crew.eventId(), "tablet", "overridden", Map.of("step", "bt-surfaces", "words", "Looked"));

@@ -122,7 +122,6 @@ public class WalkaroundTest extends AtTheDemo {
     wren.page.reload();
     assertThat(wren.page.getByText("Not connected")).isVisible();
     assertThat(wren.heading("De-ice mats, right propeller")).isVisible();
-    wren.picture("walkaround-offline-phone");
     wren.cordLine().click();
     assertThat(wren.cordUnfolded().getByText("1 of 6 covers and plugs still on")).isVisible();
     wren.cordLine().click();

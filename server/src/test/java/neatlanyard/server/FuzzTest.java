@@ -128,7 +128,7 @@ public class FuzzTest extends AtTheServer {
     for (String path : List.of("/api/departures", "/api/departures/today-14", "/api/departures/today-14/log",
         "/api/tails", "/api/tails/TL-DVA/log",
         "/api/tails/TL-DVA/log.csv", "/api/tails/TL-DVA/log.pdf", "/api/tails/TL-DVA/due.ics", "/api/packs",
-        "/api/feedback", "/api/about", "/tails", "/tails/TL-DVA", "/access")) {
+        "/api/feedback", "/api/about", "/tails", "/tails/TL-DVA", "/access", "/drills")) {
       Http.Answer answer = varga.get(path);
       assertThat(answer.status()).as("%s: %s", path, answer.text().substring(0, Math.min(300, answer.text().length())))
           .isEqualTo(200);

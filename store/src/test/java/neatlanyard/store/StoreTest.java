@@ -20,6 +20,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.stream.IntStream;
+import neatlanyard.core.controls.simulated.Fault;
 import neatlanyard.core.controls.trend.ControlTrend.Checked;
 import neatlanyard.core.controls.trend.Measure;
 import neatlanyard.core.dispatch.DispatchLists;
@@ -30,6 +31,11 @@ import neatlanyard.core.dispatch.Imports.What;
 import neatlanyard.core.dispatch.ReadingHistory.Reading;
 import neatlanyard.core.dispatch.TechAct;
 import neatlanyard.core.dispatch.TechEntry;
+import neatlanyard.core.drill.Drills;
+import neatlanyard.core.drill.Hidden;
+import neatlanyard.core.drill.Staircase;
+import neatlanyard.core.drill.Task;
+import neatlanyard.core.drill.Trial;
 import neatlanyard.core.fleet.Accounts.Account;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.CrewId;
@@ -59,6 +65,7 @@ import neatlanyard.store.dispatch.StoredDispatchLists;
 import neatlanyard.store.dispatch.StoredImports;
 import neatlanyard.store.dispatch.StoredReadingHistory;
 import neatlanyard.store.dispatch.StoredTechLogs;
+import neatlanyard.store.drill.StoredDrills;
 import neatlanyard.store.fleet.StoredAccounts;
 import neatlanyard.store.fleet.StoredFleetTexts;
 import neatlanyard.store.fleet.StoredFlights;
@@ -368,6 +375,33 @@ public class StoreTest {
     assertThat(new StoredImports(db).withdraw(3, AT)).isFalse();
     assertThat(new StoredImports(db).latest(5)).extracting(Import::standing)
         .containsExactly(Standing.IN_USE, Standing.WITHDRAWN);
+  }
+
+  /** A drill comes back as it was answered first; drills that were only begun push out none that was answered. */
+  @Test
+  public void drills_come_back_to_whom_they_belong() {
+    StoredDrills drills = new StoredDrills(db);
+    CrewId wren = new CrewId("adeyo");
+    Drills.Begun begun = new Drills.Begun(new UUID(1, 1), wren, new TypeId("dovrin-46"), Task.BOTH, 44, AT);
+    drills.begin(begun, "{}");
+    Hidden hidden = new Hidden(Fault.Kind.LATE, "rudder");
+    var found = new neatlanyard.core.drill.Answer(Optional.of(4.5), Optional.of(3.9), 1, 2, 0, false, 4.5);
+    var passed = new neatlanyard.core.drill.Answer(Optional.empty(), Optional.empty(), 3, 6, 0, true, 12);
+    Drills.Answered answered = new Drills.Answered(begun, AT.plusSeconds(60), List.of(found, passed), List.of(
+        new Trial(0, Optional.of(hidden), 1.2, 4, Trial.Outcome.FOUND, Optional.of(0.6)),
+        new Trial(1, Optional.empty(), 0, 0, Trial.Outcome.LET_PASS, Optional.empty())), new Staircase(3.2, 1));
+    assertThat(drills.answer(answered)).isTrue();
+    assertThat(drills.answer(new Drills.Answered(begun, AT, List.of(passed), List.of(), Staircase.FRESH))).isFalse();
+    for (int i = 0; i < 60; i++) {
+      drills.begin(new Drills.Begun(new UUID(2, i), wren, new TypeId("dovrin-46"), Task.WATCH, i, AT.plusSeconds(i)),
+          "{}");
+    }
+    again();
+    assertThat(new StoredDrills(db).of(wren)).containsExactly(answered);
+    assertThat(new StoredDrills(db).of(new CrewId("marsk"))).isEmpty();
+    assertThat(new StoredDrills(db).find(new UUID(2, 59))).isPresent();
+    assertThat(new StoredDrills(db).find(new UUID(2, 0))).as("begun long ago, and left").isEmpty();
+    assertThat(new StoredDrills(db).plan(begun.id())).contains("{}");
   }
 
   /** What checks measured comes back as it was, and a file of it counts until it is withdrawn. */

@@ -142,8 +142,13 @@ public final class Flight {
     return check.picture();
   }
 
+  /** What a whole check still lacks, in words. */
+  public List<String> missing() {
+    return judged().map(Judgement::missing).orElse(List.of("Nothing was moved."));
+  }
+
   /** What it showed until now; empty where that is too little to be judged. */
-  public Optional<Judgement> judged() {
+  private Optional<Judgement> judged() {
     return check.trace().map(t -> ControlCheck.judge(spec, practice, t));
   }
 

@@ -7,7 +7,6 @@ import java.util.Optional;
 import neatlanyard.core.controls.Axis;
 import neatlanyard.core.controls.Channels;
 import neatlanyard.core.controls.ControlSpec;
-import neatlanyard.core.controls.Judgement;
 import neatlanyard.core.controls.simulated.Fault;
 import neatlanyard.core.drill.Answer;
 import neatlanyard.core.drill.Drill;
@@ -77,7 +76,7 @@ final class DeviceDrill {
   /** Ends the round, and begins the next one where there is one. @param stopped whether something seemed wrong */
   Map<String, Object> answer(boolean stopped) {
     Answer a = flight.answer(stopped);
-    List<String> missing = flight.judged().map(Judgement::missing).orElse(List.of());
+    List<String> missing = flight.missing();
     answers.add(a);
     RoundTold told = RoundTold.of(drill, spec, answers).getLast();
     boolean more = answers.size() < drill.rounds().size();

@@ -18,6 +18,7 @@ import neatlanyard.core.fleet.TypeId;
 import neatlanyard.core.units.Numbers;
 import neatlanyard.formats.drill.DrillWriter;
 import neatlanyard.formats.sop.ControlSpecWriter;
+import neatlanyard.formats.text.Doc;
 import neatlanyard.server.controls.CheckWords;
 import neatlanyard.server.drill.DrillDesk.Drawn;
 import neatlanyard.server.drill.DrillDesk.Told;
@@ -137,7 +138,13 @@ class DrillController {
     if (rounds < 1 || rounds > Drill.MOST_ROUNDS) {
       throw Problem.bad(ProblemCode.BAD_ANSWER, "A drill has 1 to %d rounds.".formatted(Drill.MOST_ROUNDS));
     }
-    return desk.begin(who.id(), type(form.type().orElse("")), form.task().orElse(Task.WATCH), rounds, form.seed());
+    Task task = form.task().map(DrillController::task).orElse(Task.WATCH);
+    return desk.begin(who.id(), type(form.type().orElse("")), task, rounds, form.seed());
+  }
+
+  private static Task task(String task) {
+    return Stream.of(Task.values()).filter(t -> Doc.written(t).equals(task)).findFirst().orElseThrow(() ->
+        Problem.bad(ProblemCode.BAD_ANSWER, "A drill is watch, move or both."));
   }
 
   private static TypeId type(String type) {
@@ -166,6 +173,9 @@ class DrillController {
   DrillResultView answer(
       @AuthenticationPrincipal SignedIn who, @PathVariable String id, @RequestBody RoundsForm form) {
     List<RoundForm> answers = Objects.requireNonNullElse(form.answers(), List.of());
+    if (answers.stream().anyMatch(Objects::isNull)) {
+      throw Problem.bad(ProblemCode.BAD_ANSWER, "An answer is missing.");
+    }
     return view(desk.answer(who.id(), id(id), answers.stream().map(DrillController::answer).toList()));
   }
 

@@ -15,12 +15,13 @@ public final class DrillViews {
    * What is asked for.
    *
    * @param type empty with {@code again}
+   * @param task as a {@link TaskView} tells it; watching where it is not said
    * @param rounds how many; the usual number where it is not said
    * @param seed draws the same again; another each time where it is not said
    * @param again a drill of one's own, to be done once more exactly as it was drawn
    */
   public record DrillForm(
-      Optional<String> type, Optional<Task> task, Optional<Integer> rounds, Optional<Long> seed,
+      Optional<String> type, Optional<String> task, Optional<Integer> rounds, Optional<Long> seed,
       Optional<String> again) {}
 
   /**

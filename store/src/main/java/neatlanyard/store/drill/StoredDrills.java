@@ -24,12 +24,16 @@ import neatlanyard.store.db.Database;
 import neatlanyard.store.generated.tables.records.DrillAnswerRecord;
 import neatlanyard.store.generated.tables.records.DrillRecord;
 import neatlanyard.store.generated.tables.records.DrillTrialRecord;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
 
 /** Drills in the database. */
 public final class StoredDrills implements Drills {
   /** More than anybody looks back at; what is older than these goes. */
-  private static final int MOST_OF_ONE = 200;
+  private static final int MOST_ANSWERED = 200;
+
+  /** Begun and left: one is at hand, and few may be on other devices. */
+  private static final int MOST_BEGUN = 20;
 
   private final Database db;
 
@@ -40,8 +44,8 @@ public final class StoredDrills implements Drills {
   @Override
   public void begin(Begun drill, String plan) {
     db.write(sql -> {
-      List<String> old = sql.select(DRILL.ID).from(DRILL).where(DRILL.WHO.eq(drill.who().value()))
-          .orderBy(DRILL.BEGUN_AT.desc(), DRILL.ID).offset(MOST_OF_ONE - 1).fetch(DRILL.ID);
+      List<String> old = new ArrayList<>(after(sql, drill.who(), DRILL.ANSWERED_AT.isNotNull(), MOST_ANSWERED));
+      old.addAll(after(sql, drill.who(), DRILL.ANSWERED_AT.isNull(), MOST_BEGUN - 1));
       sql.deleteFrom(DRILL_TRIAL).where(DRILL_TRIAL.DRILL.in(old)).execute();
       sql.deleteFrom(DRILL_ANSWER).where(DRILL_ANSWER.DRILL.in(old)).execute();
       sql.deleteFrom(DRILL).where(DRILL.ID.in(old)).execute();
@@ -50,6 +54,11 @@ public final class StoredDrills implements Drills {
               plan, drill.at().toEpochMilli())
           .execute();
     });
+  }
+
+  private static List<String> after(DSLContext sql, CrewId who, Condition which, int most) {
+    return sql.select(DRILL.ID).from(DRILL).where(DRILL.WHO.eq(who.value()), which)
+        .orderBy(DRILL.BEGUN_AT.desc(), DRILL.ID).offset(most).fetch(DRILL.ID);
   }
 
   @Override
