@@ -47,6 +47,8 @@ export const TrendsPage = ({ me }: { me: Me }) => {
           {trends.data.checks} control checks. Measured by the aircraft's own data, in the demo by a simulated
           aircraft. It says where to look; licensed maintenance decides.{' '}
           <a href={`/api/tails/${tail}/control-history.csv`}>CSV</a>
+          {' · '}
+          <Link to="/recordings">Lay two recordings over each other</Link>
         </p>
         {shown && (
           <div className={classes.both}>

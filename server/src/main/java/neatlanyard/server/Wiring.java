@@ -5,6 +5,8 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.InstantSource;
 import java.util.HexFormat;
+import neatlanyard.core.controls.recording.HeadNames;
+import neatlanyard.core.controls.recording.KeptRecordings;
 import neatlanyard.core.controls.trend.CheckHistory;
 import neatlanyard.core.dispatch.DispatchLists;
 import neatlanyard.core.dispatch.Imports;
@@ -24,6 +26,8 @@ import neatlanyard.core.sop.Revisions;
 import neatlanyard.core.walkaround.Photos;
 import neatlanyard.server.fleet.KnownAccounts;
 import neatlanyard.server.settings.Settings;
+import neatlanyard.store.controls.StoredHeadNames;
+import neatlanyard.store.controls.StoredRecordings;
 import neatlanyard.store.db.Database;
 import neatlanyard.store.db.OwnSettings;
 import neatlanyard.store.departure.StoredDepartureLog;
@@ -129,6 +133,16 @@ class Wiring {
   @Bean
   CheckHistory checkHistory(Database db) {
     return new StoredCheckHistory(db);
+  }
+
+  @Bean
+  KeptRecordings keptRecordings(Database db) {
+    return new StoredRecordings(db);
+  }
+
+  @Bean
+  HeadNames headNames(Database db) {
+    return new StoredHeadNames(db);
   }
 
   @Bean

@@ -88,17 +88,17 @@ public class TechDesk {
   }
 
   /** @throws Problem if the fleet has no such tail */
-  Registered tail(String id) {
+  public Registered tail(String id) {
     return fleet.fleet().tails().stream().filter(t -> t.id().value().equals(id)).findFirst()
         .orElseThrow(() -> Problem.notFound("The fleet has no tail '%s'.".formatted(id)));
   }
 
   /** Of somebody of the fleet; of others what they are known by. */
-  String name(CrewId who) {
+  public String name(CrewId who) {
     return fleet.fleet().member(who).map(CrewMember::name).orElse(who.value());
   }
 
-  List<Registered> tails() {
+  public List<Registered> tails() {
     return fleet.fleet().tails();
   }
 

@@ -22,6 +22,7 @@ import neatlanyard.server.figures.FiguresViews;
 import neatlanyard.server.fleet.FleetViews;
 import neatlanyard.server.problem.ProblemCode;
 import neatlanyard.server.record.RecordViews;
+import neatlanyard.server.recording.RecordingViews;
 import neatlanyard.server.sop.CardViews;
 import neatlanyard.server.sop.SopViews;
 import neatlanyard.server.walkaround.PhotoViews;
@@ -35,8 +36,8 @@ import org.springframework.context.annotation.Configuration;
 class ApiDescription {
   private static final List<Class<?>> VIEWS = List.of(
       CardViews.class, ControlViews.class, DepartureViews.class, DrawnViews.class, DrillViews.class,
-      FiguresViews.class, FleetViews.class, KeptViews.class, RecordViews.class, SopViews.class, TechViews.class,
-      PhotoViews.class, WeatherViews.class);
+      FiguresViews.class, FleetViews.class, KeptViews.class, RecordViews.class, RecordingViews.class,
+      SopViews.class, TechViews.class, PhotoViews.class, WeatherViews.class);
 
   /** Every reason there is, of the rules and of the server. */
   private static final List<String> CODES = Stream.<Code>concat(
