@@ -1,29 +1,18 @@
-import { Button, NativeSelect, Table } from '@mantine/core'
+import { NativeSelect, Table } from '@mantine/core'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useMemo, useRef, useState } from 'react'
-import type { Me, RecordingsView, RecordingView, RewrittenView } from '../api.gen'
-import { Action } from '../app/Action'
+import { useMemo, useState } from 'react'
+import type { Me, RecordingsView, RewrittenView } from '../api.gen'
 import { ask, type Problem } from '../app/api'
 import { Fetching } from '../app/Fetching'
-import { FileChoice } from '../app/FileChoice'
 import { ProblemNotice } from '../app/Notice'
 import { TopBar } from '../app/TopBar'
 import { HeadNames } from './HeadNames'
 import { beside, courseOf } from './overlay'
 import { OverlayPlot } from './OverlayPlot'
+import { RecordingSlot, type Kept, type Shown } from './RecordingSlot'
 import classes from './Recordings.module.css'
 
-/** A recording that is looked at. */
-interface Shown {
-  title: string
-  view: RecordingView
-  /** Where it was brought in. */
-  file?: File
-}
-
-type Wanted = { slot: number } & ({ file: File } | { tail: string; departure: string; sha256: string; title: string })
-
-const VERDICTS = { passed: 'passed', incomplete: 'incomplete', 'not-passed': 'not passed' } as const
+type Wanted = { slot: number } & ({ file: File } | Kept)
 
 /** One or two recordings of control checks, judged and laid over each other, surface by surface. */
 export const RecordingsPage = ({ me }: { me: Me }) => {
@@ -46,7 +35,7 @@ export const RecordingsPage = ({ me }: { me: Me }) => {
             file: w.file,
             view: await ask('POST', `/api/recordings?${query}`, await w.file.arrayBuffer()),
           }
-        : { title: w.title, view: await ask('GET', `/api/tails/${w.tail}/recordings/${w.departure}/${w.sha256}`) },
+        : { title: w.label, view: await ask('GET', `/api/tails/${w.tail}/recordings/${w.departure}/${w.sha256}`) },
     onSuccess: (one, { slot }) => setShown((before) => before.map((s, i) => (i === slot ? one : s))),
   })
   const rewrite = useMutation<RewrittenView, Problem, File>({
@@ -61,8 +50,6 @@ export const RecordingsPage = ({ me }: { me: Me }) => {
     () => (one ? there.map((s) => courseOf(s.view, one.axis, one.surface)) : []),
     [there, one?.surface.channel],
   )
-  const file = useRef<HTMLButtonElement>(null)
-  const second = useRef<HTMLButtonElement>(null)
   if (!all.data) return all.error ? <ProblemNotice problem={all.error} /> : <Fetching what="the recordings" />
   const kept = all.data.tails
     .filter((t) => t.type === chosen)
@@ -73,7 +60,6 @@ export const RecordingsPage = ({ me }: { me: Me }) => {
         label: `${t.tail}, flight ${r.flight}, ${r.departs.slice(0, 10)}, ${n + 1}`,
       })),
     )
-  const slots = [file, second]
   return (
     <>
       <TopBar me={me} />
@@ -103,70 +89,17 @@ export const RecordingsPage = ({ me }: { me: Me }) => {
           />
         </div>
         <div className={classes.slots}>
-          {slots.map((ref, slot) => (
-            <section
+          {[0, 1].map((slot) => (
+            <RecordingSlot
               key={slot}
-              className={classes.slot}
-              data-slot={slot}
-              aria-label={slot === 0 ? 'First' : 'Second'}
-            >
-              <h2>
-                {shown[slot]
-                  ? `${shown[slot].title}: ${VERDICTS[shown[slot].view.judgement.verdict]}`
-                  : slot === 0
-                    ? 'First recording'
-                    : 'Second, laid over it'}
-              </h2>
-              {shown[slot] && <p className={classes.facts}>{shown[slot].view.judgement.summary}</p>}
-              <div className={classes.row}>
-                <FileChoice
-                  accept=".csv,.gz,text/csv,application/gzip"
-                  onChange={(f) => f && bring.mutate({ slot, file: f })}
-                >
-                  {(props) => (
-                    <>
-                      <button {...props} ref={ref} type="button" hidden aria-hidden="true" tabIndex={-1} />
-                      <Action hotkey={slot === 0 ? '1' : '2'} size="seat" onAct={() => ref.current?.click()}>
-                        A file
-                      </Action>
-                    </>
-                  )}
-                </FileChoice>
-                <NativeSelect
-                  aria-label={slot === 0 ? 'A kept check, first' : 'A kept check, second'}
-                  value=""
-                  onChange={(e) => {
-                    const k = kept.find((r) => r.sha256 + r.departure === e.currentTarget.value)
-                    if (k) bring.mutate({ slot, ...k, title: k.label })
-                  }}
-                  data={[
-                    { value: '', label: kept.length > 0 ? 'One that a departure kept' : 'No departure has kept one' },
-                    ...kept.map((k) => ({ value: k.sha256 + k.departure, label: k.label })),
-                  ]}
-                />
-              </div>
-              {shown[slot] && (
-                <div className={classes.row}>
-                  <Button
-                    variant="plain"
-                    size="desk"
-                    onClick={() =>
-                      save(
-                        `${shown[slot]!.title}-findings.json`,
-                        JSON.stringify(shown[slot]!.view.judgement, null, 2),
-                      )
-                    }
-                  >
-                    Findings as JSON
-                  </Button>
-                  {shown[slot].file && (
-                    <Button variant="plain" size="desk" onClick={() => rewrite.mutate(shown[slot]!.file!)}>
-                      With our heads, as CSV
-                    </Button>
-                  )}
-                </div>
-              )}
-            </section>
+              second={slot === 1}
+              shown={shown[slot]}
+              kept={kept}
+              onFile={(f) => bring.mutate({ slot, file: f })}
+              onKept={(k) => bring.mutate({ slot, ...k })}
+              onSave={save}
+              onRewrite={rewrite.mutate}
+            />
           ))}
         </div>
         {bring.isError && <ProblemNotice problem={bring.error} />}

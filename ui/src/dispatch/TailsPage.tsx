@@ -56,6 +56,11 @@ export const TailsPage = ({ me }: { me: Me }) => {
             </li>
           ))}
         </ul>
+        <p>
+          <Link to="/recordings" className={classes.link!}>
+            Recordings of control checks: judge a file, lay two over each other
+          </Link>
+        </p>
         {tails.data?.length === 0 && <p>No tails yet. An administrator brings in the fleet.</p>}
         {me.role === 'maintenance' && (
           <section className={classes.bring}>

@@ -7,6 +7,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.FilePayload;
+import com.microsoft.playwright.options.SelectOption;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -77,6 +78,41 @@ public class AccessScreenTest extends AtTheDemo {
     row.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Press again: 2 rows go")).click();
     assertThat(row).containsText("withdrawn");
     assertThat(tail).containsText("nothing deferred");
+  }
+
+  /** Two recordings laid over each other, one of them with the heads of another recorder. */
+  @Test
+  public void two_recordings_are_laid_over_each_other_at_the_desk() throws IOException {
+    Crew varga = Crew.in(browser, app, "Lio Varga", ColorScheme.LIGHT);
+    varga.page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Technical logs")).click();
+    varga.page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions()
+        .setName(Pattern.compile("Recordings of control checks"))).click();
+    varga.page.getByText("Heads of other recorders: 0 kept").click();
+    varga.page.getByPlaceholder("such as the recorder's").fill("Box B");
+    Locator files = varga.page.locator("input[type=file]");
+    files.last().setInputFiles(file("heads.yaml",
+        "format: neat-lanyard/trace-names/1\ncolumns:\n  - {theirs: ELEV POS, ours: elevator-deg}\n"));
+    assertThat(varga.page.getByText("Heads of other recorders: 1 kept")).isVisible();
+
+    files.first().setInputFiles(Application.ROOT.resolve("demo/traces/dovrin-46-spoiler-stays-out.csv"));
+    assertThat(varga.heading("dovrin-46-spoiler-stays-out.csv: not passed")).isVisible();
+    String sound = Files.readString(Application.ROOT.resolve("demo/traces/dovrin-46-sound.csv"));
+    FilePayload theirs = file("theirs.csv", sound.replaceFirst("elevator-deg", "ELEV POS"));
+    files.nth(1).setInputFiles(theirs);
+    assertThat(varga.page.getByText("The trace has faults.")).isVisible();
+    varga.page.getByLabel("Heads of a file").selectOption("Box B");
+    files.nth(1).setInputFiles(theirs);
+    assertThat(varga.heading("theirs.csv: passed")).isVisible();
+    varga.page.getByLabel("Surface", new Page.GetByLabelOptions().setExact(true))
+        .selectOption(new SelectOption().setLabel("Right roll spoiler"));
+    Locator row = varga.page.locator("tr").filter(new Locator.FilterOptions().setHasText("spoiler in"));
+    assertThat(row).containsText("11.50 °, not as it should be");
+    assertThat(row).containsText("0.00 °");
+    assertThat(varga.page.getByLabel("Right roll spoiler over time").locator("canvas")).isVisible();
+    varga.readable();
+    String csv = Files.readString(varga.page.waitForDownload(() ->
+        varga.button("With our heads, as CSV").last().click()).path());
+    org.testng.Assert.assertTrue(csv.contains("elevator-deg") && !csv.contains("ELEV POS"), csv.substring(0, 200));
   }
 
   /** The aileron that loses a little each week stands first, drawn with its limit; others are one press away. */

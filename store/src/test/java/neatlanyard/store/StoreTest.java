@@ -20,6 +20,8 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.stream.IntStream;
+import neatlanyard.core.controls.recording.HeadNames;
+import neatlanyard.core.controls.recording.KeptRecordings;
 import neatlanyard.core.controls.simulated.Fault;
 import neatlanyard.core.controls.trend.ControlTrend.Checked;
 import neatlanyard.core.controls.trend.Measure;
@@ -56,6 +58,8 @@ import neatlanyard.core.sop.Revision.Signed;
 import neatlanyard.core.sop.Revision;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.walkaround.Photos;
+import neatlanyard.store.controls.StoredHeadNames;
+import neatlanyard.store.controls.StoredRecordings;
 import neatlanyard.store.db.Database;
 import neatlanyard.store.db.NotKept;
 import neatlanyard.store.db.OwnSettings;
@@ -402,6 +406,32 @@ public class StoreTest {
     assertThat(new StoredDrills(db).find(new UUID(2, 59))).isPresent();
     assertThat(new StoredDrills(db).find(new UUID(2, 0))).as("begun long ago, and left").isEmpty();
     assertThat(new StoredDrills(db).plan(begun.id())).contains("{}");
+  }
+
+  /** Heads of a recorder are kept by one name once; a tail's recordings are found by it. */
+  @Test
+  public void recordings_are_found_by_tail_and_heads_by_name() throws InterruptedException {
+    StoredHeadNames heads = new StoredHeadNames(db);
+    heads.keep(new HeadNames.Kept("Box B", "old", new CrewId("varga"), AT));
+    HeadNames.Kept kept = new HeadNames.Kept("Box B", "new", new CrewId("orrin"), AT.plusSeconds(1));
+    heads.keep(kept);
+    again();
+    assertThat(new StoredHeadNames(db).all()).containsExactly(kept);
+    assertThat(new StoredHeadNames(db).find("box b")).isEmpty();
+    assertThat(new StoredHeadNames(db).drop("Box B")).isTrue();
+    assertThat(new StoredHeadNames(db).drop("Box B")).isFalse();
+
+    Flight flight = flight("a");
+    new StoredFlights(db).add(List.of(flight));
+    try (StoredDepartureLog log = new StoredDepartureLog(db)) {
+      log.keepTrace(flight.id(), "aa", "seconds\n");
+      log.keepTrace(flight.id(), "bb", "seconds\n0\n");
+    }
+    StoredRecordings recordings = new StoredRecordings(db);
+    assertThat(recordings.of(flight.tail(), 9)).extracting(KeptRecordings.Kept::sha256).containsExactly("aa", "bb");
+    assertThat(recordings.of(flight.tail(), 1)).hasSize(1);
+    assertThat(recordings.of(new TailId("TL-XXX"), 9)).isEmpty();
+    assertThat(recordings.csv(flight.id(), "bb")).contains("seconds\n0\n");
   }
 
   /** What checks measured comes back as it was, and a file of it counts until it is withdrawn. */
