@@ -28,7 +28,15 @@ export const DrillRun = ({ drill, onDone }: DrillRunProps) => {
     setFlies(false)
     setAnswers((before) => [...before, ended.answer])
   })
-  if (failed) return <p role="alert">This device cannot fly a drill: {failed}</p>
+  if (failed)
+    return (
+      <main className={classes.main}>
+        <p role="alert">This device cannot fly a drill: {failed}</p>
+        <Action hotkey="x" main onAct={() => onDone([])}>
+          Back
+        </Action>
+      </main>
+    )
   if (!flying) return <Fetching what="the made-up aircraft" />
   const { axes } = drill.controlCheck
   const round = answers.length + (flies || !last ? 1 : 0)

@@ -12,6 +12,7 @@ import java.util.function.UnaryOperator;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import neatlanyard.core.controls.ControlCheck;
+import neatlanyard.core.controls.ControlSpec.Spoiler;
 import neatlanyard.core.controls.ControlSpec.Surface;
 import neatlanyard.core.controls.ControlSpec;
 import neatlanyard.core.controls.Judgement.Verdict;
@@ -33,6 +34,7 @@ final class ControlsStudy {
   private static final Map<String, List<Kind>> SIZED = Map.of(
       "where", List.of(Kind.SHORT, Kind.SHORT_LAST_TIME, Kind.GEARED, Kind.OFFSET, Kind.STAYS),
       "how", List.of(Kind.PLAY, Kind.COUPLED, Kind.JUMPING, Kind.DEAD_BAND, Kind.LATE, Kind.SILENT));
+  private static final List<Kind> OF_SPOILERS = List.of(Kind.SHORT, Kind.STAYS);
   private static final List<Kind> WHOLE = List.of(Kind.REVERSED, Kind.CROSSED, Kind.JAMMED);
   private static final double[] BEYOND = {-0.5, -0.25, 0, 0.25, 0.5, 0.75, 1, 1.25, 1.5};
   private static final double[] NOISE_DEG = {0.05, 0.1, 0.2, 0.3, 0.4, 0.6, 0.8, 1.0, 1.5};
@@ -75,10 +77,13 @@ final class ControlsStudy {
       for (Kind kind : SIZED.getOrDefault(what, List.of())) {
         double[] passed = DoubleStream.of(BEYOND)
             .map(b -> passed(kind, b, b == 1 ? AT_ONE_BEYOND : A_POINT, UnaryOperator.identity())).toArray();
-        curves.put(name(kind), passed);
-        System.out.printf("| %s |", name(kind));
-        DoubleStream.of(passed).forEach(p -> System.out.printf(" %.4f |", p));
-        System.out.println();
+        curve(curves, name(kind), passed);
+      }
+      if (what.equals("where")) {
+        for (Kind kind : OF_SPOILERS) {
+          curve(curves, "spoiler " + name(kind), DoubleStream.of(BEYOND)
+              .map(b -> spoilerPassed(kind, b, b == 1 ? AT_ONE_BEYOND : A_POINT)).toArray());
+        }
       }
       Plots.curves(plots.resolve("controls-by-size-" + what), "Passed, by size of the fault: " + what + " it goes",
           "beyond the limit, in limits", BEYOND, curves, false);
@@ -87,6 +92,13 @@ final class ControlsStudy {
       System.out.printf("| %s, whole | %.4f |%n", name(kind),
           passed(kind, 1, AT_ONE_BEYOND, UnaryOperator.identity()));
     }
+  }
+
+  private static void curve(Map<String, double[]> curves, String name, double[] passed) {
+    curves.put(name, passed);
+    System.out.printf("| %s |", name);
+    DoubleStream.of(passed).forEach(p -> System.out.printf(" %.4f |", p));
+    System.out.println();
   }
 
   private static String name(Kind kind) {
@@ -134,6 +146,17 @@ final class ControlsStudy {
       double limit = Fault.limit(kind, spec, surface);
       Fault fault = new Fault(kind, surface.id(), limit == 0 ? 1 : limit * (1 + beyond));
       return judge(seed, List.of(fault), recorder).passed();
+    }).count() / (double) checks;
+  }
+
+  /** A spoiler's line is the least it must come out, and the most it may stay out; so far beyond in its tolerance. */
+  private double spoilerPassed(Kind kind, double beyond, int checks) {
+    made += checks;
+    return IntStream.range(0, checks).parallel().filter(i -> {
+      long seed = i * 31L + kind.ordinal() * 1_000_003L + 7;
+      Spoiler spoiler = spec.spoilers().get((int) Math.floorMod(seed, (long) spec.spoilers().size()));
+      double size = kind == Kind.SHORT ? spoiler.toleranceDeg() * beyond : spoiler.inDeg() * (1 + beyond);
+      return judge(seed, List.of(new Fault(kind, spoiler.id(), size)), UnaryOperator.identity()).passed();
     }).count() / (double) checks;
   }
 

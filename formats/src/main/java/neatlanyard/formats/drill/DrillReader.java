@@ -28,7 +28,12 @@ public final class DrillReader {
     Task task = doc.one("task", Task.class);
     Staircase start = doc.inner("staircase", d -> new Staircase(d.number("limits", Staircase.LEAST, Staircase.MOST),
         d.whole("found", 0, 1))).orElse(Staircase.FRESH);
-    return new Drill(task, start, doc.list("rounds", DrillReader::round));
+    List<Round> rounds = doc.list("rounds", DrillReader::round);
+    if (rounds.isEmpty() || rounds.size() > Drill.MOST_ROUNDS) {
+      doc.fault("rounds", "A drill has 1 to %d rounds, not %d.".formatted(Drill.MOST_ROUNDS, rounds.size()));
+      return new Drill(task, start, List.of(new Round(Hand.steady(), Map.of(), Optional.empty())));
+    }
+    return new Drill(task, start, rounds);
   }
 
   private static Round round(Doc doc) {
