@@ -68,7 +68,12 @@ afterEach(() => vi.unstubAllGlobals())
 const flown = (task: DrillBegunView['task'], over?: number) => {
   const rules = engine(over)
   const ends: Ended[] = []
-  const flying = new Flying(rules, drill(task), () => undefined, (e) => ends.push(e))
+  const flying = new Flying(
+    rules,
+    drill(task),
+    () => undefined,
+    (e) => ends.push(e),
+  )
   const seen: number[] = []
   flying.moments.add((m) => seen.push(m.value('elevator')))
   return { flying, rules, ends, seen }

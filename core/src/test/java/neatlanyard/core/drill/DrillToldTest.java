@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.stream.DoubleStream;
+import neatlanyard.core.controls.Axis;
 import neatlanyard.core.controls.ControlSpec;
 import neatlanyard.core.controls.ControlSpecs;
 import neatlanyard.core.controls.simulated.Fault.Kind;
@@ -81,6 +82,32 @@ public class DrillToldTest {
     assertThat(scores.getLast().bands()).containsExactly(
         new KindScore.Banded(0, 2, 2, 3, Optional.of(1.0)),
         new KindScore.Banded(4, Double.POSITIVE_INFINITY, 1, 1, Optional.of(0.3)));
+  }
+
+  /** A staircase goes on from round to round, and from a drill to the next. */
+  @Test
+  public void a_fault_is_as_large_as_the_answers_before_it_ask_for() {
+    Hidden hidden = new Hidden(Kind.SHORT, "aileron-left");
+    Drill drill = drill(Task.WATCH, Optional.of(hidden), Optional.of(hidden));
+    double limit = TWIN.surfaces(Axis.ROLL).getFirst().toleranceDeg();
+    Answer missed = answer(Optional.empty(), Optional.of(4.5), 1);
+    Answer found = answer(Optional.of(5.0), Optional.of(4.5), 1);
+    assertThat(drill.fault(TWIN, List.of()).orElseThrow().size()).isEqualTo(4 * limit);
+    assertThat(drill.fault(TWIN, List.of(missed)).orElseThrow().size()).isEqualTo(5 * limit);
+    assertThat(drill.fault(TWIN, List.of(found)).orElseThrow().size()).isEqualTo(4 * limit);
+    assertThat(drill.staircase(TWIN, List.of(found, found)).limits()).isEqualTo(3.2);
+    Drill next = new Drill(Task.WATCH, drill.staircase(TWIN, List.of(found, found)), drill.rounds());
+    assertThat(next.fault(TWIN, List.of()).orElseThrow().size()).isEqualTo(3.2 * limit);
+    // A fault never takes more than a share of the travel, or the drill would show another kind.
+    assertThat(hidden.fault(TWIN, Staircase.MOST).size()).isEqualTo(Math.min(6 * limit, 0.6 * 15));
+    Trial alarm = Trial.nothing(0, Outcome.FALSE_ALARM);
+    assertThat(new Staircase(1, 1).after(List.of(Trial.shown(0, hidden, 1, 1, Optional.of(0.3)))).limits())
+        .as("no smaller than what is allowed").isEqualTo(Staircase.LEAST);
+    assertThat(new Staircase(6, 1).after(List.of(Trial.shown(0, hidden, 1, 6, Optional.empty()), alarm)))
+        .isEqualTo(new Staircase(Staircase.MOST, 0));
+    Hidden jammed = new Hidden(Kind.JAMMED, "rudder");
+    assertThat(new Staircase(2, 1).after(List.of(Trial.shown(0, jammed, 1, 2, Optional.empty()))))
+        .as("what has no size does not move it").isEqualTo(new Staircase(2, 1));
   }
 
   private static List<double[]> flown(ControlSpec spec, Fault fault) {
