@@ -2,6 +2,7 @@ import { useComputedColorScheme } from '@mantine/core'
 import { useEffect, useRef } from 'react'
 import uPlot from 'uplot'
 import 'uplot/dist/uPlot.min.css'
+import { kept, plotLook } from '../app/plot'
 import type { Course } from './overlay'
 import classes from './Recordings.module.css'
 
@@ -21,14 +22,7 @@ export const OverlayPlot = ({ courses, label }: { courses: readonly Course[]; la
   useEffect(() => {
     const place = on.current
     if (!place) return
-    const style = getComputedStyle(place)
-    const colour = (name: string) => style.getPropertyValue(name)
-    const axis = {
-      stroke: colour('--soft'),
-      grid: { stroke: colour('--rule'), width: 1 },
-      ticks: { stroke: colour('--rule') },
-      font: `14px ${style.fontFamily}`,
-    }
+    const { colour, axis } = plotLook(place)
     const plot = new uPlot(
       {
         width: place.clientWidth,
@@ -49,12 +43,7 @@ export const OverlayPlot = ({ courses, label }: { courses: readonly Course[]; la
       columns(courses),
       place,
     )
-    const resized = new ResizeObserver(() => plot.setSize({ width: place.clientWidth, height: HEIGHT }))
-    resized.observe(place)
-    return () => {
-      resized.disconnect()
-      plot.destroy()
-    }
+    return kept(plot, place, HEIGHT)
   }, [courses, scheme])
   return <div ref={on} className={classes.plot} role="img" aria-label={label} />
 }

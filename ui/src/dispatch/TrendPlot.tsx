@@ -3,6 +3,7 @@ import { useEffect, useRef } from 'react'
 import uPlot from 'uplot'
 import 'uplot/dist/uPlot.min.css'
 import type { ControlTrendView } from '../api.gen'
+import { kept, plotLook } from '../app/plot'
 import classes from './Trends.module.css'
 
 const HEIGHT = 340
@@ -38,14 +39,7 @@ export const TrendPlot = ({ trend }: { trend: ControlTrendView }) => {
   useEffect(() => {
     const on = at.current
     if (!on) return
-    const style = getComputedStyle(on)
-    const colour = (name: string) => style.getPropertyValue(name)
-    const axis = {
-      stroke: colour('--soft'),
-      grid: { stroke: colour('--rule'), width: 1 },
-      ticks: { stroke: colour('--rule') },
-      font: `14px ${style.fontFamily}`,
-    }
+    const { colour, axis } = plotLook(on)
     const [xs, values, limit, line] = columns(trend)
     const told = [...values, ...line, trend.limit].filter((v) => v !== null)
     const [least, most] = [Math.min(...told), Math.max(...told)]
@@ -73,12 +67,7 @@ export const TrendPlot = ({ trend }: { trend: ControlTrendView }) => {
       [xs, values, limit, line],
       on,
     )
-    const resized = new ResizeObserver(() => plot.setSize({ width: on.clientWidth, height: HEIGHT }))
-    resized.observe(on)
-    return () => {
-      resized.disconnect()
-      plot.destroy()
-    }
+    return kept(plot, on, HEIGHT)
   }, [trend, scheme])
   return (
     <figure style={{ margin: 0 }}>

@@ -65,9 +65,14 @@ export const DrillsPage = ({ me }: { me: Me }) => {
             {answer.isError && (
               <div>
                 <ProblemNotice problem={answer.error} />
-                <Action hotkey="Enter" main onAct={() => answer.mutate(answer.variables)}>
-                  Send the answers again
-                </Action>
+                <div className={classes.actions}>
+                  <Action hotkey="Enter" main onAct={() => answer.mutate(answer.variables)}>
+                    Send the answers again
+                  </Action>
+                  <Action hotkey="x" onAct={answer.reset}>
+                    Let them go
+                  </Action>
+                </div>
               </div>
             )}
             {drills.data ? (
@@ -84,7 +89,11 @@ export const DrillsPage = ({ me }: { me: Me }) => {
         )}
         {begin.isError && <ProblemNotice problem={begin.error} />}
         {!result && drills.data && (
-          <PastDrills past={drills.data.past} onAgain={(id) => begin.mutate({ again: id })} />
+          <PastDrills
+            past={drills.data.past}
+            tasks={drills.data.tasks}
+            onAgain={(id) => begin.mutate({ again: id })}
+          />
         )}
       </main>
     </>

@@ -1,16 +1,15 @@
 import { Button, Table } from '@mantine/core'
-import type { DrillLineView } from '../api.gen'
+import type { DrillLineView, TaskView } from '../api.gen'
 import { Fold } from '../app/Fold'
 
 interface PastDrillsProps {
   past: readonly DrillLineView[]
+  tasks: readonly TaskView[]
   onAgain: (id: string) => void
 }
 
-const TASKS = { watch: 'Watch', move: 'Move', both: 'Move and watch' } as const
-
 /** What was drilled before, each to be done once more as it was drawn. */
-export const PastDrills = ({ past, onAgain }: PastDrillsProps) =>
+export const PastDrills = ({ past, tasks, onAgain }: PastDrillsProps) =>
   past.length > 0 && (
     <Fold line={`${past.length} ${past.length === 1 ? 'drill' : 'drills'} so far`}>
       <Table>
@@ -30,7 +29,7 @@ export const PastDrills = ({ past, onAgain }: PastDrillsProps) =>
             <Table.Tr key={p.id}>
               <Table.Td>{p.at.slice(0, 16).replace('T', ' ')} UTC</Table.Td>
               <Table.Td>
-                {TASKS[p.task]}, {p.type}
+                {tasks.find((t) => t.task === p.task)?.title}, {p.type}
               </Table.Td>
               <Table.Td>
                 {p.task !== 'move' && `${p.detection.found} of ${p.detection.found + p.detection.missed}`}

@@ -3,17 +3,16 @@ import type { DrillsView, TaskScoreView } from '../api.gen'
 import classes from './Drills.module.css'
 
 /** How somebody does over all their drills. */
-export const Scores = ({ drills: { scores, tasks, kinds } }: { drills: DrillsView }) => {
+export const Scores = ({ drills: { scores, tasks, kinds, harder } }: { drills: DrillsView }) => {
   if (scores.length === 0)
     return (
       <section className={classes.scores} aria-label="How you do">
         <h2>How it goes</h2>
         <p>
           In half of the rounds, by chance, something is wrong: a surface short of its travel, late, in jumps, the
-          wrong way. It begins at four times what the type allows. Two found one after the other make the next smaller
-          by a fifth; one missed makes it larger again. So it settles where you find seven of ten.
+          wrong way.
         </p>
-        <p>A false alarm costs what you had found since the last step.</p>
+        <p>{harder}</p>
       </section>
     )
   return (

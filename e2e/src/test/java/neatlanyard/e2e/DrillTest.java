@@ -30,7 +30,7 @@ public class DrillTest extends AtTheDemo {
   @Test
   public void a_fault_is_seen_and_stopped_a_sound_one_let_pass_and_the_same_comes_again_by_its_seed() {
     Crew wren = drills(Crew.in(browser, app, "Wren Adeyo", ColorScheme.LIGHT));
-    assertThat(wren.page.getByText("It begins at four times what the type allows.")).isVisible();
+    assertThat(wren.page.getByText("It begins at 4 times what the type allows.")).isVisible();
     wren.page.getByText("By a seed, to have the same again").click();
     wren.page.getByPlaceholder("another each time").fill(SEED);
     begin(wren, "Watch");
@@ -66,7 +66,7 @@ public class DrillTest extends AtTheDemo {
 
     // What somebody did is shown to them alone.
     Crew ida = drills(Crew.in(browser, app, "Ida Marsk", ColorScheme.DARK));
-    assertThat(ida.page.getByText("It begins at four times what the type allows.")).isVisible();
+    assertThat(ida.page.getByText("It begins at 4 times what the type allows.")).isVisible();
   }
 
   /** Every axis both ways by keys held down, as the judge wants it of any check. */

@@ -428,9 +428,11 @@ public class StoreTest {
       log.keepTrace(flight.id(), "bb", "seconds\n0\n");
     }
     StoredRecordings recordings = new StoredRecordings(db);
-    assertThat(recordings.of(flight.tail(), 9)).extracting(KeptRecordings.Kept::sha256).containsExactly("aa", "bb");
-    assertThat(recordings.of(flight.tail(), 1)).hasSize(1);
-    assertThat(recordings.of(new TailId("TL-XXX"), 9)).isEmpty();
+    assertThat(recordings.byTail(9)).containsOnlyKeys(flight.tail());
+    assertThat(recordings.byTail(9).get(flight.tail())).extracting(KeptRecordings.Kept::sha256)
+        .containsExactly("aa", "bb");
+    assertThat(recordings.byTail(1).get(flight.tail())).extracting(KeptRecordings.Kept::sha256)
+        .containsExactly("aa");
     assertThat(recordings.csv(flight.id(), "bb")).contains("seconds\n0\n");
   }
 

@@ -1,7 +1,6 @@
 package neatlanyard.core.drill;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -9,7 +8,6 @@ import java.util.TreeMap;
 import java.util.random.RandomGenerator;
 import java.util.stream.Stream;
 import neatlanyard.core.controls.Axis;
-import neatlanyard.core.controls.ControlSpec.Following;
 import neatlanyard.core.controls.ControlSpec.Surface;
 import neatlanyard.core.controls.ControlSpec;
 import neatlanyard.core.controls.Practice;
@@ -59,24 +57,15 @@ public record Drill(Task task, Staircase start, List<Round> rounds) {
 
   /** Somebody who moves each axis across, from stop to stop, in their own time. */
   private static Hand hand(List<Axis> order, RandomGenerator chance) {
-    List<Axis> axes = new ArrayList<>(order.isEmpty() ? List.of(Axis.values()) : order);
-    if (order.isEmpty()) {
-      for (int i = axes.size() - 1; i > 0; i--) {
-        Collections.swap(axes, i, chance.nextInt(i + 1));
-      }
-    }
-    return new Hand(axes, 1, hundredth(chance.nextDouble(1.2, 2.2)), hundredth(chance.nextDouble(0.7, 1.2)),
-        hundredth(chance.nextDouble(0.8, 1.3)), hundredth(chance.nextDouble(1.4, 2.2)), true, Map.of(),
-        hundredth(chance.nextDouble(0, 3)), false);
+    return new Hand(order.isEmpty() ? Hand.anyOrder(chance) : order, 1, hundredth(chance.nextDouble(1.2, 2.2)),
+        hundredth(chance.nextDouble(0.7, 1.2)), hundredth(chance.nextDouble(0.8, 1.3)),
+        hundredth(chance.nextDouble(1.4, 2.2)), true, Map.of(), hundredth(chance.nextDouble(0, 3)), false);
   }
 
   private static Map<String, Linkage> built(ControlSpec spec, RandomGenerator chance) {
     Map<String, Linkage> built = new TreeMap<>();
-    Following f = spec.following();
     for (Surface s : spec.surfaces()) {
-      double full = Math.max(Math.abs(s.positiveDeg()), Math.abs(s.negativeDeg()));
-      Linkage l = Linkage.sound(new Linkage.Allowed(s.toleranceDeg() / full, spec.neutralDeg(), f.playDeg(),
-          f.jumpDeg(), f.deadBandPct(), f.crossDeg()), chance);
+      Linkage l = Linkage.sound(Linkage.Allowed.of(spec, s), chance);
       // Nobody sees the jumps, the play and the dead band of a sound one.
       built.put(s.id(), new Linkage(hundredth(l.gain()), hundredth(l.offsetDeg()), 0, 0, 0, hundredth(l.lagS()),
           Math.rint(l.rateDegS()), hundredth(l.crossedDeg())));

@@ -1,5 +1,6 @@
 package neatlanyard.core.drill;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import neatlanyard.core.controls.simulated.Fault.Kind;
@@ -36,7 +37,7 @@ public record KindScore(Kind kind, List<Banded> bands) {
   }
 
   private static List<Banded> bands(List<Trial> of) {
-    List<Banded> bands = new java.util.ArrayList<>();
+    List<Banded> bands = new ArrayList<>();
     add(bands, 0, 0, of.stream().filter(t -> t.limits() == 0).toList());
     double over = 0;
     for (double upTo : UP_TO) {

@@ -2,6 +2,7 @@ package neatlanyard.core.drill;
 
 import java.util.List;
 import neatlanyard.core.drill.Trial.Outcome;
+import neatlanyard.core.units.Numbers;
 
 /**
  * How much of a fault is hidden: two found one after the other make the next smaller, one missed makes it larger.
@@ -30,6 +31,14 @@ public record Staircase(double limits, int found) {
     if (!(limits >= LEAST && limits <= MOST)) {
       throw new IllegalArgumentException("A staircase stands at " + LEAST + " to " + MOST + " limits.");
     }
+  }
+
+  /** The rule, as it is told. */
+  public static String words() {
+    return "It begins at " + Numbers.plain(FRESH.limits, 0) + " times what the type allows. " + FOUND_IN_A_ROW
+        + " found one after the other make the next " + Numbers.plain((1 - STEP) * 100, 0)
+        + " % smaller; one missed makes it larger again. So it settles where you find about seven of ten. A false"
+        + " alarm costs what you had found since the last step.";
   }
 
   public Staircase after(List<Trial> trials) {

@@ -12,9 +12,9 @@ import neatlanyard.core.drill.Drill;
 import neatlanyard.core.drill.Drills.Answered;
 import neatlanyard.core.drill.Hidden;
 import neatlanyard.core.drill.KindScore;
+import neatlanyard.core.drill.Staircase;
 import neatlanyard.core.drill.Task;
 import neatlanyard.core.drill.Trial;
-import neatlanyard.core.fleet.TypeId;
 import neatlanyard.core.units.Numbers;
 import neatlanyard.formats.drill.DrillWriter;
 import neatlanyard.formats.sop.ControlSpecWriter;
@@ -41,7 +41,7 @@ import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
 import neatlanyard.server.problem.ProblemCode;
 import neatlanyard.server.sop.CardViews;
-import neatlanyard.server.work.HeavyWork;
+import neatlanyard.server.sop.PackDesk;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -61,11 +61,11 @@ class DrillController {
   private static final int MOST_CALLS = 1_000;
 
   private final DrillDesk desk;
-  private final HeavyWork heavy;
+  private final PackDesk packs;
 
-  DrillController(DrillDesk desk, HeavyWork heavy) {
+  DrillController(DrillDesk desk, PackDesk packs) {
     this.desk = desk;
-    this.heavy = heavy;
+    this.packs = packs;
   }
 
   @GetMapping("/api/drills")
@@ -73,8 +73,8 @@ class DrillController {
     List<Answered> past = desk.of(who.id());
     List<Trial> all = past.stream().flatMap(d -> d.trials().stream()).toList();
     return new DrillsView(
-        desk.packs().stream().map(p -> new DrillTypeView(p.type().value(), p.title())).toList(),
-        Stream.of(Task.values()).map(t -> new TaskView(t, t.title(), t.words())).toList(),
+        packs.withControls().stream().map(p -> new DrillTypeView(p.type().value(), p.title())).toList(),
+        Stream.of(Task.values()).map(t -> new TaskView(t, t.title(), t.words())).toList(), Staircase.words(),
         Stream.of(Task.values()).flatMap(t -> score(past, t).stream()).toList(),
         KindScore.of(all).stream().map(k -> new KindScoreView(Hidden.title(k.kind()),
             k.bands().stream().map(DrillController::view).toList())).toList(),
@@ -121,7 +121,7 @@ class DrillController {
   /** Begins one. */
   @PostMapping("/api/drills")
   DrillBegunView begin(@AuthenticationPrincipal SignedIn who, @RequestBody DrillForm form) {
-    Drawn drawn = heavy.run(who.id().value(), HeavyWork.Kind.PAGE, stop -> drawn(who, form));
+    Drawn drawn = drawn(who, form);
     return new DrillBegunView(
         drawn.begun().id().toString(), drawn.pack().title(), drawn.drill().task(), drawn.begun().seed(),
         drawn.drill().rounds().size(),
@@ -139,20 +139,12 @@ class DrillController {
       throw Problem.bad(ProblemCode.BAD_ANSWER, "A drill has 1 to %d rounds.".formatted(Drill.MOST_ROUNDS));
     }
     Task task = form.task().map(DrillController::task).orElse(Task.WATCH);
-    return desk.begin(who.id(), type(form.type().orElse("")), task, rounds, form.seed());
+    return desk.begin(who.id(), form.type().orElse(""), task, rounds, form.seed());
   }
 
   private static Task task(String task) {
     return Stream.of(Task.values()).filter(t -> Doc.written(t).equals(task)).findFirst().orElseThrow(() ->
         Problem.bad(ProblemCode.BAD_ANSWER, "A drill is watch, move or both."));
-  }
-
-  private static TypeId type(String type) {
-    try {
-      return new TypeId(type);
-    } catch (IllegalArgumentException e) {
-      throw Problem.notFound("There is no type of that name.");
-    }
   }
 
   private static UUID id(String id) {

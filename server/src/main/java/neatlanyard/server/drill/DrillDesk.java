@@ -17,7 +17,6 @@ import neatlanyard.core.drill.RoundTold;
 import neatlanyard.core.drill.Staircase;
 import neatlanyard.core.drill.Task;
 import neatlanyard.core.fleet.CrewId;
-import neatlanyard.core.fleet.TypeId;
 import neatlanyard.core.sop.Pack;
 import neatlanyard.formats.drill.DrillReader;
 import neatlanyard.formats.drill.DrillWriter;
@@ -49,40 +48,25 @@ class DrillDesk {
   /** A drill with what is told of its rounds. */
   record Told(Answered answered, List<RoundTold> rounds) {}
 
-  /** Packs in force today whose type has controls to drill. */
-  List<Pack> packs() {
-    return packs.all().stream().map(k -> k.pack().type()).distinct().flatMap(t -> inForce(t).stream())
-        .filter(p -> !p.flightControls().surfaces().isEmpty()).toList();
-  }
-
-  private Optional<Pack> inForce(TypeId type) {
-    return packs.inForce(type, packs.today()).map(PackDesk.RevisedPack::pack);
-  }
-
-  private Pack pack(TypeId type) {
-    return inForce(type).filter(p -> !p.flightControls().surfaces().isEmpty()).orElseThrow(() ->
-        Problem.notFound("There are no procedures in force with controls to drill for '%s'.".formatted(type)));
-  }
-
   /** Draws one. @param seed empty for another than ever before */
-  Drawn begin(CrewId who, TypeId type, Task task, int rounds, Optional<Long> seed) {
-    Pack pack = pack(type);
+  Drawn begin(CrewId who, String type, Task task, int rounds, Optional<Long> seed) {
+    Pack pack = packs.withControls(type);
     long drawnBy = seed.orElseGet(() -> (long) seeds.nextInt(SEEDS));
     Drill drill = Drill.drawn(pack.flightControls(), pack.policy().controlCheck().order(), task,
         level(drills.of(who), task), rounds, new SplittableRandom(drawnBy));
-    return kept(who, type, pack, drawnBy, drill);
+    return kept(who, pack, drawnBy, drill);
   }
 
   /** The same drill once more, as it was drawn then. */
   Drawn again(CrewId who, UUID id) {
     Begun before = mine(who, id);
-    return kept(who, before.type(), pack(before.type()), before.seed(), drill(id));
+    return kept(who, packs.withControls(before.type().value()), before.seed(), drill(id));
   }
 
-  private Drawn kept(CrewId who, TypeId type, Pack pack, long seed, Drill drill) {
+  private Drawn kept(CrewId who, Pack pack, long seed, Drill drill) {
     fits(drill, pack.flightControls());
     Instant now = clock.instant();
-    Begun begun = new Begun(UUID.randomUUID(), who, type, drill.task(), seed, now);
+    Begun begun = new Begun(UUID.randomUUID(), who, pack.type(), drill.task(), seed, now);
     drills.begin(begun, DrillWriter.json(drill));
     return new Drawn(begun, pack, drill);
   }
@@ -97,7 +81,7 @@ class DrillDesk {
   Told answer(CrewId who, UUID id, List<Answer> answers) {
     Begun begun = mine(who, id);
     Drill drill = drill(id);
-    ControlSpec spec = pack(begun.type()).flightControls();
+    ControlSpec spec = packs.withControls(begun.type().value()).flightControls();
     fits(drill, spec);
     if (answers.isEmpty() || answers.size() > drill.rounds().size()) {
       throw Problem.bad(ProblemCode.BAD_ANSWER, "This drill has %d rounds, and %d answers came."
@@ -113,7 +97,7 @@ class DrillDesk {
     Begun begun = mine(who, id);
     Answered answered = of(who).stream().filter(d -> d.begun().id().equals(id)).findFirst()
         .orElseThrow(() -> Problem.notFound("This drill has not been answered."));
-    ControlSpec spec = pack(begun.type()).flightControls();
+    ControlSpec spec = packs.withControls(begun.type().value()).flightControls();
     Drill drill = drill(id);
     fits(drill, spec);
     return new Told(answered, RoundTold.of(drill, spec, answered.answers()));

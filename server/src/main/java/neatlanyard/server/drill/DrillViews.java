@@ -74,10 +74,10 @@ public final class DrillViews {
       String id, Instant at, String type, Task task, long seed, int rounds, DetectionView detection, int callsRight,
       int callsWrong, int complete, double limits) {}
 
-  /** Everything of one person. @param past the latest first */
+  /** Everything of one person. @param harder how it gets harder, in words @param past the latest first */
   public record DrillsView(
-      List<DrillTypeView> types, List<TaskView> tasks, List<TaskScoreView> scores, List<KindScoreView> kinds,
-      List<DrillLineView> past) {}
+      List<DrillTypeView> types, List<TaskView> tasks, String harder, List<TaskScoreView> scores,
+      List<KindScoreView> kinds, List<DrillLineView> past) {}
 
   /** @param right whether it was answered as it should be */
   public record RoundView(boolean right, String words) {}

@@ -4,6 +4,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.InstantSource;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -16,7 +17,7 @@ import neatlanyard.core.controls.recording.KeptRecordings;
 import neatlanyard.core.fleet.FlightId;
 import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.core.fleet.Role;
-import neatlanyard.core.fleet.TypeId;
+import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.sop.Pack;
 import neatlanyard.formats.controls.TraceCsv;
 import neatlanyard.formats.controls.TraceFile;
@@ -84,28 +85,13 @@ class RecordingController {
 
   @GetMapping("/api/recordings")
   RecordingsView all(@AuthenticationPrincipal SignedIn who) {
-    List<Pack> flown = packs.all().stream().map(k -> k.pack().type()).distinct().flatMap(t -> inForce(t).stream())
-        .toList();
+    Map<TailId, List<KeptRecordings.Kept>> kept = recordings.byTail(MOST_KEPT);
     return new RecordingsView(
-        flown.stream().map(p -> new RecordedTypeView(p.type().value(), p.title())).toList(),
+        packs.withControls().stream().map(p -> new RecordedTypeView(p.type().value(), p.title())).toList(),
         tech.tails().stream().map(t -> new RecordedTailView(t.id().value(), t.type().value(),
-            recordings.of(t.id(), MOST_KEPT).stream().map(k -> new KeptView(
+            kept.getOrDefault(t.id(), List.of()).stream().map(k -> new KeptView(
             k.departure().value(), k.flight(), k.departs(), k.sha256())).toList())).toList(),
         heads.all().stream().map(h -> new HeadNamesView(h.name(), tech.name(h.by()), h.at())).toList(), keeps(who));
-  }
-
-  private Optional<Pack> inForce(TypeId type) {
-    return packs.inForce(type, packs.today()).map(PackDesk.RevisedPack::pack)
-        .filter(p -> !p.flightControls().surfaces().isEmpty());
-  }
-
-  private Pack pack(String type) {
-    try {
-      return inForce(new TypeId(type)).orElseThrow(() -> Problem.notFound(
-          "There are no procedures in force with limits of the controls for '%s'.".formatted(type)));
-    } catch (IllegalArgumentException e) {
-      throw Problem.notFound("There is no type of that name.");
-    }
   }
 
   /** Judges a recording that is brought in, packed or not. Nothing of it is kept. */
@@ -115,7 +101,7 @@ class RecordingController {
   RecordingView judged(
       @AuthenticationPrincipal SignedIn who, @RequestParam String type, @RequestParam Optional<String> names,
       @RequestBody byte[] file) {
-    Pack pack = pack(type);
+    Pack pack = packs.withControls(type);
     return heavy.run(who.id().value(), HeavyWork.Kind.IMPORT, stop -> view(pack, read(pack, names, file)));
   }
 
@@ -126,7 +112,7 @@ class RecordingController {
   RewrittenView rewritten(
       @AuthenticationPrincipal SignedIn who, @RequestParam String type, @RequestParam Optional<String> names,
       @RequestBody byte[] file) {
-    Pack pack = pack(type);
+    Pack pack = packs.withControls(type);
     return heavy.run(who.id().value(), HeavyWork.Kind.IMPORT, stop ->
         new RewrittenView(TraceCsv.write(read(pack, names, file))));
   }
@@ -145,7 +131,7 @@ class RecordingController {
   RecordingView kept(
       @AuthenticationPrincipal SignedIn who, @PathVariable String tail, @PathVariable String departure,
       @PathVariable String sha256) {
-    Pack pack = pack(tech.tail(tail).type().value());
+    Pack pack = packs.withControls(tech.tail(tail).type().value());
     String csv = flight(departure).flatMap(f -> recordings.csv(f, sha256))
         .orElseThrow(() -> Problem.notFound("There is no such recording."));
     return heavy.run(who.id().value(), HeavyWork.Kind.IMPORT,

@@ -204,6 +204,25 @@ public class PackDesk {
         .max(Comparator.comparing(k -> k.revision.published().orElseThrow().at()));
   }
 
+  /** Packs in force today, of types whose controls have limits to be judged by. */
+  public List<Pack> withControls() {
+    return all().stream().map(k -> k.pack().type()).distinct().flatMap(t -> withControls(t).stream()).toList();
+  }
+
+  /** The pack of a type in force today. @throws Problem where there is none, or its controls have no limits */
+  public Pack withControls(String type) {
+    try {
+      return withControls(new TypeId(type)).orElseThrow(() -> Problem.notFound(
+          "There are no procedures in force with limits of the controls for '%s'.".formatted(type)));
+    } catch (IllegalArgumentException e) {
+      throw Problem.notFound("There is no type of that name.");
+    }
+  }
+
+  private Optional<Pack> withControls(TypeId type) {
+    return inForce(type, today()).map(RevisedPack::pack).filter(p -> !p.flightControls().surfaces().isEmpty());
+  }
+
   /** The published revisions of a pack, in the order in which they come into force. */
   public List<RevisedPack> published(PackId pack) {
     return RevisionLife.published(revisions.all(), pack).stream().map(this::known).toList();

@@ -42,10 +42,7 @@ public record Hand(
 
   /** Somebody who does it well enough in their own way: quick or slow, in any order, once or twice. */
   public static Hand somebody(ControlSpec spec, RandomGenerator chance) {
-    List<Axis> order = new ArrayList<>(List.of(Axis.values()));
-    for (int i = order.size() - 1; i > 0; i--) {
-      Collections.swap(order, i, chance.nextInt(i + 1));
-    }
+    List<Axis> order = anyOrder(chance);
     double hold = spec.hold().toMillis() / 1_000.0;
     double settle = spec.settle().toMillis() / 1_000.0;
     Map<Axis, Double> stops = new EnumMap<>(Axis.class);
@@ -55,6 +52,15 @@ public record Hand(
     return new Hand(order, chance.nextInt(4) == 0 ? 2 : 1, settle + chance.nextDouble(0.8, 2),
         chance.nextDouble(0.5, 1.6), hold + chance.nextDouble(0.3, 1.2), settle + chance.nextDouble(0.6, 1.8),
         chance.nextBoolean(), stops, chance.nextDouble(0, 4), false);
+  }
+
+  /** The axes in an order of chance. */
+  public static List<Axis> anyOrder(RandomGenerator chance) {
+    List<Axis> order = new ArrayList<>(List.of(Axis.values()));
+    for (int i = order.size() - 1; i > 0; i--) {
+      Collections.swap(order, i, chance.nextInt(i + 1));
+    }
+    return order;
   }
 
   /** The same, but stopping short on one axis. */

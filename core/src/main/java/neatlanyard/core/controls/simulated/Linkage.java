@@ -1,6 +1,9 @@
 package neatlanyard.core.controls.simulated;
 
 import java.util.random.RandomGenerator;
+import neatlanyard.core.controls.ControlSpec.Following;
+import neatlanyard.core.controls.ControlSpec.Surface;
+import neatlanyard.core.controls.ControlSpec;
 
 /**
  * What stands between a control and one surface.
@@ -32,5 +35,12 @@ public record Linkage(
 
   /** What a type allows, in the same measures. */
   public record Allowed(
-      double gain, double offsetDeg, double playDeg, double stictionDeg, double deadBandPct, double crossedDeg) {}
+      double gain, double offsetDeg, double playDeg, double stictionDeg, double deadBandPct, double crossedDeg) {
+    public static Allowed of(ControlSpec spec, Surface s) {
+      Following f = spec.following();
+      double full = Math.max(Math.abs(s.positiveDeg()), Math.abs(s.negativeDeg()));
+      return new Allowed(
+          s.toleranceDeg() / full, spec.neutralDeg(), f.playDeg(), f.jumpDeg(), f.deadBandPct(), f.crossDeg());
+    }
+  }
 }

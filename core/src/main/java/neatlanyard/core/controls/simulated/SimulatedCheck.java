@@ -11,7 +11,6 @@ import neatlanyard.core.controls.Axis;
 import neatlanyard.core.controls.Channel.Aside;
 import neatlanyard.core.controls.Channel.Inceptor;
 import neatlanyard.core.controls.Channel;
-import neatlanyard.core.controls.ControlSpec.Following;
 import neatlanyard.core.controls.ControlSpec.Surface;
 import neatlanyard.core.controls.ControlSpec;
 import neatlanyard.core.controls.Trace;
@@ -49,10 +48,7 @@ public final class SimulatedCheck {
       ControlSpec spec, Hand hand, List<Fault> faults, Recorder recorder, RandomGenerator chance) {
     Map<String, Linkage> linkages = new LinkedHashMap<>();
     for (Surface s : spec.surfaces()) {
-      Following f = spec.following();
-      double full = Math.max(Math.abs(s.positiveDeg()), Math.abs(s.negativeDeg()));
-      linkages.put(s.id(), Linkage.sound(new Linkage.Allowed(s.toleranceDeg() / full, spec.neutralDeg(), f.playDeg(),
-          f.jumpDeg(), f.deadBandPct(), f.crossDeg()), chance));
+      linkages.put(s.id(), Linkage.sound(Linkage.Allowed.of(spec, s), chance));
     }
     return new SimulatedCheck(spec, linkages, faults, Optional.empty(), chance).fly(hand, recorder);
   }
