@@ -4,6 +4,7 @@ import type { ItemView, PartView } from '../api.gen'
 import { Action } from '../app/Action'
 import { clockTime } from '../app/clock'
 import { Pennant } from '../app/Pennant'
+import { PrintedNumber } from '../flow/PrintedNumber'
 import { GoOn } from '../live/GoOn'
 import { lastSaid } from '../live/lastSaid'
 import type { Live } from '../live/useDeparture'
@@ -132,6 +133,7 @@ export const ChecklistStage = ({ live, part, next, onGo }: ChecklistStageProps) 
             {onlyReads && <p className={classes.part}>Read aloud</p>}
             {onlyAnswers && <p className={classes.part}>{name(header.reader)} reads, you look and answer</p>}
             <h1 className={classes.challenge} data-heard={onlyAnswers || undefined}>
+              <PrintedNumber item={item} />
               {item.challenge}
             </h1>
             {!(value?.back && mine) && (

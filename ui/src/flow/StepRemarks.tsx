@@ -3,13 +3,15 @@ import { Added, AskedAgain, Caution } from '../app/Notice'
 import { ReadingNote } from '../gauge/ReadingNote'
 import { statusOf } from '../live/marks'
 import { Marks } from './Marks'
+import { Why } from './Why'
 
-/** What stands below a step: what the fleet added, its caution, why it is asked again, its reading, who said what. */
+/** What stands below a step: what was added, why it is done, its caution, why again, its reading, who said what. */
 export const StepRemarks = ({ view, item }: { view: DepartureView; item: ItemView }) => {
   const step = view.progress.steps[item.id]
   return (
     <>
       {item.added && <Added>{item.added}</Added>}
+      {item.why && <Why key={item.id} words={item.why} />}
       {item.caution && <Caution>{item.caution}</Caution>}
       {statusOf(view.progress, item.id) === 'again' && <AskedAgain because={step?.again ?? ''} />}
       <ReadingNote name={item.measure?.name ?? ''} reading={step?.reading} />

@@ -2,6 +2,7 @@ import { UnstyledButton } from '@mantine/core'
 import { memo } from 'react'
 import type { ItemView, StepView } from '../api.gen'
 import { Slot } from '../app/Slot'
+import { PrintedNumber } from './PrintedNumber'
 import classes from './StepRows.module.css'
 
 interface StepRowsProps {
@@ -55,6 +56,7 @@ const Row = memo(({ item, now, status, settled, response, onChoose }: RowProps) 
   >
     <Slot status={status} />
     <span className={classes.rowChallenge}>
+      <PrintedNumber item={item} />
       {item.challenge}
       {item.added && <span className={classes.today}>today</span>}
     </span>

@@ -10,6 +10,7 @@ import { Closed } from './Closed'
 import { Finished } from './Finished'
 import { FlightDeck } from './FlightDeck'
 import { FoundSo } from './FoundSo'
+import { PrintedNumber } from './PrintedNumber'
 import { NothingHere } from './NothingHere'
 import { nextForMe } from './nextForMe'
 import { OtherSeat } from './OtherSeat'
@@ -77,7 +78,10 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
                 {s.done} of {part.items.length}
               </span>
             </p>
-            <h1 className={classes.challenge}>{item.challenge}</h1>
+            <h1 className={classes.challenge}>
+              <PrintedNumber item={item} />
+              {item.challenge}
+            </h1>
             <p className={classes.response}>{item.response}</p>
             {item.waits && <p className={classes.aside2}>Then a wait of {item.waits.words}.</p>}
             {value && (
@@ -161,6 +165,11 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
           onChoose={s.choose}
         />
         <div className={classes.foot}>
+          {s.plainHere.length > 0 && mine && s.place?.glance && (
+            <p className={classes.glance}>
+              <b>At one look:</b> {s.place.glance}
+            </p>
+          )}
           {s.plainHere.length > 0 && mine && (
             <Action hotkey="shift+Space" shown="shift space" onAct={s.markPlace}>
               Whole panel done

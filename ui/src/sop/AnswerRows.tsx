@@ -35,6 +35,7 @@ export const AnswerRows = ({ doc, editor, step, disabled, onChange }: AnswerRows
       onChange={(enters) => onChange({ enters })}
     />
     <CourseRow step={step} disabled={disabled} onChange={onChange} />
+      <MessagesRow step={step} disabled={disabled} onChange={onChange} />
     <Checkbox
       label="It is the lights test: what it does not light is listed"
       checked={step['tests-lights'] ?? false}
@@ -159,6 +160,50 @@ const CourseRow = ({ step, disabled, onChange }: Pick<AnswerRowsProps, 'step' | 
         disabled={disabled}
         aria-label="Add a part"
         onClick={() => onChange({ course: [...beats, { act: '', see: '' }] })}
+      >
+        +
+      </UnstyledButton>
+    </div>
+  )
+}
+
+const MessagesRow = ({ step, disabled, onChange }: Pick<AnswerRowsProps, 'step' | 'disabled' | 'onChange'>) => {
+  const lines = step.messages ?? []
+  const put = (n: number, change: Partial<(typeof lines)[number]>) =>
+    onChange({ messages: lines.map((m, i) => (i === n ? { ...m, ...change } : m)) })
+  return (
+    <div className={classes.line}>
+      <span>A display may show</span>
+      {lines.map((m, n) => (
+        <span key={n} className={classes.chip}>
+          <SmallField
+            aria-label={`Message ${n + 1}, as it reads`}
+            placeholder="as it reads"
+            chars={14}
+            value={m.shows}
+            disabled={disabled}
+            onChange={(e) => put(n, { shows: e.currentTarget.value })}
+          />
+          <SmallField
+            aria-label={`Message ${n + 1}, why it is expected`}
+            placeholder="expected, as"
+            chars={14}
+            value={m.expected ?? ''}
+            disabled={disabled}
+            onChange={(e) => put(n, { expected: e.currentTarget.value })}
+          />
+          <Drop
+            what={`message ${n + 1}`}
+            disabled={disabled}
+            onDrop={() => onChange({ messages: lines.filter((_, i) => i !== n) })}
+          />
+        </span>
+      ))}
+      <UnstyledButton
+        className={classes.add}
+        disabled={disabled}
+        aria-label="Add a message"
+        onClick={() => onChange({ messages: [...lines, { shows: '' }] })}
       >
         +
       </UnstyledButton>

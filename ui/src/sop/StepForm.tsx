@@ -109,6 +109,14 @@ export const StepForm = ({ doc, editor, at, faults, disabled, focus, onChange }:
         disabled={disabled}
         onChange={(e) => onChange({ caution: e.currentTarget.value })}
       />
+      <Textarea
+        label="Why, for who wonders"
+        value={step.why ?? ''}
+        autosize
+        minRows={1}
+        disabled={disabled}
+        onChange={(e) => onChange({ why: e.currentTarget.value })}
+      />
       <div className={classes.marks}>
         <Checkbox
           label="Critical"
@@ -250,6 +258,20 @@ export const StepForm = ({ doc, editor, at, faults, disabled, focus, onChange }:
           )}
         </div>
         <AnswerRows doc={doc} editor={editor} step={step} disabled={disabled} onChange={onChange} />
+        <div className={classes.line}>
+          <span>Number on the printed card</span>
+          <SmallField
+            aria-label="Number on the printed card"
+            chars={5}
+            value={step.number ?? ''}
+            disabled={disabled}
+            onChange={(e) =>
+              onChange({
+                number: e.currentTarget.value === '' ? undefined : number(e.currentTarget.value),
+              } as Partial<StepDoc>)
+            }
+          />
+        </div>
         <TextInput
           label="Name in the pack"
           value={step.id}
@@ -278,5 +300,7 @@ const machine = (s: StepDoc): boolean =>
     s.enters,
     s.value,
     s.course,
+    s.messages,
+    s.number,
     s['tests-lights'],
   ].some((x) => x !== undefined)

@@ -28,6 +28,9 @@ export interface StepDoc {
   response: string
   when?: Condition
   caution?: string
+  why?: string
+  /** As printed on the operator's card. */
+  number?: number
   critical?: boolean
   alerted?: boolean
   sets?: States
@@ -42,9 +45,12 @@ export interface StepDoc {
   alternates?: { choices: string[]; memory?: string }
   'below-line'?: boolean
   enters?: string[]
+  only?: { figure: string; values: string[]; because: string; when?: Condition }[]
   says?: string
   value?: ValueDoc
   course?: { act: string; see: string }[]
+  messages?: { shows: string; expected?: string }[]
+  'changes-trim'?: boolean
   'tests-lights'?: boolean
 }
 

@@ -12,6 +12,7 @@ import { Answer } from '../flow/Answer'
 import { OtherSeat } from '../flow/OtherSeat'
 import { ReadingNote } from '../gauge/ReadingNote'
 import { nextForMe } from '../flow/nextForMe'
+import { PrintedNumber } from '../flow/PrintedNumber'
 import { NothingHere } from '../flow/NothingHere'
 import { SayingForm, type WordsFor } from '../flow/SayingForm'
 import { StepRemarks } from '../flow/StepRemarks'
@@ -134,7 +135,10 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
                 </>
               )}
             </div>
-            <h1 className={classes.challenge}>{item.challenge}</h1>
+            <h1 className={classes.challenge}>
+              <PrintedNumber item={item} />
+              {item.challenge}
+            </h1>
             <p className={classes.response}>{item.response}</p>
             {item.differs && <p className={classes.differs}>{item.differs}</p>}
             <StepRemarks view={view} item={item} />
@@ -171,6 +175,11 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
                   disabled={!mine || answered || tiedOff || closed}
                   onSay={s.say}
                 />
+                {s.plainHere.length > 1 && s.place?.glance && (
+                  <p className={classes.glance}>
+                    <b>At one look:</b> {s.place.glance}
+                  </p>
+                )}
                 {s.plainHere.length > 1 && (
                   <Action hotkey="shift+Space" shown="shift space" disabled={cannot} onAct={s.markPlace}>
                     Whole station as it should be

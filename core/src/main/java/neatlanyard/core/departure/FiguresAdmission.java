@@ -18,6 +18,7 @@ import neatlanyard.core.fleet.Refusal;
 import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.core.log.Event;
 import neatlanyard.core.sop.Card.Item;
+import neatlanyard.core.sop.Condition;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.state.FigureEntries;
 
@@ -41,7 +42,20 @@ final class FiguresAdmission {
   }
 
   Optional<Refusal> entered(Event.FigureEntered e) {
-    return typed(e.figure(), e.value()).or(() -> owned(e.figure()));
+    return typed(e.figure(), e.value()).or(() -> owned(e.figure())).or(() -> only(e.figure(), e.value()));
+  }
+
+  /** A figure that on this day must be one of some, whoever agrees on another. */
+  private Optional<Refusal> only(CriticalFigure figure, String value) {
+    return attempt.now().entersAt(figure).stream().flatMap(i -> i.step().only().stream())
+        .filter(o -> o.figure() == figure && !o.values().contains(value.strip()) && holds(o.when()))
+        .findFirst().flatMap(o -> no(RefusalCode.NOT_THAT_FIGURE, "The %s %s is not taken here: %s.".formatted(
+        figure.words(), value.strip(), o.because()), "Here it is %s.".formatted(
+        String.join(" or ", o.values()))));
+  }
+
+  private boolean holds(Condition when) {
+    return attempt.now().situation().filter(s -> when.ask(attempt.now().pack().policy(), s).holds()).isPresent();
   }
 
   private static Optional<Refusal> typed(CriticalFigure figure, String value) {
@@ -63,7 +77,7 @@ final class FiguresAdmission {
   }
 
   Optional<Refusal> taken(Event.FigureTaken e) {
-    return typed(e.figure(), e.value()).or(() -> owned(e.figure()))
+    return typed(e.figure(), e.value()).or(() -> owned(e.figure())).or(() -> only(e.figure(), e.value()))
         .or(() -> attempt.commander("takes a figure that differs"))
         .or(() -> words("reason", e.words())).or(() -> attempt.now().entries().standing(e.figure())
         == FigureEntries.Standing.DIFFERS ? Optional.empty()

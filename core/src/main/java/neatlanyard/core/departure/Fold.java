@@ -5,17 +5,17 @@ import java.util.Optional;
 import java.util.UUID;
 import neatlanyard.core.checklist.NextItem;
 import neatlanyard.core.checklist.Stale;
+import neatlanyard.core.controls.live.ByEye;
 import neatlanyard.core.dispatch.Severity;
 import neatlanyard.core.flow.Reading;
 import neatlanyard.core.gauge.Judged;
 import neatlanyard.core.gauge.Missing;
 import neatlanyard.core.log.Entry;
-import neatlanyard.core.controls.live.ByEye;
 import neatlanyard.core.log.Event;
 import neatlanyard.core.log.FindDetail;
 import neatlanyard.core.log.TechState;
-import neatlanyard.core.sop.Card.Item;
 import neatlanyard.core.sop.Card;
+import neatlanyard.core.sop.Card.Item;
 import neatlanyard.core.sop.Condition;
 import neatlanyard.core.sop.Day;
 import neatlanyard.core.sop.Measure;
@@ -23,11 +23,12 @@ import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.ProcedureId;
 import neatlanyard.core.sop.Quantity;
 import neatlanyard.core.sop.QuantityId;
+import neatlanyard.core.sop.Step;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.state.DepartureState;
-import neatlanyard.core.state.Recorded;
 import neatlanyard.core.state.Find;
 import neatlanyard.core.state.Mark;
+import neatlanyard.core.state.Recorded;
 import neatlanyard.core.state.StepNotes;
 
 /** What one more entry makes of a departure's state. */
@@ -49,9 +50,10 @@ final class Fold {
       case Event.DaySet e -> cut(d, e.day(), entry.number());
       case Event.Measured e -> measured(d, e, entry);
       case Event.DoesNotFit e -> d;
-      case Event.StepDone e -> d.marked(e.step(), mark(entry, Mark.Outcome.DONE, ""));
+      case Event.StepDone e -> trimmed(d, e.step(), entry).marked(e.step(), mark(entry, Mark.Outcome.DONE, ""));
       case Event.FoundSo e -> d.marked(e.step(), mark(entry, Mark.Outcome.DONE, "found so"));
-      case Event.ValueSaid e -> d.valueSaid(e, entry).marked(e.step(), mark(entry, Mark.Outcome.DONE, e.value()));
+      case Event.ValueSaid e -> trimmed(d, e.step(), entry).valueSaid(e, entry)
+          .marked(e.step(), mark(entry, Mark.Outcome.DONE, e.value()));
       case Event.AircraftRead e -> d.aircraftRead(e, entry);
       case Event.Overridden e -> d.overridden(e, entry);
       case Event.WaitSeen e -> d.waitSeen(e.step(), entry.number());
@@ -100,6 +102,12 @@ final class Fold {
         ByEye.judge(d.pack().policy().controlCheck(d.card().map(Card::day)), e.sightings(), e.disconnected()));
   }
 
+  /** A step that moves a trim is as good as somebody saying that one was moved. */
+  private static DepartureState trimmed(DepartureState d, StepId step, Entry entry) {
+    return d.step(step).filter(Step::changesTrim).isPresent()
+        ? d.controlsUpset(new Event.ControlsUpset(Event.Upset.TRIM_CHANGED), entry) : d;
+  }
+
   private static Mark mark(Entry entry, Mark.Outcome outcome, String words) {
     return mark(entry, outcome, words, Optional.empty());
   }
@@ -139,7 +147,8 @@ final class Fold {
       return d;
     }
     Quantity quantity = measure.get().quantity();
-    DepartureState read = told(d, e.step()).withoutMeasuredFinds(e.step()).measured(quantity.id(), e.value());
+    DepartureState read = told(trimmed(d, e.step(), entry), e.step()).withoutMeasuredFinds(e.step())
+        .measured(quantity.id(), e.value());
     Judged judged = Reading.judged(read, measure.get(), e.value());
     DepartureState marked;
     if (judged.level().find()) {

@@ -1,6 +1,7 @@
 package neatlanyard.core.figures;
 
 import java.util.List;
+import neatlanyard.core.units.Multilinear;
 import neatlanyard.core.units.Numbers;
 
 /**
@@ -41,14 +42,10 @@ public record Grid(List<Axis> axes, double[] values) {
   public record Axis(Of of, double[] points) {
     /** @throws IllegalArgumentException when they do not rise */
     public Axis {
-      points = points.clone();
-      if (points.length == 0) {
-        throw new IllegalArgumentException("The axis %s has no points".formatted(of.words()));
-      }
-      for (int i = 1; i < points.length; i++) {
-        if (!(points[i] > points[i - 1])) {
-          throw new IllegalArgumentException("The axis %s does not rise at its point %d".formatted(of.words(), i + 1));
-        }
+      try {
+        points = Multilinear.rising(points);
+      } catch (IllegalArgumentException e) {
+        throw new IllegalArgumentException("The axis %s: %s".formatted(of.words(), e.getMessage()), e);
       }
     }
 
@@ -68,12 +65,7 @@ public record Grid(List<Axis> axes, double[] values) {
   /** @throws IllegalArgumentException when there are not as many values as points, or an axis stands twice */
   public Grid {
     axes = List.copyOf(axes);
-    values = values.clone();
-    int wanted = axes.stream().mapToInt(a -> a.points.length).reduce(1, Math::multiplyExact);
-    if (values.length != wanted) {
-      throw new IllegalArgumentException("%d values are wanted, one for each point; there are %d".formatted(
-          wanted, values.length));
-    }
+    values = Multilinear.asMany(values, axes.stream().mapToInt(a -> a.points.length).toArray());
     if (axes.stream().map(Axis::of).distinct().count() < axes.size()) {
       throw new IllegalArgumentException("An axis stands twice");
     }
@@ -103,32 +95,13 @@ public record Grid(List<Axis> axes, double[] values) {
 
   /** The value at a point; NaN beyond the table and where it has a hole. */
   public double at(Point point) {
-    return at(point, 0, 0);
-  }
-
-  private double at(Point point, int axis, int offset) {
-    if (axis == axes.size()) {
-      return values[offset];
+    double[][] points = new double[axes.size()][];
+    double[] at = new double[points.length];
+    for (int i = 0; i < at.length; i++) {
+      points[i] = axes.get(i).points;
+      at[i] = point.on(axes.get(i).of);
     }
-    double[] points = axes.get(axis).points;
-    double at = point.on(axes.get(axis).of);
-    if (!(at >= points[0] && at <= points[points.length - 1])) {
-      return Double.NaN;
-    }
-    int below = 0;
-    while (below < points.length - 2 && at >= points[below + 1]) {
-      below++;
-    }
-    int row = offset * points.length + below;
-    if (at == points[below]) {
-      return at(point, axis + 1, row);
-    }
-    double share = (at - points[below]) / (points[below + 1] - points[below]);
-    if (share == 1) {
-      return at(point, axis + 1, row + 1);
-    }
-    double low = at(point, axis + 1, row);
-    return low + share * (at(point, axis + 1, row + 1) - low);
+    return Multilinear.at(points, values, at);
   }
 
   /** Why there is no value at a point, in words. */

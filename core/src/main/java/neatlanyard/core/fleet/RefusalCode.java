@@ -23,6 +23,7 @@ public enum RefusalCode implements Code {
   // A figure.
   FIGURES_WANTED,
   NOT_A_FIGURE,
+  NOT_THAT_FIGURE,
   OTHER_STATION,
   NOT_DIFFERING,
   NO_SUCH_FIGURE,

@@ -6,8 +6,8 @@ import neatlanyard.core.gauge.Judged.Level;
 import neatlanyard.core.units.Numbers;
 
 /** How one kind of reading is judged. The numbers come from the type's pack, the rule from here. */
-public sealed interface Gauge permits Band, Between, Bottle, CrewOxygen, Missing, Oil, Sag, TrimBand, Tyre, Uplift,
-    WearPin {
+public sealed interface Gauge permits Alike, AsBefore, Band, Between, Bottle, CrewOxygen, Drop, Missing, Oil, Sag,
+    Setting, Several, TrimBand, Tyre, Uplift, WearPin {
   /**
    * What a reading means.
    *

@@ -15,7 +15,8 @@ import neatlanyard.core.sop.School;
 
 /** Whose panels are whose. */
 final class Ownership {
-  private static final Set<Kind> SCANNING = Set.of(Kind.POWER_UP, Kind.SAFETY_ROUND, Kind.FLOW, Kind.TEST);
+  private static final Set<Kind> SCANNING = Set.of(Kind.POWER_UP, Kind.SAFETY_ROUND, Kind.FLOW, Kind.TEST,
+      Kind.RUN_UP);
 
   private Ownership() {}
 

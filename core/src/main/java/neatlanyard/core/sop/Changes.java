@@ -177,10 +177,15 @@ public final class Changes {
     said(words, "Comes after the wait of", titles(before, a.afterWait()), titles(after, b.afterWait()));
     said(words, "Measured", measure(a), measure(b));
     said(words, "Entered by each alone", entered(a), entered(b));
+    said(words, "Only", only(a), only(b));
     said(words, "Said in the briefing", briefed(a), briefed(b));
     said(words, "In turn", turns(a), turns(b));
     said(words, "Value of today", value(before, a), value(after, b));
     said(words, "Course", course(a), course(b));
+    said(words, "Messages", messages(a), messages(b));
+    said(words, "Why", a.why(), b.why());
+    said(words, "Number", number(a), number(b));
+    said(words, "Changes a trim", yes(a.changesTrim()), yes(b.changesTrim()));
     said(words, "Tests the lights", yes(a.testsLights()), yes(b.testsLights()));
     said(words, "Critical", yes(a.critical()), yes(b.critical()));
     said(words, "Caught by alerting", yes(a.alerted()), yes(b.alerted()));
@@ -198,6 +203,11 @@ public final class Changes {
 
   private static String entered(Step s) {
     return s.enters().stream().map(CriticalFigure::words).collect(Collectors.joining(", "));
+  }
+
+  private static String only(Step s) {
+    return s.only().stream().map(o -> "%s %s, %s, as %s".formatted(o.figure().words(), String.join(" or ", o.values()),
+        o.when().words(), o.because())).collect(Collectors.joining("; "));
   }
 
   private static String briefed(Step s) {
@@ -238,6 +248,14 @@ public final class Changes {
           .map(CriticalFigure::words).collect(Collectors.joining(", ")));
       case DayValue.Source.Turn t -> "the one whose turn it is";
     } + (v.back() ? ", asked back" : "")).orElse("");
+  }
+
+  private static String messages(Step s) {
+    return s.messages().stream().map(m -> "%s, %s".formatted(m.shows(), m.words())).collect(Collectors.joining("; "));
+  }
+
+  private static String number(Step s) {
+    return s.number().isEmpty() ? "" : Integer.toString(s.number().getAsInt());
   }
 
   private static String course(Step s) {

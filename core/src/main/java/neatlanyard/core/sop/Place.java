@@ -11,9 +11,14 @@ import neatlanyard.core.fleet.Seat;
  * @param height rows of a panel; 0 for a station
  * @param half whose half of the flight deck a panel lies in, where the seats share the overhead
  * @param shared whether flows of both seats may work this panel
+ * @param glance how it looks at one look when all is right, such as "all upright"; empty where nobody said it
  */
 public record Place(PlaceId id, String name, double x, double y, double width, double height, Seat half,
-    boolean shared) {
+    boolean shared, String glance) {
+  public Place(PlaceId id, String name, double x, double y, double width, double height, Seat half, boolean shared) {
+    this(id, name, x, y, width, height, half, shared, "");
+  }
+
   public boolean station() {
     return width == 0;
   }

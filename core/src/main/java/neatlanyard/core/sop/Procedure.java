@@ -27,6 +27,8 @@ public record Procedure(ProcedureId id, String title, Stage stage, Kind kind, Li
     CHECKLIST,
     /** What surrounds the flight control check. */
     CONTROL_CHECK,
+    /** Readings in rows, engine by engine, on a sheet that does the arithmetic. */
+    RUN_UP,
     /** On the runway. */
     LINE_UP;
 

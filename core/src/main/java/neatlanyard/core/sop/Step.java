@@ -2,6 +2,7 @@ package neatlanyard.core.sop;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import neatlanyard.core.figures.entry.CriticalFigure;
@@ -22,11 +23,16 @@ import neatlanyard.core.figures.entry.CriticalFigure;
  * @param afterWait steps whose wait must be over before this one
  * @param measures what is read and entered
  * @param enters critical figures that each pilot enters alone; it is done once all are agreed, and never by a press
+ * @param only values that such a figure must have, where and why
  * @param says what is said of it in a briefing; empty: its response
  * @param alternates what is used in turn
  * @param value what today's flight gives it
  * @param course a test in its parts: what is done, and what is then seen or heard
  * @param testsLights whether it tests the lights
+ * @param messages what a display may show there, each with why it is expected
+ * @param why a sentence or two for who wonders why it is done; empty where nobody wrote one
+ * @param number as printed on the operator's card; it stays when steps before it are left out
+ * @param changesTrim whether it moves what the flight control check went by, so that the check is made again
  * @param critical whether missing it can hurt somebody
  * @param alerted whether the aircraft's alerting would announce it anyway
  * @param belowLine whether a checklist item stands below its line
@@ -49,10 +55,15 @@ public record Step(
     List<StepId> afterWait,
     Optional<Measure> measures,
     List<CriticalFigure> enters,
+    List<Only> only,
     Optional<Wording> says,
     Optional<Alternation> alternates,
     Optional<DayValue> value,
     List<Beat> course,
+    List<Message> messages,
+    String why,
+    OptionalInt number,
+    boolean changesTrim,
     boolean testsLights,
     boolean critical,
     boolean alerted,
@@ -66,7 +77,9 @@ public record Step(
     closes = List.copyOf(closes);
     afterWait = List.copyOf(afterWait);
     enters = List.copyOf(enters);
+    only = List.copyOf(only);
     course = List.copyOf(course);
+    messages = List.copyOf(messages);
   }
 
   /** The state it wants of a point, set, expected or verified; empty where it wants none. */
@@ -84,7 +97,8 @@ public record Step(
     return states().map(other).toList().equals(states().toList()) ? this
         : new Step(id, place, challenge, response, owner, when, caution, sets.stream().map(other).toList(),
         expects.stream().map(other).toList(), verifies.stream().map(other).toList(), needs, opens, closes, waits,
-        afterWait, measures, enters, says, alternates, value, course, testsLights, critical, alerted, belowLine);
+        afterWait, measures, enters, only, says, alternates, value, course, messages, why, number, changesTrim,
+        testsLights, critical, alerted, belowLine);
   }
 
   /** Begins a step that says what and where; see {@link Builder} for the rest. */
@@ -110,10 +124,15 @@ public record Step(
     private List<StepId> afterWait = List.of();
     private Optional<Measure> measures = Optional.empty();
     private List<CriticalFigure> enters = List.of();
+    private List<Only> only = List.of();
     private Optional<Wording> says = Optional.empty();
     private Optional<Alternation> alternates = Optional.empty();
     private Optional<DayValue> value = Optional.empty();
     private List<Beat> course = List.of();
+    private List<Message> messages = List.of();
+    private String why = "";
+    private OptionalInt number = OptionalInt.empty();
+    private boolean changesTrim;
     private boolean testsLights;
     private boolean critical;
     private boolean alerted;
@@ -182,6 +201,11 @@ public record Step(
       return this;
     }
 
+    public Builder only(Only... some) {
+      only = List.of(some);
+      return this;
+    }
+
     public Builder says(String wording) {
       says = Optional.of(Wording.of(wording));
       return this;
@@ -199,6 +223,26 @@ public record Step(
 
     public Builder course(Beat... beats) {
       course = List.of(beats);
+      return this;
+    }
+
+    public Builder messages(Message... some) {
+      messages = List.of(some);
+      return this;
+    }
+
+    public Builder why(String reason) {
+      why = reason;
+      return this;
+    }
+
+    public Builder number(int printed) {
+      number = OptionalInt.of(printed);
+      return this;
+    }
+
+    public Builder changesTrim() {
+      changesTrim = true;
       return this;
     }
 
@@ -226,7 +270,32 @@ public record Step(
       return new Step(
           id, place, challenge, response, owner, when, "", sets, expects, verifies, needs, opens, closes, waits,
           afterWait,
-          measures, enters, says, alternates, value, course, testsLights, critical, alerted, belowLine);
+          measures, enters, only, says, alternates, value, course, messages, why, number, changesTrim, testsLights,
+          critical, alerted, belowLine);
+    }
+  }
+
+  /**
+   * The values a figure must have where something holds: no other is taken.
+   *
+   * @param because why, in words the crew understands
+   */
+  public record Only(CriticalFigure figure, Condition when, List<String> values, String because) {
+    public Only {
+      values = List.copyOf(values);
+    }
+  }
+
+  /**
+   * One line a display may show.
+   *
+   * @param shows as it reads there
+   * @param expected why it is right to stand there now; empty: it is in the log, or a find
+   */
+  public record Message(String shows, String expected) {
+    /** What is to be made of it. */
+    public String words() {
+      return expected.isEmpty() ? "in the log, or a find" : "expected: %s".formatted(expected);
     }
   }
 

@@ -1,13 +1,13 @@
 package neatlanyard.core.units;
 
-/** Units that a measured quantity may be given in. */
+/** Units that a measured quantity may be given in. Factors of NIST SP 811 (2008), appendix B. */
 public enum Unit {
   PSI("psi"),
   HPA("hPa"),
   VOLT("V"),
   AMPERE("A"),
   KG("kg"),
-  LB("lb"),
+  LB("lb", 0.453_592_37, "kg"),
   LITRE("L"),
   QUART("qt"),
   MM("mm"),
@@ -17,20 +17,42 @@ public enum Unit {
   FT("ft"),
   KT("kt"),
   RPM("rpm"),
-  KG_PER_LITRE("kg/L");
+  KG_PER_LITRE("kg/L"),
+  IN_HG("inHg", 33.863_9, "hPa"),
+  INCH("in", 25.4, "mm"),
+  US_GALLON("US gal", 3.785_411_784, "L"),
+  MPH("mph", 1_609.344 / 1_852, "kt"),
+  DEGREE("°");
 
   private final String symbol;
+  /** How many of the other unit one is; 0 where there is none. */
+  private final double factor;
+  private final String other;
 
   Unit(String symbol) {
+    this(symbol, 0, "");
+  }
+
+  Unit(String symbol, double factor, String other) {
     this.symbol = symbol;
+    this.factor = factor;
+    this.other = other;
   }
 
   public String symbol() {
     return symbol;
   }
 
-  /** A value with its unit, without digits that say nothing: "24.8 V", "3". */
+  /**
+   * A value with its unit, without digits that say nothing: "24.8 V", "3"; where crews mix two units, in both:
+   * "46 inHg (1 558 hPa)".
+   */
   public String words(double value) {
+    return factor == 0 ? alone(value)
+        : "%s (%s %s)".formatted(alone(value), Numbers.written(value * factor, 0), other);
+  }
+
+  private String alone(double value) {
     String number = value == Math.rint(value) ? "%,.0f".formatted(value).replace(',', ' ') : Double.toString(value);
     return symbol.isEmpty() ? number : "%s %s".formatted(number.replace('-', '−'), symbol);
   }

@@ -4,19 +4,23 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import neatlanyard.core.gauge.Alike;
+import neatlanyard.core.gauge.AsBefore;
 import neatlanyard.core.gauge.Band;
 import neatlanyard.core.gauge.Between;
 import neatlanyard.core.gauge.Bottle;
 import neatlanyard.core.gauge.CrewOxygen;
+import neatlanyard.core.gauge.Drop;
 import neatlanyard.core.gauge.Gauge;
 import neatlanyard.core.gauge.Missing;
 import neatlanyard.core.gauge.Oil;
 import neatlanyard.core.gauge.Sag;
+import neatlanyard.core.gauge.Setting;
+import neatlanyard.core.gauge.Several;
 import neatlanyard.core.gauge.TrimBand;
 import neatlanyard.core.gauge.Tyre;
 import neatlanyard.core.gauge.Uplift;
@@ -53,6 +57,23 @@ final class GaugeReader {
               doc.number("minutes", 0, 1_000),
           minutes(doc), doc.number("keep", 0, FAR), doc.text("observers", ""), doc.number("rated-c", COLD_C, HOT_C));
       case "sag" -> new Sag(doc.text("before"), doc.number("most", 0, FAR));
+      case "drop" -> new Drop(doc.text("before"), doc.number("least", 0, FAR), doc.number("most", 0, FAR));
+      case "alike" -> {
+        List<String> with = doc.values("with", s -> s, "x");
+        if (with.isEmpty()) {
+          doc.fault("with", "'with' names at least one other quantity.");
+        }
+        yield new Alike(with, doc.number("most-apart", 0, FAR));
+      }
+      case "as-before" -> new AsBefore(doc.number("soon-apart", 0, FAR));
+      case "several" -> {
+        List<Gauge> of = doc.list("of", GaugeReader::simple);
+        if (of.isEmpty()) {
+          doc.fault("of", "'several' wants at least one rule.");
+        }
+        yield of.isEmpty() ? new Missing(0) : new Several(of);
+      }
+      case "setting" -> setting(doc);
       case "missing" -> new Missing(doc.whole("allowed", 0, 1_000));
       case "oil" -> new Oil(doc.number("least", 0, FAR), doc.number("plenty", 0, FAR),
           doc.number("most-an-hour", 0, FAR));
@@ -75,6 +96,51 @@ final class GaugeReader {
         yield new Missing(0);
       }
     };
+  }
+
+  /** A rule among several; it is not several itself, so that nothing is nested without end. */
+  private static Gauge simple(Doc doc) {
+    if (doc.text("kind").equals("several")) {
+      doc.fault("kind", "Several rules are not nested.");
+      return new Missing(0);
+    }
+    return read(doc);
+  }
+
+  private static Gauge setting(Doc doc) {
+    List<Setting.By> by = doc.list("by", d -> {
+      double[] points = numbers(d, "points");
+      try {
+        return new Setting.By(d.text("quantity"), points);
+      } catch (IllegalArgumentException e) {
+        d.fault("points", e.getMessage() + ".");
+        return new Setting.By("", new double[] {0});
+      }
+    });
+    try {
+      return new Setting(by, numbers(doc, "values"), doc.number("under", 0, FAR), doc.number("over", 0, FAR));
+    } catch (IllegalArgumentException | ArithmeticException e) {
+      doc.fault("values", e.getMessage() + ".");
+      return new Missing(0);
+    }
+  }
+
+  /** Numbers apart by blanks, "-" for a hole. */
+  private static double[] numbers(Doc doc, String field) {
+    String[] words = doc.text(field).strip().split("\\s+", -1);
+    double[] numbers = new double[words.length];
+    for (int i = 0; i < words.length; i++) {
+      try {
+        numbers[i] = words[i].equals("-") ? Double.NaN : Double.parseDouble(words[i]);
+      } catch (NumberFormatException e) {
+        doc.fault(field, "'%s' is not a number.".formatted(words[i]));
+        return new double[] {0};
+      }
+      if (Math.abs(numbers[i]) > FAR) {
+        doc.fault(field, "%s is beyond %s.".formatted(words[i], Double.toString(FAR)));
+      }
+    }
+    return numbers;
   }
 
   private static Band band(Doc doc) {

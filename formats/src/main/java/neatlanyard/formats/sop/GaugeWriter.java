@@ -4,14 +4,21 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import java.util.stream.DoubleStream;
+import neatlanyard.core.gauge.Alike;
+import neatlanyard.core.gauge.AsBefore;
 import neatlanyard.core.gauge.Band;
 import neatlanyard.core.gauge.Between;
 import neatlanyard.core.gauge.Bottle;
 import neatlanyard.core.gauge.CrewOxygen;
+import neatlanyard.core.gauge.Drop;
 import neatlanyard.core.gauge.Gauge;
 import neatlanyard.core.gauge.Missing;
 import neatlanyard.core.gauge.Oil;
 import neatlanyard.core.gauge.Sag;
+import neatlanyard.core.gauge.Setting;
+import neatlanyard.core.gauge.Several;
 import neatlanyard.core.gauge.TrimBand;
 import neatlanyard.core.gauge.Tyre;
 import neatlanyard.core.gauge.Uplift;
@@ -43,6 +50,13 @@ final class GaugeWriter {
               b.mostPsi());
       case CrewOxygen o -> oxygen(o);
       case Sag s -> PackWriter.fields("kind", "sag", "before", s.before(), "most", s.most());
+      case Drop d -> PackWriter.fields("kind", "drop", "before", d.before(), "least", d.least(), "most", d.most());
+      case Alike a -> PackWriter.fields("kind", "alike", "with", a.with(), "most-apart", a.mostApart());
+      case AsBefore a -> PackWriter.fields("kind", "as-before", "soon-apart", a.soonApart());
+      case Several s -> PackWriter.fields("kind", "several", "of", s.of().stream().map(GaugeWriter::tree).toList());
+      case Setting s -> PackWriter.fields("kind", "setting", "by", s.by().stream().map(b ->
+          PackWriter.fields("quantity", b.quantity(), "points", numbers(b.points()))).toList(),
+          "values", numbers(s.values()), "under", s.under(), "over", s.over());
       case Missing s -> PackWriter.fields("kind", "missing", "allowed", s.allowed());
       case Oil o -> PackWriter.fields("kind", "oil", "least", o.least(), "plenty", o.plenty(), "most-an-hour",
           o.mostAnHour());
@@ -54,6 +68,11 @@ final class GaugeWriter {
       case WearPin w -> PackWriter.fields(
           "kind", "wear-pin", "limit", w.limitMm(), "soon-landings", w.soonLandings(), "new-pin", w.newPinMm());
     };
+  }
+
+  private static String numbers(double[] numbers) {
+    return DoubleStream.of(numbers).mapToObj(n -> Double.isNaN(n) ? "-" : PackWriter.number(n).toString())
+        .collect(Collectors.joining(" "));
   }
 
   private static Map<String, Object> band(String kind, Band b) {

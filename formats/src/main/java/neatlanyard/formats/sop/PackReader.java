@@ -159,7 +159,7 @@ public final class PackReader {
     double x = doc.number("x", -80, 80);
     Place place = new Place(
         doc.of("id", PlaceId::new, "x"), doc.text("name"), x, doc.number("y", -20, 140), 0, 0,
-        x < 0 ? Seat.LEFT : Seat.RIGHT, false);
+        x < 0 ? Seat.LEFT : Seat.RIGHT, false, doc.text("glance", ""));
     points(doc, place.id());
     return once(doc, place);
   }
@@ -171,7 +171,7 @@ public final class PackReader {
     Place place = new Place(
         doc.of("id", PlaceId::new, "x"), doc.text("name"), doc.number("x", 0, 100), doc.number("y", 0, 100),
         doc.number("width", 0.5, 100), doc.number("height", 0.5, 100), doc.one("half", Seat.class, Seat.LEFT),
-        doc.yes("shared", false));
+        doc.yes("shared", false), doc.text("glance", ""));
     points(doc, place.id());
     once(doc, place);
     return new Panel(place, doc.has("half"));
@@ -184,7 +184,8 @@ public final class PackReader {
     return read.stream().map(p -> {
       Place q = p.place;
       Seat half = q.x() + q.width() / 2 > (left + right) / 2 ? Seat.RIGHT : Seat.LEFT;
-      return p.halfGiven ? q : new Place(q.id(), q.name(), q.x(), q.y(), q.width(), q.height(), half, q.shared());
+      return p.halfGiven ? q : new Place(q.id(), q.name(), q.x(), q.y(), q.width(), q.height(), half, q.shared(),
+          q.glance());
     }).toList();
   }
 

@@ -148,6 +148,7 @@ public final class PackWriter {
 
   private static Map<String, Object> station(Pack pack, Place p) {
     Map<String, Object> m = fields("id", p.id().value(), "name", p.name(), "x", p.x(), "y", p.y());
+    unless(m, "glance", p.glance().isEmpty(), p.glance());
     points(m, pack, p);
     return m;
   }
@@ -157,6 +158,7 @@ public final class PackWriter {
         "id", p.id().value(), "name", p.name(), "x", p.x(), "y", p.y(), "width", p.width(), "height", p.height(),
         "half", Doc.written(p.half()));
     unless(m, "shared", !p.shared(), true);
+    unless(m, "glance", p.glance().isEmpty(), p.glance());
     points(m, pack, p);
     return m;
   }
@@ -217,6 +219,12 @@ public final class PackWriter {
       m.put("measures", measure);
     });
     some(m, "enters", s.enters(), Doc::written);
+    some(m, "only", s.only(), o -> {
+      Map<String, Object> only = fields("figure", Doc.written(o.figure()), "values", o.values(), "because",
+          o.because());
+      ConditionWriter.tree(o.when()).ifPresent(w -> only.put("when", w));
+      return only;
+    });
     s.says().ifPresent(x -> m.put("says", x.toString()));
     s.alternates().ifPresent(a -> {
       Map<String, Object> alternates = fields("choices", a.choices());
@@ -238,6 +246,14 @@ public final class PackWriter {
       m.put("value", value);
     });
     some(m, "course", s.course(), b -> fields("act", b.act(), "see", b.see()));
+    some(m, "messages", s.messages(), x -> {
+      Map<String, Object> message = fields("shows", x.shows());
+      unless(message, "expected", x.expected().isEmpty(), x.expected());
+      return message;
+    });
+    unless(m, "why", s.why().isEmpty(), s.why());
+    s.number().ifPresent(n -> m.put("number", n));
+    unless(m, "changes-trim", !s.changesTrim(), true);
     unless(m, "tests-lights", !s.testsLights(), true);
     unless(m, "below-line", !s.belowLine(), true);
     return m;

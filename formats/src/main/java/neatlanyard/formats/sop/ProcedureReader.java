@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Set;
 import neatlanyard.core.figures.entry.CriticalFigure;
 import neatlanyard.core.sop.Alternation;
@@ -56,6 +57,9 @@ final class ProcedureReader {
   private final Map<PointId, Doc> byFigure = new LinkedHashMap<>();
   private final Set<ProcedureId> procedures = new HashSet<>();
   private final Map<TagId, Set<String>> opened = new HashMap<>();
+  /** The numbers of the procedure being read. */
+  private final Set<Integer> numbers = new HashSet<>();
+  private int lastNumber;
   private final Set<CriticalFigure> entered = EnumSet.noneOf(CriticalFigure.class);
 
   ProcedureReader(Set<PlaceId> places, Map<PointId, Point> points, Map<TagId, TagKind> tags,
@@ -95,6 +99,7 @@ final class ProcedureReader {
     Owner owner = doc.one("owner", Owner.class, Owner.BOTH);
     boolean owned = doc.has("owner");
     List<State> leaves = states(doc, "leaves");
+    numbers.clear();
     List<Step> list = doc.list("steps", d -> step(d, kind, owner, owned));
     if (list.isEmpty()) {
       doc.fault("steps", "A procedure needs at least one step.");
@@ -121,10 +126,16 @@ final class ProcedureReader {
         doc.values("after-wait", StepId::new, "x"),
         optional(doc, "measures", this::measure),
         doc.values("enters", ProcedureReader::figure, Doc.written(CriticalFigure.V1)),
+        doc.list("only", d -> new Step.Only(d.one("figure", CriticalFigure.class), conditions.read(d),
+            d.values("values", s -> s, "x"), d.text("because"))),
         doc.has("says") ? Optional.of(doc.of("says", Wording::of, "")) : Optional.empty(),
         optional(doc, "alternates", d -> new Alternation(d.values("choices", s -> s, "x"), d.text("memory", ""))),
         optional(doc, "value", this::value),
         doc.list("course", d -> new Step.Beat(d.text("act"), d.text("see"))),
+        doc.list("messages", d -> new Step.Message(d.text("shows"), d.text("expected", ""))),
+        doc.text("why", ""),
+        doc.has("number") ? OptionalInt.of(doc.whole("number", 1, 9_999)) : OptionalInt.empty(),
+        doc.yes("changes-trim", false),
         doc.yes("tests-lights", false),
         doc.yes("critical", false),
         doc.yes("alerted", false),
@@ -142,6 +153,7 @@ final class ProcedureReader {
       doc.fault("value", "A step measures or has a value of today, not both.");
     }
     entered(doc, step);
+    numbered(doc, step);
     if (step.says().isPresent() && kind != Procedure.Kind.BRIEFING) {
       doc.fault("says", "Only a step of a briefing says something.");
     }
@@ -155,8 +167,23 @@ final class ProcedureReader {
     return Doc.named(CriticalFigure.class, name);
   }
 
+  /**
+   * A number is said aloud, so that within one procedure it stands for one step, or for neighbours
+   * that differ by the day.
+   */
+  private void numbered(Doc doc, Step step) {
+    step.number().ifPresent(n -> {
+      if (!numbers.add(n) && n != lastNumber) {
+        doc.fault("number", "Another step of this procedure has the number %d.".formatted(n));
+      }
+      lastNumber = n;
+    });
+  }
+
   /** A figure has one step, which two pilots answer and nothing else is said of. */
   private void entered(Doc doc, Step step) {
+    step.only().stream().filter(o -> !step.enters().contains(o.figure()) || o.values().isEmpty()).forEach(o ->
+        doc.fault("only", "'only' names a figure the step enters, and at least one value."));
     if (step.enters().isEmpty()) {
       return;
     }

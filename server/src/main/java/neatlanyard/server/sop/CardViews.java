@@ -43,7 +43,9 @@ public final class CardViews {
    * @param measure what is read and entered
    * @param waits a time that must pass after it
    * @param needs the steps that must be done first @param afterWait those whose wait must have passed
-   * @param course a test in its parts
+   * @param course a test in its parts, or what a display may show, each to be seen
+   * @param why for who wonders why it is done; empty where nobody wrote it
+   * @param number as printed on the operator's card; empty where it has none
    * @param notLit what the lights test does not cover, at the step that makes it
    * @param pressTest lights that must be out and that the lights test does not cover: dark may mean a dead bulb
    * @param foundAs the state the crew may find instead of making it, such as "APU: running"; empty where it is always
@@ -51,7 +53,8 @@ public final class CardViews {
    * @param differs what is not as on the side that was walked first; empty where nothing is
    */
   public record ItemView(
-      String id, String challenge, String response, String caution, String place, List<Seat> seats, boolean any,
+      String id, String challenge, String response, String caution, String why, String number, String place,
+      List<Seat> seats, boolean any,
       String added,
       boolean critical, boolean alerted, boolean belowLine, Optional<WaitForView> waits, List<String> needs,
       List<String> afterWait, Optional<MeasureView> measure, List<BeatView> course, List<String> notLit,
@@ -81,7 +84,8 @@ public final class CardViews {
 
   public record LeftOutView(String step, Stage stage, String challenge, String why) {}
 
-  public record PlaceView(String id, String name, double x, double y, double width, double height) {}
+  /** @param glance how it looks when all is right; empty where nobody said it */
+  public record PlaceView(String id, String name, double x, double y, double width, double height, String glance) {}
 
   public record AerofoilView(double spanM, double rootY, double rootChordM, double tipY, double tipChordM) {}
 
@@ -118,18 +122,23 @@ public final class CardViews {
 
   private static ItemView item(Pack pack, Card.Item i, String differs) {
     return new ItemView(
-        i.step().id().value(), i.step().challenge(), i.step().response(), i.step().caution(), i.step().place().value(),
+        i.step().id().value(), i.step().challenge(), i.step().response(), i.step().caution(), i.step().why(),
+        i.step().number().isEmpty() ? "" : Integer.toString(i.step().number().getAsInt()), i.step().place().value(),
         i.seats().stream().sorted().toList(), i.any(), i.added(), i.step().critical(), i.step()
         .alerted(),
         i.step().belowLine(), i.step().waits().map(w -> new WaitForView(w.time().toSeconds(), w.words())),
         ids(i.step().needs()), ids(i.step().afterWait()),
-        i.step().measures().map(CardViews::measure), i.step().course().stream()
-        .map(b -> new BeatView(b.act(), b.see())).toList(),
+        i.step().measures().map(CardViews::measure), beats(i.step()),
         i.step().testsLights() ? pack.points().stream().filter(p -> !p.lightsTested()).map(Point::name).toList()
         : List.of(),
         i.step().expects().stream().flatMap(s -> pack.point(s.point()).stream()).filter(p -> !p.lightsTested())
         .map(Point::name).toList(),
         foundAs(pack, i), differs, hooks(i.step().opens()), hooks(i.step().closes()));
+  }
+
+  private static List<BeatView> beats(Step step) {
+    return Stream.concat(step.course().stream().map(b -> new BeatView(b.act(), b.see())),
+        step.messages().stream().map(m -> new BeatView(m.shows(), m.words()))).toList();
   }
 
   private static List<String> ids(List<StepId> steps) {
@@ -170,7 +179,7 @@ public final class CardViews {
   }
 
   private static PlaceView place(Place p) {
-    return new PlaceView(p.id().value(), p.name(), p.x(), p.y(), p.width(), p.height());
+    return new PlaceView(p.id().value(), p.name(), p.x(), p.y(), p.width(), p.height(), p.glance());
   }
 
   public static PlanformView planform(Planform p) {
