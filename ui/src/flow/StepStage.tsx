@@ -15,6 +15,7 @@ import { NothingHere } from './NothingHere'
 import { nextForMe } from './nextForMe'
 import { OtherSeat } from './OtherSeat'
 import { ReadingNote } from '../gauge/ReadingNote'
+import { RunUpSheet } from './RunUpSheet'
 import { SayingForm, type WordsFor } from './SayingForm'
 import { StepRemarks } from './StepRemarks'
 import { StepRows } from './StepRows'
@@ -154,16 +155,27 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
         ) : (
           <Finished progress={view.progress} part={part} next={next} onGo={onGo} />
         )}
-        <StepRows
-          items={listed}
-          at={item}
-          name={s.place?.name ?? part.title}
-          placeName={s.placeName}
-          steps={view.progress.steps}
-          statusOf={s.statusOf}
-          open={s.open}
-          onChoose={s.choose}
-        />
+        {part.kind === 'run-up' ? (
+          <RunUpSheet
+            items={part.items}
+            at={item}
+            placeName={s.placeName}
+            steps={view.progress.steps}
+            statusOf={s.statusOf}
+            onChoose={s.choose}
+          />
+        ) : (
+          <StepRows
+            items={listed}
+            at={item}
+            name={s.place?.name ?? part.title}
+            placeName={s.placeName}
+            steps={view.progress.steps}
+            statusOf={s.statusOf}
+            open={s.open}
+            onChoose={s.choose}
+          />
+        )}
         <div className={classes.foot}>
           {s.plainHere.length > 0 && mine && s.place?.glance && (
             <p className={classes.glance}>

@@ -35,7 +35,7 @@ export const AnswerRows = ({ doc, editor, step, disabled, onChange }: AnswerRows
       onChange={(enters) => onChange({ enters })}
     />
     <CourseRow step={step} disabled={disabled} onChange={onChange} />
-      <MessagesRow step={step} disabled={disabled} onChange={onChange} />
+    <MessagesRow step={step} disabled={disabled} onChange={onChange} />
     <Checkbox
       label="It is the lights test: what it does not light is listed"
       checked={step['tests-lights'] ?? false}

@@ -219,7 +219,11 @@ final class Crew {
       Map.entry("Tyre pressure, right inner", "80"),
       Map.entry("Left strut showing", "92"), Map.entry("Right strut showing", "88"),
       Map.entry("Hydraulic quantity", "88"),
-      Map.entry("Fire bottle", "600"));
+      Map.entry("Fire bottle", "600"), Map.entry("Engine, both magnetos", "2050"),
+      Map.entry("Engine, generator current", "62"), Map.entry("Engine, revolutions at full power", "2500"),
+      Map.entry("Engine, oil pressure", "82"), Map.entry("Engine, oil temperature", "55"),
+      Map.entry("Engine, oil by dipstick", "28"), Map.entry("Engine, generator", "28.5"),
+      Map.entry("Fuel grade", "100"), Map.entry("Manifold pressure before start", "29.6"));
 
   /** Reads and enters one value. */
   void enter(String value) {
@@ -307,10 +311,22 @@ final class Crew {
     if (value.count() == 0 || value.isDisabled()) {
       return false;
     }
-    value.fill(READINGS.getOrDefault(value.getAttribute("aria-label").substring("Value, ".length()), "0")
-        .replace(" ", ""));
+    value.fill(reading(value.getAttribute("aria-label").substring("Value, ".length())).replace(" ", ""));
     key("Enter");
     return true;
+  }
+
+  /** What a gauge reads: what is known of it, or the middle of what is right today, as its step tells the crew. */
+  private String reading(String name) {
+    String known = READINGS.get(name.replaceAll("Engine \\d", "Engine"));
+    if (known != null) {
+      return known;
+    }
+    List<Double> limits = Pattern.compile("-?\\d[\\d ]*(\\.\\d+)?").matcher(page.locator("#value-limits").count() == 0 ? ""
+        : page.locator("#value-limits").textContent().replace('\u2212', '-').replaceAll("\\([^)]*\\)", ""))
+        .results().map(m -> Double.parseDouble(m.group().replace(" ", ""))).toList();
+    return limits.isEmpty() ? "0" : Double.toString(
+        Math.rint(limits.stream().mapToDouble(d -> d).average().orElse(0) * 10) / 10);
   }
 
   /**
@@ -405,12 +421,17 @@ final class Crew {
 
   /** Two people do all of a stage, each what is theirs, until it is done or one of them has come to a heading. */
   static void together(Crew a, Crew b, String stage, String until) {
-    a.stage(stage);
-    b.stage(stage);
+    together(List.of(a, b), stage, until);
+  }
+
+  /** The same of as many as the aircraft has seats. */
+  static void together(List<Crew> all, String stage, String until) {
+    all.forEach(c -> c.stage(stage));
+    Crew a = all.getFirst();
     Sight first = a.sight();
     while (!first.finished && !first.heading.equals(until)) {
-      a.until(PATIENCE_MS, () -> a.sight().ready(stage) || b.sight().ready(stage) || a.sight().finished);
-      for (Crew c : List.of(a, b)) {
+      a.until(PATIENCE_MS, () -> all.stream().anyMatch(c -> c.sight().ready(stage)) || a.sight().finished);
+      for (Crew c : all) {
         Sight now = c.sight();
         if (now.ready(stage) && !now.heading.equals(until)) {
           c.pressMain(now);

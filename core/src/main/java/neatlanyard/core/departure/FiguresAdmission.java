@@ -12,6 +12,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import neatlanyard.core.figures.LoadSheet;
 import neatlanyard.core.figures.entry.CriticalFigure;
+import neatlanyard.core.figures.entry.Recogniser;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.fleet.Refusal;
@@ -48,7 +49,8 @@ final class FiguresAdmission {
   /** A figure that on this day must be one of some, whoever agrees on another. */
   private Optional<Refusal> only(CriticalFigure figure, String value) {
     return attempt.now().entersAt(figure).stream().flatMap(i -> i.step().only().stream())
-        .filter(o -> o.figure() == figure && !o.values().contains(value.strip()) && holds(o.when()))
+        .filter(o -> o.figure() == figure && o.values().stream().noneMatch(v -> Recogniser.agrees(figure, v, value))
+        && holds(o.when()))
         .findFirst().flatMap(o -> no(RefusalCode.NOT_THAT_FIGURE, "The %s %s is not taken here: %s.".formatted(
         figure.words(), value.strip(), o.because()), "Here it is %s.".formatted(
         String.join(" or ", o.values()))));
