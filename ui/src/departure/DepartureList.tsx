@@ -85,6 +85,7 @@ const Line = ({ line, hotkey, onOpen }: { line: DepartureLine; hotkey: string; o
           <span className={classes.tail}>
             {line.tail}, {line.number.toLowerCase()}
           </span>
+          {line.remark && !line.tiedOff && <span className={classes.remark}>{line.remark}</span>}
         </span>
         <Crew line={line} />
         <Standing line={line} />

@@ -102,6 +102,11 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
               </p>
             )}
             <StepRemarks view={view} item={item} />
+            {!saying && s.plainHere.length > 0 && mine && s.place?.glance && (
+              <p className={classes.glance}>
+                <b>At one look:</b> {s.place.glance}
+              </p>
+            )}
             {!saying && closed && (
               <Closed
                 gates={s.gates}
@@ -177,11 +182,6 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
           />
         )}
         <div className={classes.foot}>
-          {s.plainHere.length > 0 && mine && s.place?.glance && (
-            <p className={classes.glance}>
-              <b>At one look:</b> {s.place.glance}
-            </p>
-          )}
           {s.plainHere.length > 0 && mine && (
             <Action hotkey="shift+Space" shown="shift space" onAct={s.markPlace}>
               Whole panel done

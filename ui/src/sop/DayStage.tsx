@@ -72,6 +72,11 @@ export const DayStage = ({ live, onGo }: { live: Live; onGo: (stage: string) => 
     <div className={classes.day}>
       <section>
         <h1 className={classes.h1}>Status and day</h1>
+        {view.header.remark && (
+          <p className={classes.remark}>
+            <b>From operations:</b> {view.header.remark}
+          </p>
+        )}
         <div className={classes.seats}>
           {view.progress.seats.map((s) => (
             <p key={s.seat} className={classes.seat}>

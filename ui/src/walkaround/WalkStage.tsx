@@ -143,6 +143,11 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
             {item.differs && <p className={classes.differs}>{item.differs}</p>}
             <StepRemarks view={view} item={item} />
             <Earlier view={view} item={item} />
+            {!saying && s.plainHere.length > 1 && mine && s.place?.glance && (
+              <p className={classes.glance}>
+                <b>At one look:</b> {s.place.glance}
+              </p>
+            )}
             {!saying && closed && (
               <Closed
                 gates={s.gates}
@@ -175,11 +180,6 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
                   disabled={!mine || answered || tiedOff || closed}
                   onSay={s.say}
                 />
-                {s.plainHere.length > 1 && s.place?.glance && (
-                  <p className={classes.glance}>
-                    <b>At one look:</b> {s.place.glance}
-                  </p>
-                )}
                 {s.plainHere.length > 1 && (
                   <Action hotkey="shift+Space" shown="shift space" disabled={cannot} onAct={s.markPlace}>
                     Whole station as it should be

@@ -322,8 +322,9 @@ final class Crew {
     if (known != null) {
       return known;
     }
-    List<Double> limits = Pattern.compile("-?\\d[\\d ]*(\\.\\d+)?").matcher(page.locator("#value-limits").count() == 0 ? ""
-        : page.locator("#value-limits").textContent().replace('\u2212', '-').replaceAll("\\([^)]*\\)", ""))
+    Locator said = page.locator("#value-limits");
+    List<Double> limits = Pattern.compile("-?\\d[\\d ]*(\\.\\d+)?").matcher(said.count() == 0 ? ""
+        : said.textContent().replace('\u2212', '-').replaceAll("\\([^)]*\\)", ""))
         .results().map(m -> Double.parseDouble(m.group().replace(" ", ""))).toList();
     return limits.isEmpty() ? "0" : Double.toString(
         Math.rint(limits.stream().mapToDouble(d -> d).average().orElse(0) * 10) / 10);

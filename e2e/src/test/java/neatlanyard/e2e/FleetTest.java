@@ -11,8 +11,6 @@ import org.testng.annotations.Test;
 
 /** The fleet's other types, each from the door to the runway by the crew that it has. */
 public class FleetTest extends AtTheDemo {
-  private static final List<String> BEFORE_START = List.of("Walkaround", "Flows");
-
   private Crew sits(String name, String flight, String seat, ColorScheme light) {
     return Crew.in(browser, app, name, light).takeSeat(seat, flight);
   }
@@ -92,7 +90,8 @@ public class FleetTest extends AtTheDemo {
     assertThat(wren.page.getByText("with less than full flap it sinks off the bow").first()).isVisible();
     wren.page.reload();
     assertThat(wren.heading("one types, both look")).isVisible();
-    figures(both, papers("fuel", "1400", "takeoff-weight", "5400", "flap", "full", "v2", "128", "transponder", "4300"));
+    figures(both, papers("fuel", "1400", "takeoff-weight", "5400", "flap", "full", "v2", "128",
+        "transponder", "4300"));
     Crew.together(both, "Figures", "");
     BriefingTest.briefed(wren, ida);
     Crew.together(both, "Start", "");
@@ -119,7 +118,8 @@ public class FleetTest extends AtTheDemo {
     Crew.together(all, "Safe, then power", "");
     Crew.together(all, "Walkaround", "");
     Crew.together(all, "Flows", "");
-    figures(List.of(ida, wren), papers("zero-fuel-weight", "21400", "fuel", "5200", "takeoff-weight", "26500", "runway",
+    figures(List.of(ida, wren), papers("zero-fuel-weight", "21400", "fuel", "5200", "takeoff-weight", "26500",
+        "runway",
         "25", "runway-heading", "248", "initial-level", "3000", "transponder", "2621", "flap", "half", "v2", "105"));
     Crew.together(all, "Figures", "");
     BriefingTest.briefed(ida, wren);

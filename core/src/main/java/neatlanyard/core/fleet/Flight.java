@@ -10,12 +10,18 @@ import java.util.Optional;
  * A flight of the day with its crew.
  *
  * @param level the cruising level in hundreds of feet; empty where the plan does not say
+ * @param remark what operations say of it to the crew; empty where they say nothing
  */
 public record Flight(
     FlightId id, String number, TailId tail, AirfieldId from, AirfieldId to, Instant departs, Optional<Integer> level,
-    List<Rostered> crew) {
+    List<Rostered> crew, String remark) {
   public Flight {
     crew = List.copyOf(crew);
+  }
+
+  public Flight(FlightId id, String number, TailId tail, AirfieldId from, AirfieldId to, Instant departs,
+      Optional<Integer> level, List<Rostered> crew) {
+    this(id, number, tail, from, to, departs, level, crew, "");
   }
 
   /** The day it is of, by UTC. */

@@ -35,6 +35,7 @@ import neatlanyard.core.flow.Reading;
 import neatlanyard.core.gauge.Judged;
 import neatlanyard.core.gauge.Readings;
 import neatlanyard.core.gauge.Usage;
+import neatlanyard.core.lanyard.ControlsAgain;
 import neatlanyard.core.lanyard.Tag;
 import neatlanyard.core.log.EarlierReadings;
 import neatlanyard.core.log.Entry;
@@ -67,6 +68,18 @@ public class DepartureTest {
         passed ? Judgement.Outcome.AS_IT_SHOULD_BE : Judgement.Outcome.NOT_AS_IT_SHOULD_BE;
     return new Event.ControlsChecked("test", "", new Judgement(List.of(new Judgement.Finding(Optional.of(Axis.ROLL),
         "x", Judgement.Criterion.SENSE, 1, outcome, 0, 0, 0, "", "Left aileron reversed")), List.of(), List.of()));
+  }
+
+  @Test
+  public void a_trim_that_is_set_after_the_check_asks_for_another() {
+    Scene s = Scene.ready(Scene.TRIMMED);
+    s.says(OFFICER, done("trim"));
+    s.says(OFFICER, controls(true));
+    assertThat(ControlsAgain.of(s.now.state())).isEmpty();
+    s.says(OFFICER, done("trim"));
+    assertThat(ControlsAgain.of(s.now.state()).orElseThrow().words()).contains("a trim was changed");
+    s.says(OFFICER, controls(true));
+    assertThat(ControlsAgain.of(s.now.state())).isEmpty();
   }
 
   /** Water that freezes in the gaps stiffens what moved freely before. */

@@ -63,6 +63,17 @@ public class EntriesTest {
   }
 
   @Test
+  public void a_figure_that_must_be_one_is_no_other_whoever_enters_or_takes_it() {
+    Scene scene = Scene.ready(Scene.TRIMMED);
+    assertThat(scene.tries(OFFICER, "d", new Event.FigureEntered(CriticalFigure.FLAP, "half")))
+        .isEqualTo("not-that-figure");
+    assertThat(scene.tries(CAPTAIN, "d", new Event.FigureTaken(CriticalFigure.FLAP, "half", "it will do")))
+        .isEqualTo("not-that-figure");
+    both(scene, CriticalFigure.FLAP, "full", "FULL");
+    assertThat(standing(scene, CriticalFigure.FLAP)).isEqualTo(Standing.AGREED);
+  }
+
+  @Test
   public void what_both_enter_alike_and_as_it_was_worked_out_does_the_step_and_gives_the_day_its_value() {
     Scene scene = begun();
     assertThat(scene.tries(CAPTAIN, "d", new Event.StepDone(WEIGHTS))).isEqualTo("figures-wanted");

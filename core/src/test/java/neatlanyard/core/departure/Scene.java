@@ -215,6 +215,15 @@ final class Scene {
           Step.of("speeds", "place", "speeds", "read", Owner.LEFT).value(new DayValue(
               new DayValue.Source.Agreed(List.of(CriticalFigure.V1, CriticalFigure.VR)), false)).build()))));
 
+  /** A trim that is set between two control checks, and a flap that must be full where it leaves from. */
+  static final Pack TRIMMED = with(List.of(), List.of(), List.of(
+      new Procedure(new ProcedureId("trim"), "Trim", Stage.CONTROLS, Procedure.Kind.FLOW, List.of(), List.of(
+          Step.of("trim", "overhead", "Stabilator", "set", Owner.RIGHT).changesTrim().build())),
+      new Procedure(new ProcedureId("figures"), "Figures", Stage.FIGURES, Procedure.Kind.FIGURES, List.of(), List.of(
+          Step.of("enter", "overhead", "flap", "compared", Owner.BOTH).enters(CriticalFigure.FLAP)
+          .only(new Step.Only(CriticalFigure.FLAP, new Condition.Always(), List.of("full"), "it sinks with less"))
+          .build()))));
+
   /** A runway and a speed that two enter, and a briefing that speaks of them. */
   static final Pack BRIEFED = with(List.of(), List.of(), List.of(
       new Procedure(new ProcedureId("figures"), "Figures", Stage.FIGURES, Procedure.Kind.FIGURES, List.of(), List.of(

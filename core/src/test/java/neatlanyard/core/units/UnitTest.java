@@ -16,6 +16,10 @@ public class UnitTest {
     assertThat(Unit.PSI.words(1_850)).isEqualTo("1 850 psi");
     assertThat(Unit.CELSIUS.words(-5)).isEqualTo("−5 °C");
     assertThat(Unit.COUNT.words(3)).isEqualTo("3");
+    assertThat(Unit.IN_HG.words(46)).as("where crews mix two").isEqualTo("46 inHg (1 558 hPa)");
+    assertThat(Unit.MPH.words(100)).isEqualTo("100 mph (87 kt)");
+    assertThat(Unit.US_GALLON.words(24)).isEqualTo("24 US gal (91 L)");
+    assertThat(Unit.LB.words(2_000)).isEqualTo("2 000 lb (907 kg)");
   }
 
   /** Property: a value is within its limits exactly when nothing is said against it. */

@@ -24,6 +24,7 @@ public final class FlightsReader {
   private static final Duration AHEAD = Duration.ofDays(500);
 
   public static final String FORMAT = "neat-lanyard/flights/1";
+  private static final int LONGEST_REMARK = 200;
 
   private final Fleet fleet;
   private final Instant now;
@@ -73,7 +74,16 @@ public final class FlightsReader {
       doc.fault("crew", "Exactly one of the crew is the pilot flying.");
     }
     return new Flight(id, doc.text("number"), tail, airfield(doc, "from"), airfield(doc, "to"), departs(doc),
-        doc.has("level") ? Optional.of(doc.whole("level", 10, 600)) : Optional.empty(), crew);
+        doc.has("level") ? Optional.of(doc.whole("level", 10, 600)) : Optional.empty(), crew,
+        remark(doc));
+  }
+
+  private static String remark(Doc doc) {
+    String remark = doc.text("remark", "").strip();
+    if (remark.length() > LONGEST_REMARK) {
+      doc.fault("remark", "It has %d letters; %d is the most.".formatted(remark.length(), LONGEST_REMARK));
+    }
+    return remark;
   }
 
   private Instant departs(Doc doc) {

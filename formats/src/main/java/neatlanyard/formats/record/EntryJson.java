@@ -60,7 +60,7 @@ public final class EntryJson {
       "find-raised", "{\"what\":{\"severity\":\"defect\",\"count\":1,\"entry\":null,\"spot\":null,\"photos\":[]}}",
       "flight-facts", "{\"facts\":{\"departing\":null}}",
       "load-sheet-taken", "{\"sheet\":{\"change\":{\"passengers\":{},\"holds-kg\":{}}}}",
-      "opened", "{\"flight\":{\"level\":null}}",
+      "opened", "{\"flight\":{\"level\":null,\"remark\":\"\"}}",
       "tag-hung", "{\"calls\":null}",
       "verdict-taken", "{\"proposed\":null}");
 

@@ -106,6 +106,10 @@ public class PackWriterTest {
     if (i > 0 && random.nextInt(3) == 0) {
       step.needs(new StepId("s" + random.nextInt(i)));
     }
+    if (random.nextInt(3) == 0) {
+      step.why(any(random, AWKWARD)).number(1 + i).changesTrim()
+          .messages(new Step.Message(any(random, AWKWARD), random.nextBoolean() ? "" : any(random, AWKWARD)));
+    }
     if (random.nextInt(4) == 0) {
       step.opens(hook).closes(hook);
     }

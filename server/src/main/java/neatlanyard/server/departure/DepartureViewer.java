@@ -91,7 +91,7 @@ class DepartureViewer {
         place(flight.to()),
         flight.departs(), zone(flight.from()).getId(), crew(flight), flight.place(who.id()).isPresent(),
         !(look instanceof Look.NotOpened), open.flatMap(Look.Open::tiedOff).isPresent(),
-        note, open.flatMap(Look.Open::due), open.map(Look.Open::tags).orElse(0),
+        flight.remark(), note, open.flatMap(Look.Open::due), open.map(Look.Open::tags).orElse(0),
         open.map(Look.Open::first).orElse(List.of()), open.map(Look.Open::seats).orElse(List.of()));
   }
 
@@ -111,7 +111,8 @@ class DepartureViewer {
     return new Header(
         f.id().value(), f.number(), f.tail().value(), o.tail().type().value(), place(f.from()), place(f.to()),
         f.departs(),
-        zone(f.from()).getId(), d.pack().title(), o.pack().value(), o.revision(), crew(f), reader,
+        zone(f.from()).getId(), d.pack().title(), o.pack().value(), o.revision(), crew(f), f.remark(),
+        reader,
         policy.of(Matter.RESUMING),
         Stream.of(Matter.values())
             .map(m -> new SchoolView(m.words(), m.stage(), policy.of(m).words(),

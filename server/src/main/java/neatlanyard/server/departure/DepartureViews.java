@@ -35,7 +35,8 @@ public final class DepartureViews {
   /** One line of the list. @param yours whether the one who asks is on the crew */
   public record DepartureLine(
       String id, String number, String tail, String type, PlaceName from, PlaceName to, Instant departs, String zone,
-      List<CrewView> crew, boolean yours, boolean opened, boolean tiedOff, String note, Optional<Instant> due,
+      List<CrewView> crew, boolean yours, boolean opened, boolean tiedOff, String remark, String note,
+      Optional<Instant> due,
       int tags, List<HangingView> first, List<SeatView> seats) {}
 
   /** A tag as the list names it. @param late whether the stage in which it should be gone is over */
@@ -50,12 +51,13 @@ public final class DepartureViews {
   /**
    * What does not change while a departure lasts.
    *
+   * @param remark what operations say of the flight; empty where they say nothing
    * @param reader the seat that reads checklists, or who else does
    * @param resuming how a stopped checklist goes on in this fleet
    */
   public record Header(
       String id, String number, String tail, String type, PlaceName from, PlaceName to, Instant departs, String zone,
-      String pack, String packId, String revision, List<CrewView> crew, String reader,
+      String pack, String packId, String revision, List<CrewView> crew, String remark, String reader,
       School resuming, List<SchoolView> schools, List<CircumstanceView> asks, ControlCheckView controlCheck) {}
 
   /**

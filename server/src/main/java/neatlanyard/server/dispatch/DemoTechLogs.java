@@ -35,8 +35,9 @@ public class DemoTechLogs {
         desk.bringInList(Files.readString(list), by);
       }
     }
-    desk.bringInLog(Files.readString(folder.resolve("tech-log.csv")), by); // Defects that are there are passed over.
+    // It comes before the readings: where those are there, it is too, and the fleet may be that of an earlier version.
     if (readings.none()) {
+      desk.bringInLog(Files.readString(folder.resolve("tech-log.csv")), by);
       desk.bringInReadings(Files.readString(folder.resolve("readings.csv")), by);
     }
     if (checks.none()) {

@@ -59,7 +59,7 @@ public final class StoredFlights implements Flights {
       for (Flight f : flights) {
         sql.insertInto(FLIGHT).set(new FlightRecord(
             f.id().value(), f.number(), f.tail().value(), f.from().value(), f.to().value(), f.departs()
-            .toEpochMilli(), f.level().orElse(null))).execute();
+            .toEpochMilli(), f.level().orElse(null), f.remark())).execute();
         f.crew().forEach(r -> sql.insertInto(ROSTERED).set(new RosteredRecord(
             f.id().value(), r.seat().name(), r.who().value(), r.commander(), r.flying())).execute());
       }
@@ -86,6 +86,6 @@ public final class StoredFlights implements Flights {
     return new Flight(
         new FlightId(f.getId()), f.getNumber(), new TailId(f.getTail()), new AirfieldId(f.getFromAirfield()),
         new AirfieldId(f.getToAirfield()), Instant.ofEpochMilli(f.getDepartsAt()), Optional.ofNullable(f.getLevel()),
-        crew);
+        crew, f.getRemark());
   }
 }
