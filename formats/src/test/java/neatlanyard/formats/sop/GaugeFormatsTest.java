@@ -7,14 +7,19 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
+import neatlanyard.core.gauge.Alike;
+import neatlanyard.core.gauge.AsBefore;
 import neatlanyard.core.gauge.Band;
 import neatlanyard.core.gauge.Between;
 import neatlanyard.core.gauge.Bottle;
 import neatlanyard.core.gauge.CrewOxygen;
+import neatlanyard.core.gauge.Drop;
 import neatlanyard.core.gauge.Gauge;
 import neatlanyard.core.gauge.Missing;
 import neatlanyard.core.gauge.Oil;
 import neatlanyard.core.gauge.Sag;
+import neatlanyard.core.gauge.Setting;
+import neatlanyard.core.gauge.Several;
 import neatlanyard.core.gauge.TrimBand;
 import neatlanyard.core.gauge.Tyre;
 import neatlanyard.core.gauge.Uplift;
@@ -38,6 +43,10 @@ public class GaugeFormatsTest {
       new Sag("oxygen", 100), new TrimBand("centre",
       List.of(new TrimBand.Row(16, 4.5, 6.5), new TrimBand.Row(34, 1.5, 3.5))), new Tyre(86, 15, 5, 10, "inner", 5),
       new Tyre(120, 15, 4, 8, "", 0),
+      new Drop("both", 10, 100), new Alike(List.of("left", "right"), 20), new AsBefore(2.5),
+      new Several(List.of(BAND, new AsBefore(3))),
+      new Setting(List.of(new Setting.By("weight", new double[] {4_800, 5_400}),
+      new Setting.By("outside-c", new double[] {-30, 15.5})), new double[] {1, 2, 3, Double.NaN}, 0.2, 0.1),
       new Uplift("before", "litres", "density", "ordered", 60), new WearPin(0, 120, 6));
 
   @Test
@@ -64,10 +73,15 @@ public class GaugeFormatsTest {
   @DataProvider
   static Object[][] bad() {
     return new Object[][] {
-      {"{kind: dial}", "'dial' is not a kind of gauge; known are: band, between, bottle"},
+      {"{kind: dial}", "'dial' is not a kind of gauge; known are: alike, as-before, band, between, bottle"},
       {"{kind: missing, allowed: 1.5}", "whole number"},
       {"{kind: tyre, rated: 0, rated-c: 15, soon-pct: 5, out-pct: 10, most-apart-pct: 5}", "'rated'"},
       {"{kind: sag, most: 100}", "'before'"},
+      {"{kind: alike, with: [], most-apart: 2}", "at least one other quantity"},
+      {"{kind: several, of: [{kind: several, of: [{kind: missing, allowed: 1}]}]}", "not nested"},
+      {"{kind: setting, by: [{quantity: w, points: '1 2'}], values: '1 2 3', under: 0, over: 0}", "2 values are"},
+      {"{kind: setting, by: [{quantity: w, points: '2 1'}], values: '1 2', under: 0, over: 0}", "does not rise"},
+      {"{kind: setting, by: [{quantity: w, points: '1 x'}], values: '1 2', under: 0, over: 0}", "'x' is not a"},
       {"{kind: band, least: low}", "'least'"},
       {"{kind: band, lest: 4}", "'lest'"},
       {"{kind: wear-pin, limit: 0, soon-landings: -1, new-pin: 6}", "'soon-landings'"}};
