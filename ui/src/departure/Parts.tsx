@@ -9,6 +9,7 @@ import { FiguresStage } from '../figures/FiguresStage'
 import { owed } from '../flow/nextForMe'
 import { StepStage } from '../flow/StepStage'
 import { Takeoff } from '../flow/Takeoff'
+import { TaxiHelp } from '../taxi/TaxiHelp'
 import { Schools } from '../sop/Schools'
 import { WalkStage } from '../walkaround/WalkStage'
 import classes from './Parts.module.css'
@@ -116,6 +117,7 @@ export const Parts = ({ live, stage, parts: whole, wanted, onGo }: PartsProps) =
           </span>
         </nav>
       )}
+      {stage === 'taxi' && <TaxiHelp view={view} />}
       <Takeoff live={live} stage={stage} />
       {chosen === FIGURES ? (
         <FiguresStage live={live} parts={whole} wanted={wanted} next={goOn} onGo={onGo} />

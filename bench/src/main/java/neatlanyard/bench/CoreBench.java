@@ -17,9 +17,11 @@ import neatlanyard.core.fleet.Rostered;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.log.Entry;
 import neatlanyard.core.log.Event;
-import neatlanyard.core.sop.Card.Item;
 import neatlanyard.core.sop.Card;
+import neatlanyard.core.sop.Card.Item;
 import neatlanyard.core.sop.Pack;
+import neatlanyard.core.taxi.GroundTurn;
+import neatlanyard.core.taxi.Wheels;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -42,6 +44,7 @@ import org.openjdk.jmh.annotations.Warmup;
 public class CoreBench {
   private static final CrewId MARSK = new CrewId("marsk");
   private static final CrewId ADEYO = new CrewId("adeyo");
+  private static final GroundTurn TURN = new GroundTurn(new Wheels(14.8, 16.8, 7.6, 17.3, -1.5, 20, 68), 90, 28);
 
   /** As the demo's pack is, and grown. */
   @Param({"281", "600"})
@@ -102,6 +105,12 @@ public class CoreBench {
   public List<Object> picture_after_an_entry() {
     Picture picture = folded.apply(next).picture();
     return List.of(picture.beads(), picture.inTheWay(), picture.takeoff(), picture.standing());
+  }
+
+  /** The picture of a turn of the taxi stage. */
+  @Benchmark
+  public GroundTurn.Ways turn_drawn() {
+    return TURN.ways();
   }
 
   /** All lines of the briefing, put together anew. */

@@ -83,4 +83,19 @@ public class SecondTypeTest extends AtTheDemo {
     ida.lookAhead("Pitch trim");
     assertThat(ida.page.locator("main").getByText("4 the figures both entered")).isVisible();
   }
+
+  @Test
+  public void the_taxi_stage_says_how_far_the_flight_deck_goes_past_the_line() {
+    ida.page.navigate(app.url() + "/departures/larger?stage=taxi");
+    assertThat(ida.page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Most speed")))
+        .containsText("10 kt sharp turn");
+    ida.page.getByText("The turn: 16.8 m straight on, then 4.7 m outside the line").click();
+    assertThat(ida.page.getByText("Main gear on the line, 90\u00b0 on 28 m")).isVisible();
+    assertThat(ida.page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("A turn of 90 degrees")))
+        .isVisible();
+    ida.readable();
+    ida.key("r");
+    assertThat(ida.page.getByText("Main gear on the line, 135\u00b0 on 28 m")).isVisible();
+    ida.picture("taxi-night");
+  }
 }

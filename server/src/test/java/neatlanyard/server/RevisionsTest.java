@@ -55,7 +55,8 @@ public class RevisionsTest extends AbstractTestNGSpringContextTests {
     assertThat(orrin.get("/api/packs").json().valueStream()
         .map(r -> r.path("id").asString() + " " + r.path("revision").asString() + " " + r.path("state").asString()))
         .containsExactlyInAnyOrder("dovrin-46 2026-11 in force", "dovrin-46 2026-12 draft",
-        "halyard-210 2026-10 in force");
+        "halyard-210 2026-10 in force", "pellow-9 2026-11 in force", "selkie-m3 2026-11 in force",
+        "burdock-four 2026-11 in force");
   }
 
   @Test

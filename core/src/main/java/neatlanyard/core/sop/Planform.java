@@ -6,13 +6,26 @@ import java.util.Optional;
 /** The type seen from above, in metres; x to the right of the centre line, y back from the nose. */
 public record Planform(
     double lengthM, double fuselageWidthM, Aerofoil wing, Aerofoil tailplane, List<Engine> engines, List<Gear> gear,
-    List<Door> doors, List<Hazard> hazards) {
+    List<Door> doors, List<Hazard> hazards, Optional<Ground> ground) {
   public Planform {
     engines = List.copyOf(engines);
     gear = List.copyOf(gear);
     doors = List.copyOf(doors);
     hazards = List.copyOf(hazards);
   }
+
+  /**
+   * How it moves on the ground.
+   *
+   * @param eyeY where the pilots' eyes are, metres back from the nose
+   * @param steeringDeg most that the wheel that steers turns
+   * @param radiusM of a usual turn between taxiways
+   * @param speeds by where it is
+   */
+  public record Ground(double eyeY, double steeringDeg, double radiusM, Speeds speeds) {}
+
+  /** Most speed by where one is, in knots. */
+  public record Speeds(int apronKt, int turnKt, int straightKt, int backtrackKt) {}
 
   /** A leg with its wheels side by side. */
   public record Gear(double x, double y, int wheels) {}

@@ -101,7 +101,8 @@ final class Scene {
   static final Pack PACK = new Pack(
       new PackId("pack"), "1", "Pack", TAIL.type(), Policy.DEFAULT, List.of(), List.of(),
       List.of(new Pack.PackTail(TAIL.id(), Optional.empty(), Set.of())), List.of(OXYGEN.quantity()), Map.of(),
-      new Planform(1, 1, WING, WING, List.of(), List.of(), List.of(), List.of()), List.of(), List.of(),
+      new Planform(1, 1, WING, WING, List.of(), List.of(), List.of(), List.of(),
+        Optional.empty()), List.of(), List.of(),
       List.of(
           new TagKind(new TagId("covers"), "{open} of {all} covers on", TagKind.Trigger.STEP, Stage.WALKAROUND, true),
           new TagKind(new TagId("pumps"), "Pumps on", TagKind.Trigger.STEP, Stage.FLOWS, true)),

@@ -38,7 +38,8 @@ public final class Packs {
         List.of(new SubType(LONG, "Long", Set.of(APU))),
         List.of(new Pack.PackTail(ONE, Optional.of(LONG), Set.of()),
         new Pack.PackTail(TWO, Optional.empty(), Set.of())),
-        List.of(), Map.of(), new Planform(1, 1, WING, WING, List.of(), List.of(), List.of(), List.of()),
+        List.of(), Map.of(), new Planform(1, 1, WING, WING, List.of(), List.of(), List.of(), List.of(),
+        Optional.empty()),
         List.of(
             station("door", -2, 3), station("nose", 0, 0), station("right", 5, 10), station("tail", 0, 20),
             station("left-rear", -5, 15), station("left", -5, 10),

@@ -138,6 +138,9 @@ public final class PackWriter {
       h.during().ifPresent(t -> hazard.put("during", t.value()));
       return hazard;
     });
+    p.ground().ifPresent(g -> m.put("ground", fields("eye-y", g.eyeY(), "steering-deg", g.steeringDeg(), "radius-m",
+        g.radiusM(), "speeds-kt", fields("apron", g.speeds().apronKt(), "turn", g.speeds().turnKt(), "straight",
+        g.speeds().straightKt(), "backtrack", g.speeds().backtrackKt()))));
     return m;
   }
 

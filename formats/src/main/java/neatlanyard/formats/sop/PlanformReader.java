@@ -2,9 +2,11 @@ package neatlanyard.formats.sop;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import neatlanyard.core.sop.Planform;
 import neatlanyard.core.sop.TagId;
+import neatlanyard.core.units.Numbers;
 import neatlanyard.formats.text.Doc;
 
 /** Reads the aircraft as it is seen from above. */
@@ -12,13 +14,14 @@ final class PlanformReader {
   private static final Planform.Aerofoil NO_WING = new Planform.Aerofoil(1, 0, 1, 0, 1);
 
   /** Stands in for one that could not be read; it never leaves the reader. */
-  static final Planform NONE = new Planform(1, 1, NO_WING, NO_WING, List.of(), List.of(), List.of(), List.of());
+  static final Planform NONE = new Planform(1, 1, NO_WING, NO_WING, List.of(), List.of(), List.of(), List.of(),
+      Optional.empty());
 
   private PlanformReader() {}
 
   /** @param tags kinds of tag the pack declares */
   static Planform read(Doc doc, Set<TagId> tags) {
-    return new Planform(
+    Planform planform = new Planform(
         doc.number("length-m", 1, 120),
         doc.number("fuselage-width-m", 0.5, 12),
         doc.inner("wing", PlanformReader::aerofoil).orElse(NO_WING),
@@ -33,7 +36,32 @@ final class PlanformReader {
         doc.list("hazards", d -> new Planform.Hazard(
             d.one("kind", Planform.Hazard.Kind.class), d.text("name"), d.number("x", -60, 60), d.number("y", -20, 140),
             d.number("width-m", 0.2, 60), d.number("length-m", 0.2, 60),
-            d.has("during") ? Optional.of(tag(d, tags)) : Optional.empty())));
+            d.has("during") ? Optional.of(tag(d, tags)) : Optional.empty())),
+        doc.has("ground") ? doc.inner("ground", PlanformReader::ground) : Optional.empty());
+    planform.ground().ifPresent(g -> rolls(doc, planform, g));
+    return planform;
+  }
+
+  /** What turns needs a wheel that steers, away from the main gear, and a radius that it can keep. */
+  private static void rolls(Doc doc, Planform p, Planform.Ground g) {
+    Optional<Planform.Gear> steers = p.gear().stream().filter(w -> w.x() == 0).findFirst();
+    OptionalDouble main = p.gear().stream().filter(w -> w.x() != 0).mapToDouble(Planform.Gear::y).average();
+    if (steers.isEmpty() || main.isEmpty() || steers.get().y() == main.getAsDouble()) {
+      doc.fault("gear", "'ground' wants a wheel at x 0 that steers, and main gear before or behind it.");
+      return;
+    }
+    double wheelbase = Math.abs(main.getAsDouble() - steers.get().y());
+    if (g.radiusM() <= wheelbase) {
+      doc.fault("ground", "A turn of %s m is tighter than the wheelbase, %s m.".formatted(
+          Numbers.written(g.radiusM(), 1), Numbers.written(wheelbase, 1)));
+    }
+  }
+
+  private static Planform.Ground ground(Doc doc) {
+    return new Planform.Ground(doc.number("eye-y", 0, 20), doc.number("steering-deg", 5, 89),
+        doc.number("radius-m", 2, 200), doc.inner("speeds-kt", d -> new Planform.Speeds(d.whole("apron", 1, 60),
+        d.whole("turn", 1, 60), d.whole("straight", 1, 60), d.whole("backtrack", 1, 80)))
+        .orElse(new Planform.Speeds(1, 1, 1, 1)));
   }
 
   private static TagId tag(Doc doc, Set<TagId> tags) {

@@ -159,6 +159,10 @@ public class PackReaderTest {
   public void values_of_today_and_the_takeoff_configuration_refer_to_what_is_there() throws IOException {
     String demo = demo("packs/dovrin-46.yaml");
     String turn = "alternates: {choices: [one, two], memory: inverter}, value: {turn: true, back: true}";
+    assertThat(faults(PackReader.read(demo.replace("radius-m: 22", "radius-m: 7")))).singleElement().asString()
+        .endsWith("A turn of 7.0 m is tighter than the wheelbase, 8.0 m.");
+    assertThat(faults(PackReader.read(demo.replace("{x: 0, y: 2.6, wheels: 2}", "{x: 0, y: 10.6, wheels: 2}"))))
+        .singleElement().asString().contains("'ground' wants a wheel at x 0 that steers");
     assertThat(faults(PackReader.read(demo.replace(turn, "value: {turn: true, back: true}")))).singleElement()
         .asString()
         .endsWith("The step uses nothing in turn.");

@@ -220,7 +220,8 @@ public final class Drafting {
   }
 
   private static final Planform SHAPE = new Planform(20, 2.4, new Planform.Aerofoil(20, 6, 3, 7, 1.5),
-      new Planform.Aerofoil(7, 17, 2, 18, 1), List.of(), List.of(), List.of(), List.of());
+      new Planform.Aerofoil(7, 17, 2, 18, 1), List.of(), List.of(), List.of(), List.of(),
+      Optional.empty());
 
   private static ControlSpec.Surface surface(String id, String name, Axis axis, double positive) {
     return new ControlSpec.Surface(id, name, axis, positive, -positive, 1.5, List.of(), List.of());
