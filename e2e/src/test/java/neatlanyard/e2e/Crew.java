@@ -322,6 +322,9 @@ final class Crew {
     if (known != null) {
       return known;
     }
+    if (name.endsWith(" missing") || name.endsWith(" out")) {
+      return "0";
+    }
     Locator said = page.locator("#value-limits");
     List<Double> limits = Pattern.compile("-?\\d[\\d ]*(\\.\\d+)?").matcher(said.count() == 0 ? ""
         : said.textContent().replace('\u2212', '-').replaceAll("\\([^)]*\\)", ""))

@@ -35,12 +35,12 @@ public class FirstStartTest {
       assertThat(admin.page.getByText("No flights yet")).isVisible();
       link(admin, "Desk").click();
       bring(admin, "Fleet", Application.ROOT.resolve("demo/fleet.yaml"));
-      assertThat(admin.page.getByText("Fleet brought in. Ternholm Air Link: 5 tails, 6 airfields, 8 people."))
+      assertThat(admin.page.getByText("Fleet brought in. Ternholm Air Link: 9 tails, 7 airfields, 8 people."))
           .isVisible();
       String hers = given(admin, "Wren Adeyo");
       publish(browser, app, given(admin, "Bas Orrin"), given(admin, "Mette Rand"));
       bring(admin, "Flights", Application.ROOT.resolve("demo/flights.yaml"));
-      assertThat(admin.page.getByText("Flights brought in. 4 flights.")).isVisible();
+      assertThat(admin.page.getByText("Flights brought in. 9 flights.")).isVisible();
 
       Crew wren = Crew.at(browser, app, ColorScheme.LIGHT);
       signIn(wren, "adeyo", hers);

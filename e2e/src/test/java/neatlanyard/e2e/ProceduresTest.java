@@ -103,9 +103,9 @@ public class ProceduresTest extends AtTheDemo {
     response.fill("out, columns free to both stops");
     orrin.button("Only when").click();
     orrin.page.getByLabel("Fact").selectOption("wind-above");
-    orrin.page.getByLabel("Number").fill("x");
+    orrin.page.getByLabel("Number", new Page.GetByLabelOptions().setExact(true)).fill("x");
     assertThat(orrin.page.getByText("'wind-above' is 'x', not a number.")).isVisible();
-    orrin.page.getByLabel("Number").fill("20");
+    orrin.page.getByLabel("Number", new Page.GetByLabelOptions().setExact(true)).fill("20");
     assertThat(orrin.page.getByText("wind 8 kt, not above 20 kt")).isVisible();
     // On a calm day nothing would take the gust lock out: the check says so while one still looks.
     orrin.page.getByText(Pattern.compile("Check: \\d found")).click();
