@@ -233,7 +233,7 @@ public class ProceduresTest extends AtTheDemo {
   }
 
   private static void readers(Crew orrin) {
-    orrin.page.getByText("in force", new Page.GetByTextOptions().setExact(true)).first().click();
+    orrin.page.locator("main a").filter(new Locator.FilterOptions().setHasText("2026-12")).first().click();
     orrin.button("Who has read it").click();
     assertThat(orrin.heading("3 whom it concerns have not read it yet")).isVisible();
     assertThat(orrin.page.locator("tr", new Page.LocatorOptions().setHasText("Wren Adeyo")))
