@@ -10,6 +10,7 @@ import { Closed } from './Closed'
 import { Finished } from './Finished'
 import { FlightDeck } from './FlightDeck'
 import { FoundSo } from './FoundSo'
+import { Glance } from './Glance'
 import { PrintedNumber } from './PrintedNumber'
 import { NothingHere } from './NothingHere'
 import { nextForMe } from './nextForMe'
@@ -102,11 +103,7 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
               </p>
             )}
             <StepRemarks view={view} item={item} />
-            {!saying && s.plainHere.length > 0 && mine && s.place?.glance && (
-              <p className={classes.glance}>
-                <b>At one look:</b> {s.place.glance}
-              </p>
-            )}
+            {!saying && s.plainHere.length > 0 && mine && <Glance place={s.place} />}
             {!saying && closed && (
               <Closed
                 gates={s.gates}

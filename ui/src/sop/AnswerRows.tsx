@@ -34,8 +34,30 @@ export const AnswerRows = ({ doc, editor, step, disabled, onChange }: AnswerRows
       disabled={disabled}
       onChange={(enters) => onChange({ enters })}
     />
-    <CourseRow step={step} disabled={disabled} onChange={onChange} />
-    <MessagesRow step={step} disabled={disabled} onChange={onChange} />
+    <PairsRow
+      label="Test in parts"
+      one="Part"
+      pairs={step.course ?? []}
+      fields={[
+        ['act', 'press'],
+        ['see', 'see'],
+      ]}
+      empty={{ act: '', see: '' }}
+      disabled={disabled}
+      onChange={(course) => onChange({ course })}
+    />
+    <PairsRow
+      label="A display may show"
+      one="Message"
+      pairs={step.messages ?? []}
+      fields={[
+        ['shows', 'as it reads'],
+        ['expected', 'expected, as'],
+      ]}
+      empty={{ shows: '' }}
+      disabled={disabled}
+      onChange={(messages) => onChange({ messages })}
+    />
     <Checkbox
       label="It is the lights test: what it does not light is listed"
       checked={step['tests-lights'] ?? false}
@@ -123,90 +145,49 @@ const ValueRow = ({ doc, editor, step, disabled, onChange }: AnswerRowsProps) =>
   )
 }
 
-const CourseRow = ({ step, disabled, onChange }: Pick<AnswerRowsProps, 'step' | 'disabled' | 'onChange'>) => {
-  const beats = step.course ?? []
-  const put = (n: number, change: Partial<(typeof beats)[number]>) =>
-    onChange({ course: beats.map((b, i) => (i === n ? { ...b, ...change } : b)) })
-  return (
-    <div className={classes.line}>
-      <span>Test in parts</span>
-      {beats.map((b, n) => (
-        <span key={n} className={classes.chip}>
-          <SmallField
-            aria-label={`Part ${n + 1}, press`}
-            placeholder="press"
-            chars={14}
-            value={b.act}
-            disabled={disabled}
-            onChange={(e) => put(n, { act: e.currentTarget.value })}
-          />
-          <SmallField
-            aria-label={`Part ${n + 1}, see`}
-            placeholder="see"
-            chars={14}
-            value={b.see}
-            disabled={disabled}
-            onChange={(e) => put(n, { see: e.currentTarget.value })}
-          />
-          <Drop
-            what={`part ${n + 1}`}
-            disabled={disabled}
-            onDrop={() => onChange({ course: beats.filter((_, i) => i !== n) })}
-          />
-        </span>
-      ))}
-      <UnstyledButton
-        className={classes.add}
-        disabled={disabled}
-        aria-label="Add a part"
-        onClick={() => onChange({ course: [...beats, { act: '', see: '' }] })}
-      >
-        +
-      </UnstyledButton>
-    </div>
-  )
+interface PairsRowProps<T extends object> {
+  label: string
+  /** What one of them is called. */
+  one: string
+  pairs: T[]
+  /** The two fields of a pair, each with what it is called. */
+  fields: [keyof T & string, string][]
+  empty: T
+  disabled: boolean
+  onChange: (pairs: T[]) => void
 }
 
-const MessagesRow = ({ step, disabled, onChange }: Pick<AnswerRowsProps, 'step' | 'disabled' | 'onChange'>) => {
-  const lines = step.messages ?? []
-  const put = (n: number, change: Partial<(typeof lines)[number]>) =>
-    onChange({ messages: lines.map((m, i) => (i === n ? { ...m, ...change } : m)) })
-  return (
-    <div className={classes.line}>
-      <span>A display may show</span>
-      {lines.map((m, n) => (
-        <span key={n} className={classes.chip}>
+/** Things said in pairs, one after the other: what is pressed and seen, what is shown and why. */
+const PairsRow = <T extends object>({ label, one, pairs, fields, empty, disabled, onChange }: PairsRowProps<T>) => (
+  <div className={classes.line}>
+    <span>{label}</span>
+    {pairs.map((pair, n) => (
+      <span key={n} className={classes.chip}>
+        {fields.map(([field, words]) => (
           <SmallField
-            aria-label={`Message ${n + 1}, as it reads`}
-            placeholder="as it reads"
+            key={field}
+            aria-label={`${one} ${n + 1}, ${words}`}
+            placeholder={words}
             chars={14}
-            value={m.shows}
+            value={String(pair[field] ?? '')}
             disabled={disabled}
-            onChange={(e) => put(n, { shows: e.currentTarget.value })}
+            onChange={(e) => onChange(pairs.map((p, i) => (i === n ? { ...p, [field]: e.currentTarget.value } : p)))}
           />
-          <SmallField
-            aria-label={`Message ${n + 1}, why it is expected`}
-            placeholder="expected, as"
-            chars={14}
-            value={m.expected ?? ''}
-            disabled={disabled}
-            onChange={(e) => put(n, { expected: e.currentTarget.value })}
-          />
-          <Drop
-            what={`message ${n + 1}`}
-            disabled={disabled}
-            onDrop={() => onChange({ messages: lines.filter((_, i) => i !== n) })}
-          />
-        </span>
-      ))}
-      <UnstyledButton
-        className={classes.add}
-        disabled={disabled}
-        aria-label="Add a message"
-        onClick={() => onChange({ messages: [...lines, { shows: '' }] })}
-      >
-        +
-      </UnstyledButton>
-    </div>
-  )
-}
+        ))}
+        <Drop
+          what={`${one.toLowerCase()} ${n + 1}`}
+          disabled={disabled}
+          onDrop={() => onChange(pairs.filter((_, i) => i !== n))}
+        />
+      </span>
+    ))}
+    <UnstyledButton
+      className={classes.add}
+      disabled={disabled}
+      aria-label={`Add a ${one.toLowerCase()}`}
+      onClick={() => onChange([...pairs, empty])}
+    >
+      +
+    </UnstyledButton>
+  </div>
+)

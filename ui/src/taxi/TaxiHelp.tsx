@@ -6,7 +6,7 @@ import classes from './TaxiHelp.module.css'
 
 /** How fast one may be where, and how the type goes round a corner. */
 export const TaxiHelp = ({ view }: { view: DepartureView }) => {
-  const ground = view.card?.planform.ground
+  const ground = view.card?.ground
   const [at, setAt] = useState(1)
   if (!ground) return null
   const turn = ground.turns[at] ?? ground.turns[0]

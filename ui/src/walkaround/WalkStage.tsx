@@ -12,6 +12,7 @@ import { Answer } from '../flow/Answer'
 import { OtherSeat } from '../flow/OtherSeat'
 import { ReadingNote } from '../gauge/ReadingNote'
 import { nextForMe } from '../flow/nextForMe'
+import { Glance } from '../flow/Glance'
 import { PrintedNumber } from '../flow/PrintedNumber'
 import { NothingHere } from '../flow/NothingHere'
 import { SayingForm, type WordsFor } from '../flow/SayingForm'
@@ -143,11 +144,7 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
             {item.differs && <p className={classes.differs}>{item.differs}</p>}
             <StepRemarks view={view} item={item} />
             <Earlier view={view} item={item} />
-            {!saying && s.plainHere.length > 1 && mine && s.place?.glance && (
-              <p className={classes.glance}>
-                <b>At one look:</b> {s.place.glance}
-              </p>
-            )}
+            {!saying && s.plainHere.length > 1 && mine && <Glance place={s.place} />}
             {!saying && closed && (
               <Closed
                 gates={s.gates}

@@ -1,6 +1,5 @@
 package neatlanyard.e2e;
 
-import java.time.Instant;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -21,6 +20,7 @@ import com.microsoft.playwright.options.ReducedMotion;
 import com.microsoft.playwright.options.RequestOptions;
 import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -207,24 +207,6 @@ final class Crew {
         .isEmpty();
   }
 
-  /** What a gauge of the demo reads, by the name of what it measures. */
-  private static final Map<String, String> READINGS = Map.ofEntries(
-      Map.entry("Battery voltage", "25.4"), Map.entry("Brake accumulator", "2900"), Map.entry("Crew oxygen", "1 850"),
-      Map.entry("Oxygen while the left mask flows", "1 800"), Map.entry("Oxygen while the right mask flows", "1 800"),
-      Map.entry("Centre of gravity", "25"), Map.entry("Pitch trim set", "2,8"), Map.entry("Left engine oil", "11"),
-      Map.entry("Right engine oil", "10,5"),
-      Map.entry("Left wear pin", "12"), Map.entry("Right wear pin", "4,2"),
-      Map.entry("Tyre pressure, left outer", "81"),
-      Map.entry("Tyre pressure, left inner", "82"), Map.entry("Tyre pressure, right outer", "81"),
-      Map.entry("Tyre pressure, right inner", "80"),
-      Map.entry("Left strut showing", "92"), Map.entry("Right strut showing", "88"),
-      Map.entry("Hydraulic quantity", "88"),
-      Map.entry("Fire bottle", "600"), Map.entry("Engine, both magnetos", "2050"),
-      Map.entry("Engine, generator current", "62"), Map.entry("Engine, revolutions at full power", "2500"),
-      Map.entry("Engine, oil pressure", "82"), Map.entry("Engine, oil temperature", "55"),
-      Map.entry("Engine, oil by dipstick", "28"), Map.entry("Engine, generator", "28.5"),
-      Map.entry("Fuel grade", "100"), Map.entry("Manifold pressure before start", "29.6"));
-
   /** Reads and enters one value. */
   void enter(String value) {
     page.locator("main input[aria-label^='Value, ']").fill(value);
@@ -311,26 +293,10 @@ final class Crew {
     if (value.count() == 0 || value.isDisabled()) {
       return false;
     }
-    value.fill(reading(value.getAttribute("aria-label").substring("Value, ".length())).replace(" ", ""));
+    String name = value.getAttribute("aria-label").substring("Value, ".length());
+    value.fill(Instruments.read(page, name).replace(" ", ""));
     key("Enter");
     return true;
-  }
-
-  /** What a gauge reads: what is known of it, or the middle of what is right today, as its step tells the crew. */
-  private String reading(String name) {
-    String known = READINGS.get(name.replaceAll("Engine \\d", "Engine"));
-    if (known != null) {
-      return known;
-    }
-    if (name.endsWith(" missing") || name.endsWith(" out")) {
-      return "0";
-    }
-    Locator said = page.locator("#value-limits");
-    List<Double> limits = Pattern.compile("-?\\d[\\d ]*(\\.\\d+)?").matcher(said.count() == 0 ? ""
-        : said.textContent().replace('\u2212', '-').replaceAll("\\([^)]*\\)", ""))
-        .results().map(m -> Double.parseDouble(m.group().replace(" ", ""))).toList();
-    return limits.isEmpty() ? "0" : Double.toString(
-        Math.rint(limits.stream().mapToDouble(d -> d).average().orElse(0) * 10) / 10);
   }
 
   /**

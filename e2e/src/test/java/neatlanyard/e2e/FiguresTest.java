@@ -40,7 +40,6 @@ public class FiguresTest extends AtTheDemo {
       assertThat(notice).containsText("rotated 2 kt too late");
       c.readable();
     }
-    ida.picture("figures-night");
     assertThat(ida.tag("Zero-fuel weight differs: 15 920 and 15 290 entered")).isVisible();
     Papers.enter(wren, "zero-fuel-weight", "15290");
     Papers.stands(ida, "zero-fuel-weight", "agreed");

@@ -94,8 +94,8 @@ public class SecondTypeTest extends AtTheDemo {
     assertThat(ida.page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("A turn of 90 degrees")))
         .isVisible();
     ida.readable();
+    ida.picture("taxi-night");
     ida.key("r");
     assertThat(ida.page.getByText("Main gear on the line, 135\u00b0 on 28 m")).isVisible();
-    ida.picture("taxi-night");
   }
 }

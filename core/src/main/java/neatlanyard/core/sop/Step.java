@@ -295,7 +295,7 @@ public record Step(
   public record Message(String shows, String expected) {
     /** What is to be made of it. */
     public String words() {
-      return expected.isEmpty() ? "in the log, or a find" : "expected: %s".formatted(expected);
+      return expected.isEmpty() ? "not there, in the log, or a find" : "expected, as %s".formatted(expected);
     }
   }
 

@@ -1,13 +1,13 @@
 package neatlanyard.core.units;
 
-/** Units that a measured quantity may be given in. Factors of NIST SP 811 (2008), appendix B. */
+/** Units that a measured quantity may be given in. */
 public enum Unit {
   PSI("psi"),
   HPA("hPa"),
   VOLT("V"),
   AMPERE("A"),
   KG("kg"),
-  LB("lb", 0.453_592_37, "kg"),
+  LB("lb", Units.KG_PER_LB, "kg"),
   LITRE("L"),
   QUART("qt"),
   MM("mm"),
@@ -18,10 +18,10 @@ public enum Unit {
   KT("kt"),
   RPM("rpm"),
   KG_PER_LITRE("kg/L"),
-  IN_HG("inHg", 33.863_9, "hPa"),
-  INCH("in", 25.4, "mm"),
-  US_GALLON("US gal", 3.785_411_784, "L"),
-  MPH("mph", 1_609.344 / 1_852, "kt"),
+  IN_HG("inHg", Units.HPA_PER_INHG, "hPa"),
+  INCH("in", Units.MM_PER_INCH, "mm"),
+  US_GALLON("US gal", Units.LITRES_PER_US_GALLON, "L"),
+  MPH("mph", Units.KT_PER_MPH, "kt"),
   DEGREE("°");
 
   private final String symbol;

@@ -2,11 +2,14 @@ package neatlanyard.core.units;
 
 /** Factors of NIST SP 811 (2008), appendix B, for the units crews mix. */
 public final class Units {
-  private static final double HPA_PER_INHG = 33.863_9;
+  static final double HPA_PER_INHG = 33.863_9;
   private static final double M_PER_FT = 0.304_8;
-  private static final double KG_PER_LB = 0.453_592_37;
+  static final double KG_PER_LB = 0.453_592_37;
   private static final double KT_PER_MPS = 3_600.0 / 1_852.0;
   private static final double M_PER_STATUTE_MILE = 1_609.344;
+  static final double KT_PER_MPH = M_PER_STATUTE_MILE / 1_852;
+  static final double MM_PER_INCH = 25.4;
+  static final double LITRES_PER_US_GALLON = 3.785_411_784;
 
   private Units() {}
 

@@ -52,6 +52,7 @@ import neatlanyard.server.dispatch.TechDesk;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.sop.CardViews;
+import neatlanyard.server.sop.GroundViews;
 import neatlanyard.server.weather.Reports;
 import org.springframework.stereotype.Component;
 
@@ -137,6 +138,7 @@ class DepartureViewer {
         CardViews.tags(d.pack()),
         CardViews.places(d.pack()),
         CardViews.planform(d.pack().planform()),
+        GroundViews.of(d.pack().planform()),
         walk(card, walks),
         tech.list(d.opened().tail().type()).entries().stream().map(e -> new EntryLineView(
             e.id().value(), e.title(), e.installed(), e.steps().stream().map(StepId::value).toList())).toList(),

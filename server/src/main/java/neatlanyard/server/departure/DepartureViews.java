@@ -25,6 +25,7 @@ import neatlanyard.server.sop.CardViews.PartView;
 import neatlanyard.server.sop.CardViews.PlaceView;
 import neatlanyard.server.sop.CardViews.PlanformView;
 import neatlanyard.server.sop.CardViews.TagKindView;
+import neatlanyard.server.sop.GroundViews.GroundView;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 
@@ -76,7 +77,8 @@ public final class DepartureViews {
   public record CardView(
       long key, DayView day, String controlCheckWhen, List<PartView> parts, List<String> handedOver,
       List<LeftOutView> leftOut,
-      List<TagKindView> tags, List<PlaceView> places, PlanformView planform, WalkView walk,
+      List<TagKindView> tags, List<PlaceView> places, PlanformView planform,
+      Optional<GroundView> ground, WalkView walk,
       List<EntryLineView> entries, List<SeverityView> severities) {}
 
   /** How bad a find may be said to be. */

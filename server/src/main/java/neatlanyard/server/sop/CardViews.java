@@ -6,7 +6,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.flow.FoundSo;
@@ -24,8 +23,6 @@ import neatlanyard.core.sop.Step;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.sop.TagId;
 import neatlanyard.core.sop.TagKind;
-import neatlanyard.core.taxi.GroundTurn;
-import neatlanyard.core.taxi.Wheels;
 import neatlanyard.core.walkaround.SecondSide;
 
 /** What the interface is told of a card, and how it is told. */
@@ -96,22 +93,7 @@ public final class CardViews {
 
   public record PlanformView(
       double lengthM, double fuselageWidthM, AerofoilView wing, AerofoilView tailplane, List<EngineView> engines,
-      List<GearView> gear, List<DoorView> doors, List<HazardView> hazards, Optional<GroundView> ground) {}
-
-  /** How it moves on the ground. @param turns worked out; none for a type that steers at its tail */
-  public record GroundView(List<SpeedView> speeds, List<TurnView> turns, double leastForTurningRoundM) {}
-
-  public record SpeedView(String where, int kt) {}
-
-  /**
-   * A turn to the right, in metres: the ways of the line, the pilots' eyes and the outer wing tip while the main gear
-   * is on the line, and of the main gear if the nose wheel were; spots of along and across the way in.
-   *
-   * @param cutM how far the inner main wheels are inside the line then
-   */
-  public record TurnView(double degrees, double radiusM, double straightOnM, double eyesPastM, double tipPastM,
-      double tailPastM, double cutM, List<double[]> line, List<double[]> eyes, List<double[]> tip,
-      List<double[]> cut) {}
+      List<GearView> gear, List<DoorView> doors, List<HazardView> hazards) {}
 
   public record GearView(double x, double y, int wheels) {}
 
@@ -208,34 +190,7 @@ public final class CardViews {
         p.doors().stream().map(d -> new DoorView(d.name(), d.x(), d.y(), d.lengthM())).toList(),
         p.hazards().stream().map(h -> new HazardView(
             h.kind(), h.name(), h.x(), h.y(), h.widthM(), h.lengthM(), h.during().map(TagId::value)
-            .orElse(""))).toList(), p.ground().map(g -> ground(p, g)));
-  }
-
-  private static GroundView ground(Planform p, Planform.Ground g) {
-    Optional<Wheels> wheels = Wheels.of(p);
-    return new GroundView(List.of(new SpeedView("apron", g.speeds().apronKt()),
-        new SpeedView("sharp turn", g.speeds().turnKt()), new SpeedView("straight", g.speeds().straightKt()),
-        new SpeedView("backtrack", g.speeds().backtrackKt())),
-        wheels.filter(w -> g.radiusM() > w.wheelbaseM()).stream()
-            .flatMap(w -> DoubleStream.of(45, 90, 135).mapToObj(d -> turn(new GroundTurn(w, d, g.radiusM()))))
-            .toList(),
-        metres(wheels.map(Wheels::leastForTurningRoundM).orElse(0.0)));
-  }
-
-  private static TurnView turn(GroundTurn t) {
-    GroundTurn.Ways ways = t.ways();
-    return new TurnView(t.degrees(), t.radiusM(), metres(t.straightOnM()), metres(t.eyesPastM()),
-        metres(t.tipPastM()), metres(t.tailPastM()), metres(t.cutM(ways)), spots(ways.line()), spots(ways.eyes()),
-        spots(ways.tip()), spots(ways.cut()));
-  }
-
-  private static List<double[]> spots(List<GroundTurn.Spot> way) {
-    return way.stream().map(s -> new double[] {metres(s.x()), metres(s.y())}).toList();
-  }
-
-  /** To a decimetre. */
-  private static double metres(double m) {
-    return Math.rint(m * 10) / 10;
+            .orElse(""))).toList());
   }
 
   private static AerofoilView aerofoil(Planform.Aerofoil a) {

@@ -24,6 +24,7 @@ import neatlanyard.server.problem.ProblemCode;
 import neatlanyard.server.record.RecordViews;
 import neatlanyard.server.recording.RecordingViews;
 import neatlanyard.server.sop.CardViews;
+import neatlanyard.server.sop.GroundViews;
 import neatlanyard.server.sop.SopViews;
 import neatlanyard.server.walkaround.PhotoViews;
 import neatlanyard.server.weather.WeatherViews;
@@ -35,7 +36,7 @@ import org.springframework.context.annotation.Configuration;
 @Configuration
 class ApiDescription {
   private static final List<Class<?>> VIEWS = List.of(
-      CardViews.class, ControlViews.class, DepartureViews.class, DrawnViews.class, DrillViews.class,
+      CardViews.class, ControlViews.class, DepartureViews.class, DrawnViews.class, DrillViews.class, GroundViews.class,
       FiguresViews.class, FleetViews.class, KeptViews.class, RecordViews.class, RecordingViews.class,
       SopViews.class, TechViews.class, PhotoViews.class, WeatherViews.class);
 
