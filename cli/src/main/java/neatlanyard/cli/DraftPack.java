@@ -2,8 +2,10 @@ package neatlanyard.cli;
 
 import java.io.IOException;
 import java.io.PrintWriter;
+import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
@@ -63,10 +65,14 @@ final class DraftPack implements Callable<Integer> {
     Optional<Path> where = Optional.ofNullable(to);
     try {
       if (where.isPresent()) {
-        Files.writeString(where.get(), yaml);
+        // What somebody has worked on since is not written over.
+        Files.writeString(where.get(), yaml, StandardOpenOption.CREATE_NEW);
       } else {
         out.print(yaml);
       }
+    } catch (FileAlreadyExistsException e) {
+      out.println("%s is there already; it is not written over.".formatted(to));
+      return Lanyard.UNREADABLE;
     } catch (IOException e) {
       out.println("%s cannot be written: %s".formatted(to, e.getMessage()));
       return Lanyard.UNREADABLE;

@@ -72,6 +72,19 @@ public class DraftPackTest {
     assertThat(draft(PRINTED, "--type", "No Type").exit).isEqualTo(2);
   }
 
+  @Test
+  public void a_file_that_is_there_is_not_written_over() throws IOException {
+    Path there = Files.createTempFile("pack", ".yaml");
+    Files.writeString(there, "mine");
+    Drafted drafted = draft(PRINTED, "--out", there.toString());
+    assertThat(drafted.exit).isEqualTo(2);
+    assertThat(drafted.out).contains("is there already");
+    assertThat(there).hasContent("mine");
+    Path free = there.resolveSibling(there.getFileName() + ".new");
+    assertThat(draft(PRINTED, "--out", free.toString()).exit).isZero();
+    assertThat(PackReader.read(Files.readString(free)).orThrow("draft").procedures()).hasSize(4);
+  }
+
   /** Property: whatever words a list is made of, the draft of it reads back, or the fault is named. */
   @Test
   public void whatever_is_printed_is_read_or_refused() throws IOException {

@@ -50,6 +50,8 @@ public final class Drafting {
   private final Map<PlaceId, Place> named = new LinkedHashMap<>();
   private final Map<PointId, Point> points = new LinkedHashMap<>();
   private final Map<PointId, Integer> since = new LinkedHashMap<>();
+  /** The words of each point's name. */
+  private final Map<PointId, Set<String>> words = new LinkedHashMap<>();
 
   private Drafting() {}
 
@@ -151,6 +153,7 @@ public final class Drafting {
     points.put(id, new Point(id, i.challenge(), known == null ? place.id() : known.place(),
         known == null ? control : known.control(), states));
     since.putIfAbsent(id, i.line());
+    words.putIfAbsent(id, tokens(i.challenge()));
     State state = new State(id, position.get());
     if (known == null ? control : known.control()) {
       step.sets(state);
@@ -165,9 +168,9 @@ public final class Drafting {
     if (position.isEmpty()) {
       return Optional.empty();
     }
+    Set<String> mine = tokens(i.challenge());
     Optional<Point> best = points.values().stream().filter(p -> p.states().contains(position.get()))
-        .filter(p -> alike(p.name(), i.challenge()) >= ALIKE)
-        .max(Comparator.comparingDouble(p -> alike(p.name(), i.challenge())));
+        .filter(p -> alike(p, mine) >= ALIKE).max(Comparator.comparingDouble(p -> alike(p, mine)));
     guess(i.line(), best.map(p -> "'%s' verifies '%s %s', made in line %d.".formatted(i.challenge(), p.name(),
         position.get(), since.getOrDefault(p.id(), 0)))
         .orElse("'%s %s': nothing before makes it so.".formatted(i.challenge(), position.get())));
@@ -175,9 +178,8 @@ public final class Drafting {
   }
 
   /** Shared words of all words of two names (Jaccard 1901). */
-  private static double alike(String one, String other) {
-    Set<String> a = tokens(one);
-    Set<String> b = tokens(other);
+  private double alike(Point one, Set<String> b) {
+    Set<String> a = words.getOrDefault(one.id(), Set.of());
     Set<String> both = new HashSet<>(a);
     both.retainAll(b);
     Set<String> all = new HashSet<>(a);
