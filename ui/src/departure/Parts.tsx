@@ -2,6 +2,8 @@ import { UnstyledButton } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import { useMemo, useState } from 'react'
 import type { ItemView, PartView, Progress } from '../api.gen'
+import { clockTime } from '../app/clock'
+import { Fold } from '../app/Fold'
 import { BriefingStage } from '../briefing/BriefingStage'
 import { ChecklistStage } from '../checklist/ChecklistStage'
 import { ControlsStage } from '../controls/ControlsStage'
@@ -117,7 +119,14 @@ export const Parts = ({ live, stage, parts: whole, wanted, onGo }: PartsProps) =
           </span>
         </nav>
       )}
-      {stage === 'taxi' && <TaxiHelp view={view} />}
+      {stage === 'power-up' && view.card?.left && (
+        <Fold line={`As ${view.card.left.by} left it at ${clockTime(view.card.left.at, view.header.zone)}`}>
+          <p className={classes.left}>
+            {view.card.left.states.join(', ')}. Said with the lists after {view.card.left.flight}; look all the same.
+          </p>
+        </Fold>
+      )}
+      {stage === 'taxi' && <TaxiHelp live={live} />}
       <Takeoff live={live} stage={stage} />
       {chosen === FIGURES ? (
         <FiguresStage live={live} parts={whole} wanted={wanted} next={goOn} onGo={onGo} />

@@ -1,5 +1,6 @@
 import type { DepartureView, ItemView } from '../api.gen'
 import { Added, AskedAgain, Caution } from '../app/Notice'
+import { Looks } from '../drawing/Looks'
 import { ReadingNote } from '../gauge/ReadingNote'
 import { statusOf } from '../live/marks'
 import { Marks } from './Marks'
@@ -12,6 +13,7 @@ export const StepRemarks = ({ view, item }: { view: DepartureView; item: ItemVie
     <>
       {item.added && <Added>{item.added}</Added>}
       {item.why && <Why key={item.id} words={item.why} />}
+      <Looks drawings={view.card?.drawings ?? []} looks={item.looks} />
       {item.caution && <Caution>{item.caution}</Caution>}
       {statusOf(view.progress, item.id) === 'again' && <AskedAgain because={step?.again ?? ''} />}
       <ReadingNote name={item.measure?.name ?? ''} reading={step?.reading} />

@@ -1,6 +1,6 @@
 import { Table } from '@mantine/core'
 import { useQuery } from '@tanstack/react-query'
-import { useRef } from 'react'
+import { useRef, type ReactNode } from 'react'
 import type { RecordView as Record } from '../api.gen'
 import { ask, type Problem } from '../app/api'
 import { Action } from '../app/Action'
@@ -10,7 +10,7 @@ import type { Live } from '../live/useDeparture'
 import classes from './RecordView.module.css'
 
 /** The closed record: who did what and when, the chain's head, and the file to take away. */
-export const RecordView = ({ live }: { live: Live }) => {
+export const RecordView = ({ live, children }: { live: Live; children: ReactNode }) => {
   const { header, progress } = live.view
   const link = useRef<HTMLAnchorElement>(null)
   const page = useRef<HTMLAnchorElement>(null)
@@ -36,6 +36,7 @@ export const RecordView = ({ live }: { live: Live }) => {
           ))}
         </ul>
       )}
+      {children}
       {log.error && <ProblemNotice problem={log.error} />}
       {log.data && (
         <>

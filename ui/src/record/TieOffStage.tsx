@@ -2,6 +2,7 @@ import { Button, Textarea } from '@mantine/core'
 import { Action } from '../app/Action'
 import { useDraft } from '../app/useDraft'
 import type { Live } from '../live/useDeparture'
+import { LaterLists } from './LaterLists'
 import { RecordView } from './RecordView'
 import { tieOffRows } from './rows'
 import classes from './TieOffStage.module.css'
@@ -14,7 +15,12 @@ export const TieOffStage = ({ live, onGo }: { live: Live; onGo: (stage: string) 
   const inTheWay = tieOffRows(view)
   const commander = view.header.crew.find((c) => c.commander)
   const yours = commander?.id === me.id
-  if (view.progress.tiedOff) return <RecordView live={live} />
+  if (view.progress.tiedOff)
+    return (
+      <RecordView live={live}>
+        <LaterLists live={live} />
+      </RecordView>
+    )
   const never = inTheWay.filter((t) => !t.mayStay)
   const unsaid = inTheWay.filter((t) => t.mayStay && !reasons[t.key]?.trim())
   const tieOff = () => {

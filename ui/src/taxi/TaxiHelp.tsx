@@ -1,58 +1,94 @@
 import { useState } from 'react'
-import type { DepartureView, TurnView } from '../api.gen'
+import type { TurnView } from '../api.gen'
 import { Action } from '../app/Action'
 import { Fold } from '../app/Fold'
+import type { Live } from '../live/useDeparture'
+import { Brakes } from './Brakes'
+import { Clearance } from './Clearance'
+import { GroundMap } from './GroundMap'
+import { Places } from './Places'
 import classes from './TaxiHelp.module.css'
 
-/** How fast one may be where, and how the type goes round a corner. */
-export const TaxiHelp = ({ view }: { view: DepartureView }) => {
-  const ground = view.card?.ground
-  const [at, setAt] = useState(1)
-  if (!ground) return null
-  const turn = ground.turns[at] ?? ground.turns[0]
+/** The clearance and its way, how fast one may be where, and how the type goes round a corner. */
+export const TaxiHelp = ({ live }: { live: Live }) => {
+  const { card, progress } = live.view
+  const [here, setHere] = useState(0)
+  if (!card) return null
+  const { ground, plan } = card
+  const taxi = progress.taxi
+  const way = taxi?.way
   return (
     <section className={classes.help} aria-label="Rolling">
+      {plan && taxi && (
+        <div className={classes.way}>
+          <div>
+            <Clearance live={live} plan={plan} taxi={taxi} />
+            {way && <Places way={way} here={Math.min(here, way.places.length - 1)} onGo={setHere} />}
+          </div>
+          <GroundMap plan={plan} way={way} />
+        </div>
+      )}
       <ul className={classes.speeds} aria-label="Most speed">
-        {ground.speeds.map((s) => (
+        {(ground?.speeds ?? []).map((s) => (
           <li key={s.where}>
             <b>{s.kt} kt</b> {s.where}
           </li>
         ))}
+        {plan && (
+          <li>
+            <b>Transponder</b> {plan.transponder}
+          </li>
+        )}
       </ul>
-      <p className={classes.waits}>
-        No checklist in a turn or over a runway. A changed clearance on the apron: stop, set the brake, then type.
-      </p>
-      {turn ? (
-        <Fold line={`The turn: ${turn.straightOnM} m straight on, then ${turn.eyesPastM} m outside the line`}>
-          <div className={classes.turn}>
-            <Picture turn={turn} />
-            <div>
-              <p>
-                Main gear on the line, {turn.degrees}° on {turn.radiusM} m: go {turn.straightOnM} m past where the
-                line begins to turn, then keep the line {turn.eyesPastM} m inside of you.
-              </p>
-              <p>
-                With the nose wheel on the line the inner main wheels cut {turn.cutM} m into the corner. The outer
-                wing tip sweeps {turn.tipPastM} m outside the line, the tail {turn.tailPastM} m.
-              </p>
-              <p>
-                Turning round at full steering wants {ground.leastForTurningRoundM} m of pavement, wheels on its edge.
-              </p>
-              <Action hotkey="r" size="seat" onAct={() => setAt((at + 1) % ground.turns.length)}>
-                Another angle
-              </Action>
-              <p className={classes.source}>
-                From wheelbase, track and steering of the type; the cut by the tractrix. It helps, the eyes decide.
-              </p>
-            </div>
-          </div>
-        </Fold>
-      ) : (
+      {!way && (
         <p className={classes.waits}>
-          It steers at its tail: the main gear leads, the tail swings out. Look at the tail before each turn.
+          No checklist in a turn or over a runway. A changed clearance on the apron: stop, set the brake, then type.
         </p>
       )}
+      {taxi && taxi.notFor.length > 0 && (
+        <p className={classes.waits}>
+          <b>Not for this type:</b> {taxi.notFor.join('; ')}.
+        </p>
+      )}
+      {ground?.cools && <Brakes live={live} />}
+      {ground && <Turns turns={ground.turns} least={ground.leastForTurningRoundM} />}
     </section>
+  )
+}
+
+/** How the type goes round a corner. @param least pavement for turning round, metres */
+const Turns = ({ turns, least }: { turns: TurnView[]; least: number }) => {
+  const [at, setAt] = useState(1)
+  const turn = turns[at] ?? turns[0]
+  if (!turn)
+    return (
+      <p className={classes.waits}>
+        It steers at its tail: the main gear leads, the tail swings out. Look at the tail before each turn.
+      </p>
+    )
+  return (
+    <Fold line={`The turn: ${turn.straightOnM} m straight on, then ${turn.eyesPastM} m outside the line`}>
+      <div className={classes.turn}>
+        <Picture turn={turn} />
+        <div>
+          <p>
+            Main gear on the line, {turn.degrees}° on {turn.radiusM} m: go {turn.straightOnM} m past where the line
+            begins to turn, then keep the line {turn.eyesPastM} m inside of you.
+          </p>
+          <p>
+            With the nose wheel on the line the inner main wheels cut {turn.cutM} m into the corner. The outer wing
+            tip sweeps {turn.tipPastM} m outside the line, the tail {turn.tailPastM} m.
+          </p>
+          <p>Turning round at full steering wants {least} m of pavement, wheels on its edge.</p>
+          <Action hotkey="r" size="seat" onAct={() => setAt((at + 1) % turns.length)}>
+            Another angle
+          </Action>
+          <p className={classes.source}>
+            From wheelbase, track and steering of the type; the cut by the tractrix. It helps, the eyes decide.
+          </p>
+        </div>
+      </div>
+    </Fold>
   )
 }
 

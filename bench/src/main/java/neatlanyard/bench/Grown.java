@@ -38,7 +38,7 @@ final class Grown {
     return new Pack(
         pack.id(), pack.revision(), pack.title(), pack.type(), pack.policy(), pack.equipment(), pack.subTypes(),
         pack.tails(), pack.quantities(), pack.due(), pack.planform(), pack.places(), pack.points(), pack.tags(),
-        procedures, pack.takeoff(), pack.flightControls(), pack.waivers());
+        procedures, pack.takeoff(), pack.flightControls(), pack.waivers(), pack.drawings(), pack.later());
   }
 
   private static Step copy(Step s, Map<StepId, StepId> names) {

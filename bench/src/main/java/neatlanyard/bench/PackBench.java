@@ -126,7 +126,8 @@ public class PackBench {
         Map.of(Stage.FLOWS, Duration.ofMinutes(5)),
         Demo.PACK.planform(), panels, points,
         List.of(new TagKind(new TagId("tag"), "Tag", TagKind.Trigger.STEP, Stage.TAXI, true)),
-        procedures, List.of(), Demo.PACK.flightControls(), List.of());
+        procedures, List.of(), Demo.PACK.flightControls(), List.of(), List.of(),
+        List.of());
   }
 
   private static Step step(int i, boolean list, List<Point> points, SplittableRandom random) {

@@ -94,8 +94,44 @@ public class SecondTypeTest extends AtTheDemo {
     assertThat(ida.page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("A turn of 90 degrees")))
         .isVisible();
     ida.readable();
-    ida.picture("taxi-night");
     ida.key("r");
     assertThat(ida.page.getByText("Main gear on the line, 135\u00b0 on 28 m")).isVisible();
+  }
+
+  @Test
+  public void a_clearance_is_heard_by_each_alone_compared_and_shown_as_a_way() {
+    for (Crew one : List.of(ida, wren)) {
+      one.page.navigate(app.url() + "/departures/larger?stage=taxi");
+    }
+    Clearances.open(ida, "4");
+    Clearances.pick(ida, "Via", "A");
+    Clearances.pick(ida, "Via", "D");
+    Clearances.pick(ida, "Hold at", "D1");
+    Clearances.panel(ida).getByText("That is what I heard").click();
+    assertThat(Clearances.panel(ida)).containsText("You have entered it. Adeyo enters what was heard.");
+    assertThat(Clearances.panel(wren)).containsText("Marsk has entered it, covered. Enter what you heard.");
+    assertThat(wren.tag("Clearance said by the left seat alone")).isVisible();
+    Clearances.say(wren, "4", "D1 via A D cross 16");
+    assertThat(Clearances.panel(ida)).containsText("crossing nothing, and 16");
+    assertThat(wren.tag("Heard differently")).isVisible();
+    Clearances.say(ida, "4", "A D cross runway 16/34, holding point D1");
+    assertThat(wren.tag("Heard differently")).not().isVisible();
+    Locator way = ida.page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("The way"));
+    assertThat(way).containsText("cross 16/34, cleared");
+    assertThat(way).containsText("hot spot HS1: 16/34 is lit less than A");
+    assertThat(ida.page.getByText("C: bears 45 t")).hasCount(0);
+    for (int i = 0; i < 5; i++) {
+      ida.key(".");
+    }
+    assertThat(way.locator("[aria-current=step]")).containsText("onto A");
+    ida.readable();
+    ida.picture("taxi-night");
+    ida.page.getByText("Brakes that grew hot").click();
+    ida.page.getByLabel("Hottest brake").fill("420");
+    ida.button("Brakes read").click();
+    assertThat(ida.tag("Brakes 420 \u00b0C: cool 50 min without a fan")).isVisible();
+    Clearances.say(wren, "4", "C hold C1");
+    assertThat(wren.tag("A changed clearance said by the right seat alone")).isVisible();
+    assertThat(Clearances.panel(ida)).containsText("Before it was from stand 4 via A, D to D1, crossing 16");
   }
 }

@@ -20,6 +20,7 @@ import neatlanyard.core.fleet.FleetTexts;
 import neatlanyard.core.fleet.Flights;
 import neatlanyard.core.fleet.Sessions;
 import neatlanyard.core.log.DepartureLog;
+import neatlanyard.core.log.HeldLists;
 import neatlanyard.core.record.SealKeys;
 import neatlanyard.core.sop.FeedbackAnswers;
 import neatlanyard.core.sop.Revisions;
@@ -31,6 +32,7 @@ import neatlanyard.store.controls.StoredRecordings;
 import neatlanyard.store.db.Database;
 import neatlanyard.store.db.OwnSettings;
 import neatlanyard.store.departure.StoredDepartureLog;
+import neatlanyard.store.departure.StoredHeldLists;
 import neatlanyard.store.dispatch.StoredCheckHistory;
 import neatlanyard.store.dispatch.StoredDispatchLists;
 import neatlanyard.store.dispatch.StoredImports;
@@ -93,6 +95,11 @@ class Wiring {
   @Bean
   Revisions revisions(Database db) {
     return new StoredRevisions(db);
+  }
+
+  @Bean
+  HeldLists heldLists(Database db) {
+    return new StoredHeldLists(db);
   }
 
   @Bean

@@ -46,7 +46,7 @@ public class RolesTest extends AtTheServer {
 
   private static final Map<String, String> NAMES = Map.of(
       "{number}", "999999",      "{departure}", "today-14", "{tail}", "TL-DVA", "{type}", "dovrin-46", "{revision}",
-      "2026-12", "{sha256}", "0".repeat(64), "{name}", "recorder");
+      "2026-12", "{sha256}", "0".repeat(64), "{name}", "recorder", "{phase}", "securing");
 
   private static String path(String template) {
     String path = template

@@ -86,6 +86,8 @@ public final class Admission {
       case Event.RunwayReported e -> figures.runway(e);
       case Event.TowerWindSaid e -> figures.tower(e);
       case Event.TakeoffChosen e -> figures.chosen(e);
+      case Event.TaxiCleared e -> new TaxiAdmission(attempt).cleared(e);
+      case Event.BrakesRead e -> new TaxiAdmission(attempt).brakes(e);
       case Event.BriefingWorded e -> briefing.worded(e);
       case Event.BriefingRead e -> briefing.read(e);
       case Event.BriefingHeard e -> briefing.heard(e);

@@ -74,6 +74,8 @@ final class Fold {
       case Event.FigureEntered e -> FiguresFold.entered(d, e, entry);
       case Event.FigureDiffered e -> d.entries(x -> x.differed(e, entry));
       case Event.FigureTaken e -> FiguresFold.taken(d, e, entry);
+      case Event.TaxiCleared e -> d.taxiCleared(e, entry);
+      case Event.BrakesRead e -> d.brakesRead(e, entry);
       case Event.BriefingWorded e -> BriefingFold.worded(d, e, entry);
       case Event.BriefingRead e -> BriefingFold.read(d, e, entry);
       case Event.BriefingHeard e -> BriefingFold.heard(d, e, entry);

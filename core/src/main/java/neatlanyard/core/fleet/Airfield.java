@@ -14,10 +14,11 @@ import java.util.stream.Stream;
  * @param variationDeg by how much magnetic north lies east of true north, degrees, west negative
  * @param runways none where the fleet's file names none
  * @param outbound what it says to who takes off
+ * @param ground its stands and taxiways; empty where the fleet's file does not say
  */
 public record Airfield(
     AirfieldId id, String name, double latitudeDeg, double longitudeDeg, int elevationFt, ZoneId zone,
-    double variationDeg, List<Runway> runways, Outbound outbound) {
+    double variationDeg, List<Runway> runways, Outbound outbound, Optional<GroundPlan> ground) {
   public Airfield {
     runways = List.copyOf(runways);
   }

@@ -29,6 +29,9 @@ public enum RefusalCode implements Code {
   NO_SUCH_FIGURE,
   OTHER_SHEET,
 
+  // Taxiing.
+  NOT_A_CLEARANCE,
+
   // The briefing.
   READING_WANTED,
   READ_BY_NOBODY_ELSE,

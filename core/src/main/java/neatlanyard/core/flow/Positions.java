@@ -21,14 +21,14 @@ public final class Positions {
   /**
    * One statement of a point.
    *
-   * @param by the step that was done; empty where the aircraft's own data say it
-   * @param number number of the entry that says it
+   * @param by the step that was done; empty where the aircraft's own data say it, or the last crew
+   * @param number number of the entry that says it; 0 where the last crew left it so
    */
   public record Statement(PointId point, String value, Optional<Item> by, long number) {
     /** Such as "After start flow, Flaps" or "the aircraft's own data". */
     public String source() {
       return by.map(i -> "%s, %s".formatted(i.procedure().title(), i.step().challenge()))
-          .orElse("the aircraft's own data");
+          .orElse(number == 0 ? "as the last crew left it" : "the aircraft's own data");
     }
   }
 
@@ -45,6 +45,8 @@ public final class Positions {
             .forEach(s -> add(statements, s));
       }
     }
+    d.facts().left().ifPresent(l -> l.states().forEach(s ->
+        add(statements, new Statement(s.point(), s.value(), Optional.empty(), 0))));
     d.aircraft().forEach(a -> a.event().states().forEach(s ->
         add(statements, new Statement(s.point(), s.value(), Optional.empty(), a.number()))));
     statements.values().forEach(l -> l.sort(Comparator.comparing(Statement::number)));

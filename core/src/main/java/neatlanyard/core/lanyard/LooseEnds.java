@@ -4,7 +4,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -20,8 +19,8 @@ import neatlanyard.core.sop.Card;
 import neatlanyard.core.sop.Procedure;
 import neatlanyard.core.sop.Stage;
 import neatlanyard.core.sop.StepId;
-import neatlanyard.core.sop.TagKind.Trigger;
 import neatlanyard.core.sop.TagKind;
+import neatlanyard.core.sop.TagKind.Trigger;
 import neatlanyard.core.state.BriefingNotes;
 import neatlanyard.core.state.DepartureState;
 import neatlanyard.core.state.Find;
@@ -88,6 +87,7 @@ final class LooseEnds {
     ends.addAll(waits(d, running));
     ends.addAll(overrides(d, running));
     ends.addAll(FigureEnds.of(d));
+    ends.addAll(TaxiEnds.of(d));
     briefing(d, untrue).ifPresent(ends::add);
     d.hung().forEach(h -> ends.add(new LooseEnd(
         Trigger.BY_HAND, h.event().tag().toString(), h.event().words(), 1, 1, h.by(), h.at(), h.number(), List.of(),

@@ -33,6 +33,7 @@ import neatlanyard.core.sop.ProcedureId;
 import neatlanyard.core.sop.Stage;
 import neatlanyard.core.sop.State;
 import neatlanyard.core.sop.StepId;
+import neatlanyard.core.taxi.Clearance;
 import neatlanyard.core.weather.StationReport;
 
 /** What can happen in a departure. The log of these is the departure; everything else is worked out from it. */
@@ -193,6 +194,12 @@ public sealed interface Event {
 
   /** The commander takes a figure although it is not what was worked out, or the entries differ. */
   record FigureTaken(CriticalFigure figure, String value, String words) implements Event {}
+
+  /** The taxi clearance as one pilot heard it; each says it alone. */
+  record TaxiCleared(Clearance clearance) implements Event {}
+
+  /** What the brakes were read at. @param hottestC the hottest of them, °C @param fan whether their fan runs */
+  record BrakesRead(int hottestC, boolean fan) implements Event {}
 
   /** A line of the briefing in the crew's own words. @param words empty: those of the pack again */
   record BriefingWorded(StepId line, String words) implements Event {}

@@ -4,21 +4,34 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import neatlanyard.core.fleet.AirfieldId;
+import neatlanyard.core.fleet.GroundPlan;
 import neatlanyard.core.fleet.Outbound;
 import neatlanyard.core.fleet.RunwayName;
+import neatlanyard.core.sop.State;
 
 /**
  * What the fleet's files give for a flight: the ground at its airfields, what this tail used last of what is used in
  * turn, and what is said to who leaves the airfield of departure.
  *
  * @param departing empty where the fleet has the airfield no more, and in records of earlier versions
+ * @param ground of the airfield of departure; empty where the fleet has none, and in records of earlier versions
+ * @param left how the last crew left the tail; empty where they held no such list
  */
-public record Facts(List<Elevation> elevations, List<LastUse> lastUses, Optional<Departing> departing) {
-  public static final Facts NONE = new Facts(List.of(), List.of(), Optional.empty());
+public record Facts(List<Elevation> elevations, List<LastUse> lastUses, Optional<Departing> departing,
+    Optional<GroundPlan> ground, Optional<Left> left) {
+  public static final Facts NONE = new Facts(List.of(), List.of(), Optional.empty(), Optional.empty(),
+      Optional.empty());
 
   public Facts {
     elevations = List.copyOf(elevations);
     lastUses = List.copyOf(lastUses);
+  }
+
+  /** How the last crew left the tail. @param by whole name @param flight its number */
+  public record Left(String by, String flight, Instant at, List<State> states) {
+    public Left {
+      states = List.copyOf(states);
+    }
   }
 
   /** @param name of the airfield @param ft above mean sea level */

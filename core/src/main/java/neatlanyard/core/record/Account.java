@@ -88,6 +88,8 @@ public record Account(List<StageTime> stages, List<Interruption> interruptions) 
       case Event.FigureTaken e -> true;
       case Event.FiguresWorked e -> !e.worked().notHeld().isEmpty();
       case Event.FigureEntered e -> false;
+      case Event.TaxiCleared e -> false;
+      case Event.BrakesRead e -> false;
       case Event.BriefingWorded e -> false;
       case Event.BriefingRead e -> false;
       case Event.BriefingHeard e -> false;

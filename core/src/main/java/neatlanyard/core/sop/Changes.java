@@ -184,6 +184,7 @@ public final class Changes {
     said(words, "Course", course(a), course(b));
     said(words, "Messages", messages(a), messages(b));
     said(words, "Why", a.why(), b.why());
+    said(words, "Drawings", a.looks().words(), b.looks().words());
     said(words, "Number", number(a), number(b));
     said(words, "Changes a trim", yes(a.changesTrim()), yes(b.changesTrim()));
     said(words, "Tests the lights", yes(a.testsLights()), yes(b.testsLights()));

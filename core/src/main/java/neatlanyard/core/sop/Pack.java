@@ -29,6 +29,8 @@ import neatlanyard.core.fleet.TypeId;
  * @param tags declared kinds of tag; see {@link #tagKinds()} for all that hold
  * @param takeoff how the aircraft must be configured for take-off, as the configuration warning would want it
  * @param flightControls what the flight control check wants
+ * @param drawings how things look when they are right and when they are wrong, for steps to name
+ * @param later checklists of the time after the line-up
  */
 public record Pack(
     PackId id,
@@ -48,7 +50,9 @@ public record Pack(
     List<Procedure> procedures,
     List<State> takeoff,
     ControlSpec flightControls,
-    List<Waiver> waivers) {
+    List<Waiver> waivers,
+    List<Drawing> drawings,
+    List<LaterList> later) {
   public Pack {
     equipment = List.copyOf(equipment);
     subTypes = List.copyOf(subTypes);
@@ -58,6 +62,8 @@ public record Pack(
     places = List.copyOf(places);
     points = List.copyOf(points);
     tags = List.copyOf(tags);
+    drawings = List.copyOf(drawings);
+    later = List.copyOf(later);
     procedures = List.copyOf(procedures);
     takeoff = List.copyOf(takeoff);
     waivers = List.copyOf(waivers);

@@ -21,8 +21,27 @@ public record Planform(
    * @param steeringDeg most that the wheel that steers turns
    * @param radiusM of a usual turn between taxiways
    * @param speeds by where it is
+   * @param cooling how long brakes take that grew hot; none where the type does not say
    */
-  public record Ground(double eyeY, double steeringDeg, double radiusM, Speeds speeds) {}
+  public record Ground(double eyeY, double steeringDeg, double radiusM, Speeds speeds, List<Cooling> cooling) {
+    public Ground {
+      cooling = List.copyOf(cooling);
+    }
+
+    /** The row that covers a temperature; empty where the table ends below it, or there is none. */
+    public Optional<Cooling> cooling(int hottestC) {
+      return cooling.stream().filter(c -> c.upToC() >= hottestC).findFirst();
+    }
+  }
+
+  /**
+   * How long brakes cool before a rejected take-off may be counted on.
+   *
+   * @param upToC of brakes not hotter than this, °C; rows ascend
+   * @param minutes without their fan; 0 where they need not cool
+   * @param fanMinutes with it; the same where there is none
+   */
+  public record Cooling(int upToC, int minutes, int fanMinutes) {}
 
   /** Most speed by where one is, in knots. */
   public record Speeds(int apronKt, int turnKt, int straightKt, int backtrackKt) {}

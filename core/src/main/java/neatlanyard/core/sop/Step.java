@@ -31,6 +31,7 @@ import neatlanyard.core.figures.entry.CriticalFigure;
  * @param testsLights whether it tests the lights
  * @param messages what a display may show there, each with why it is expected
  * @param why a sentence or two for who wonders why it is done; empty where nobody wrote one
+ * @param looks drawings of the pack that show it right, and wrong
  * @param number as printed on the operator's card; it stays when steps before it are left out
  * @param changesTrim whether it moves what the flight control check went by, so that the check is made again
  * @param critical whether missing it can hurt somebody
@@ -62,6 +63,7 @@ public record Step(
     List<Beat> course,
     List<Message> messages,
     String why,
+    Looks looks,
     OptionalInt number,
     boolean changesTrim,
     boolean testsLights,
@@ -97,7 +99,7 @@ public record Step(
     return states().map(other).toList().equals(states().toList()) ? this
         : new Step(id, place, challenge, response, owner, when, caution, sets.stream().map(other).toList(),
         expects.stream().map(other).toList(), verifies.stream().map(other).toList(), needs, opens, closes, waits,
-        afterWait, measures, enters, only, says, alternates, value, course, messages, why, number, changesTrim,
+        afterWait, measures, enters, only, says, alternates, value, course, messages, why, looks, number, changesTrim,
         testsLights, critical, alerted, belowLine);
   }
 
@@ -131,6 +133,7 @@ public record Step(
     private List<Beat> course = List.of();
     private List<Message> messages = List.of();
     private String why = "";
+    private Looks looks = Looks.NONE;
     private OptionalInt number = OptionalInt.empty();
     private boolean changesTrim;
     private boolean testsLights;
@@ -236,6 +239,11 @@ public record Step(
       return this;
     }
 
+    public Builder looks(Looks how) {
+      looks = how;
+      return this;
+    }
+
     public Builder number(int printed) {
       number = OptionalInt.of(printed);
       return this;
@@ -269,9 +277,8 @@ public record Step(
     public Step build() {
       return new Step(
           id, place, challenge, response, owner, when, "", sets, expects, verifies, needs, opens, closes, waits,
-          afterWait,
-          measures, enters, only, says, alternates, value, course, messages, why, number, changesTrim, testsLights,
-          critical, alerted, belowLine);
+          afterWait, measures, enters, only, says, alternates, value, course, messages, why, looks, number,
+          changesTrim, testsLights, critical, alerted, belowLine);
     }
   }
 
@@ -283,6 +290,22 @@ public record Step(
   public record Only(CriticalFigure figure, Condition when, List<String> values, String because) {
     public Only {
       values = List.copyOf(values);
+    }
+  }
+
+  /** How it looks, by the ids of the pack's drawings. */
+  public record Looks(List<String> right, List<String> wrong) {
+    public static final Looks NONE = new Looks(List.of(), List.of());
+
+    public Looks {
+      right = List.copyOf(right);
+      wrong = List.copyOf(wrong);
+    }
+
+    /** In words, for who compares revisions. */
+    public String words() {
+      return this.equals(NONE) ? "" : "right: %s; wrong: %s".formatted(String.join(", ", right),
+          String.join(", ", wrong));
     }
   }
 

@@ -41,6 +41,10 @@ public record TagKind(TagId id, String title, Trigger hangsOn, Stage due, boolea
     LIMIT("What is given for the figures is put right, or another runway, flap or thrust is chosen."),
     /** Something of the briefing was read and says something else now. */
     BRIEFING("One reads it as it is now, the other hears it."),
+    /** The taxi clearance was heard by one alone, or differently by two. */
+    CLEARANCE("Both pilots say it alike, each on their own device."),
+    /** Brakes grew hot and have not cooled by their table. */
+    BRAKES("The time runs out and the brakes are read again."),
     /** Fluid protects the wings for a time. */
     HOLDOVER("The wings are looked at within five minutes before take-off, or it is de-iced again."),
     /** Somebody hung it by hand, with words of their own. */
@@ -87,6 +91,8 @@ public record TagKind(TagId id, String title, Trigger hangsOn, Stage due, boolea
           new TagKind(new TagId("figure"), "{what}", Trigger.FIGURE, Stage.FIGURES, true),
           new TagKind(new TagId("limit"), "{what}", Trigger.LIMIT, Stage.FIGURES, true),
           new TagKind(new TagId("briefing"), "{what}", Trigger.BRIEFING, Stage.BRIEFING, true),
+          new TagKind(new TagId("clearance"), "{what}", Trigger.CLEARANCE, Stage.TAXI, true),
+          new TagKind(new TagId("brakes"), "{what}", Trigger.BRAKES, Stage.LINE_UP, true),
           new TagKind(new TagId("holdover"), "{what}", Trigger.HOLDOVER, Stage.LINE_UP, true),
           new TagKind(new TagId("by-hand"), "{what}", Trigger.BY_HAND, Stage.LINE_UP, true),
           new TagKind(new TagId("interrupted"), "Called away", Trigger.INTERRUPTED, Stage.LINE_UP, true),

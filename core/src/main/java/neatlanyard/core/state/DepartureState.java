@@ -22,8 +22,8 @@ import neatlanyard.core.log.Entry;
 import neatlanyard.core.log.Event;
 import neatlanyard.core.log.Facts;
 import neatlanyard.core.log.TechState;
-import neatlanyard.core.sop.Card.Item;
 import neatlanyard.core.sop.Card;
+import neatlanyard.core.sop.Card.Item;
 import neatlanyard.core.sop.Day;
 import neatlanyard.core.sop.Handovers;
 import neatlanyard.core.sop.Pack;
@@ -67,6 +67,7 @@ public final class DepartureState {
   private FigureEntries entries = FigureEntries.NONE;
   private long figuresNumber;
   private BriefingNotes briefing = BriefingNotes.NONE;
+  private TaxiNotes taxi = TaxiNotes.NONE;
   private Optional<Recorded<Event.LogTailRead>> log = Optional.empty();
   private Optional<Recorded<Event.ControlsChecked>> controls = Optional.empty();
   private Optional<Recorded<Event.ControlsUpset>> controlsUpset = Optional.empty();
@@ -107,6 +108,7 @@ public final class DepartureState {
     this.entries = before.entries;
     this.figuresNumber = before.figuresNumber;
     this.briefing = before.briefing;
+    this.taxi = before.taxi;
     this.log = before.log;
     this.controls = before.controls;
     this.controlsUpset = before.controlsUpset;
@@ -491,6 +493,19 @@ public final class DepartureState {
 
   public DepartureState briefing(UnaryOperator<BriefingNotes> change) {
     return with(s -> s.briefing = change.apply(briefing));
+  }
+
+  /** What the crew has said of taxiing. */
+  public TaxiNotes taxi() {
+    return taxi;
+  }
+
+  public DepartureState taxiCleared(Event.TaxiCleared e, Entry entry) {
+    return entry.seat().map(seat -> with(s -> s.taxi = taxi.heard(seat, Recorded.happened(e, entry)))).orElse(this);
+  }
+
+  public DepartureState brakesRead(Event.BrakesRead e, Entry entry) {
+    return with(s -> s.taxi = taxi.read(Recorded.happened(e, entry)));
   }
 
   /** Every interruption, the first first. */

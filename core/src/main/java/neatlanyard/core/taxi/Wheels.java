@@ -39,4 +39,13 @@ public record Wheels(double wheelbaseM, double eyeM, double trackM, double tipOu
     double full = Math.toRadians(steeringDeg);
     return wheelbaseM / Math.sin(full) + wheelbaseM / Math.tan(full) + trackM / 2;
   }
+
+  /**
+   * The width of taxiway that it wants, metres: its outer wheels and on either side the clearance of ICAO Annex 14,
+   * 3.9.2, in curves (from memory).
+   */
+  public double wantsM() {
+    double clear = trackM < 4.5 ? 1.5 : trackM < 6 ? 2.25 : 4;
+    return trackM + 2 * clear;
+  }
 }

@@ -57,7 +57,8 @@ public class BriefingTest {
         List.of(new Facts.Elevation(new AirfieldId("QTRN"), "Ternholm", 0)), List.of(),
         Optional.of(new Facts.Departing(0, new Outbound(Optional.of(new Outbound.LandingLimits(500, 800)),
         Optional.of(new AirfieldId("QBRN")), OptionalInt.of(1_000)), "Brannoch",
-        List.of(new Facts.ClimbOut(new RunwayName("36"), 0, "", "left at 500 ft", "mast", obstacleFt)))))));
+        List.of(new Facts.ClimbOut(new RunwayName("36"), 0, "", "left at 500 ft", "mast", obstacleFt)))),
+        Optional.empty(), Optional.empty())));
     scene.says(OFFICER, day(2_500, -10));
     both(scene, CriticalFigure.RUNWAY, "36");
     both(scene, CriticalFigure.V1, "91");

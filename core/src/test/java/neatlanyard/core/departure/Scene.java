@@ -127,6 +127,8 @@ final class Scene {
               step("radio", Owner.MONITORING, List.of(), List.of(), List.of())))),
       List.of(),
       ControlSpecs.NONE,
+      List.of(),
+      List.of(),
       List.of());
 
   /** Power made on one panel of the right seat, with a wait before what the left seat does with it. */
@@ -195,7 +197,7 @@ final class Scene {
       PACK.tags(), List.of(new Procedure(new ProcedureId("flow"), "Flow", Stage.FLOWS, Procedure.Kind.FLOW, List.of(),
       Stream.of(BEFORE, LITRES, DENSITY, GAUGES).map(q -> Step.of(q.id().value(), "overhead", q.name(), "read",
           Owner.RIGHT).measures(new Measure(q, OptionalDouble.empty(), OptionalDouble.empty())).build()).toList())),
-      List.of(), PACK.flightControls(), PACK.waivers());
+      List.of(), PACK.flightControls(), PACK.waivers(), List.of(), List.of());
 
   private static final State FLAPS_AGREED = new State(new PointId("flaps"), State.AGREED);
 
@@ -249,7 +251,14 @@ final class Scene {
         PACK.id(), PACK.revision(), PACK.title(), PACK.type(), PACK.policy(), PACK.equipment(), PACK.subTypes(),
         PACK.tails(), PACK.quantities(),
         PACK.due(), PACK.planform(), PACK.places(), points, PACK.tags(), procedures, takeoff, PACK.flightControls(),
-        PACK.waivers());
+        PACK.waivers(), List.of(), List.of());
+  }
+
+  /** The pack in another shape. */
+  static Pack shaped(Planform shape) {
+    return new Pack(PACK.id(), PACK.revision(), PACK.title(), PACK.type(), PACK.policy(), PACK.equipment(),
+        PACK.subTypes(), PACK.tails(), PACK.quantities(), PACK.due(), shape, PACK.places(), PACK.points(), PACK.tags(),
+        PACK.procedures(), PACK.takeoff(), PACK.flightControls(), PACK.waivers(), List.of(), List.of());
   }
 
   private static Point point(String id, String... states) {

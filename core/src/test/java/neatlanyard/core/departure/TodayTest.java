@@ -16,13 +16,13 @@ import java.util.UUID;
 import neatlanyard.core.checklist.TakeoffConfiguration;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.Seat;
-import neatlanyard.core.flow.DayValues.TodaysValue;
 import neatlanyard.core.flow.DayValues;
+import neatlanyard.core.flow.DayValues.TodaysValue;
 import neatlanyard.core.lanyard.Tag;
 import neatlanyard.core.log.Event;
 import neatlanyard.core.log.Facts;
-import neatlanyard.core.sop.Card.Item;
 import neatlanyard.core.sop.Card;
+import neatlanyard.core.sop.Card.Item;
 import neatlanyard.core.sop.Handovers;
 import neatlanyard.core.sop.PointId;
 import neatlanyard.core.sop.Stage;
@@ -38,7 +38,8 @@ public class TodayTest {
     s.says(OFFICER, Scene.day(OptionalDouble.of(1_003)));
     s.server(new Event.FlightFacts(new Facts(
         List.of(new Facts.Elevation(new AirfieldId("QVSK"), "Vesk", 212)),
-        List.of(new Facts.LastUse("igniter", "left", Instant.EPOCH)), Optional.empty())));
+        List.of(new Facts.LastUse("igniter", "left", Instant.EPOCH)), Optional.empty(), Optional.empty(),
+        Optional.empty())));
     return s;
   }
 

@@ -49,7 +49,7 @@ public final class Packs {
             new Point(new PointId("pin"), "Pin", new PlaceId("nose"), false, List.of("in", "out"))),
         List.of(new TagKind(new TagId("pump-on"), "Pump on", TagKind.Trigger.STEP, Stage.FLOWS, true)),
         List.of(procedures), List.of(),
-        ControlSpecs.NONE, waivers);
+        ControlSpecs.NONE, waivers, List.of(), List.of());
   }
 
   private static Place station(String id, double x, double y) {

@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.ZonedDateTime;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.AirfieldId;
@@ -20,7 +21,7 @@ import org.testng.annotations.Test;
 public class SunTest {
   private static Airfield at(double latitudeDeg, double longitudeDeg) {
     return new Airfield(new AirfieldId("QXXX"), "Somewhere", latitudeDeg, longitudeDeg, 0, ZoneOffset.UTC, 0,
-        List.of(), Outbound.NONE);
+        List.of(), Outbound.NONE, Optional.empty());
   }
 
   /** J. Meeus, Astronomical Algorithms, example 25.a: declination −7.785 07° (value from memory). */

@@ -3,7 +3,6 @@ package neatlanyard.formats.figures;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -26,8 +25,8 @@ import neatlanyard.core.figures.TowerWind;
 import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.Fleet;
-import neatlanyard.core.fleet.RunwayName;
 import neatlanyard.core.fleet.Outbound;
+import neatlanyard.core.fleet.RunwayName;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.weather.StationReport;
 import neatlanyard.formats.text.Doc;
@@ -90,7 +89,7 @@ public final class FiguresAskedReader {
       doc.fault(field, "The fleet has no airfield %s.".formatted(id));
     }
     return known.orElseGet(() ->
-        new Airfield(id, "?", 0, 0, 0, ZoneOffset.UTC, 0, List.of(), Outbound.NONE));
+        new Airfield(id, "?", 0, 0, 0, ZoneOffset.UTC, 0, List.of(), Outbound.NONE, Optional.empty()));
   }
 
   /** A report carries a day of the month only; it is of the day of the flight, or of one beside it. */

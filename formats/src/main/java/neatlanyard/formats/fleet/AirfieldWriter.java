@@ -13,7 +13,7 @@ import neatlanyard.formats.text.YamlText;
 public final class AirfieldWriter {
   private AirfieldWriter() {}
 
-  /** A take-off alternate is left out: it is another airfield. */
+  /** A take-off alternate is left out, as another airfield, and the ground, on which no figure rests. */
   public static String write(Airfield airfield, Fleet of) {
     Map<String, Object> fleet = new LinkedHashMap<>();
     fleet.put("format", FleetReader.FORMAT);

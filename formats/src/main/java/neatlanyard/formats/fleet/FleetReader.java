@@ -15,6 +15,7 @@ import neatlanyard.core.fleet.Fleet;
 import neatlanyard.core.fleet.Outbound;
 import neatlanyard.core.fleet.Registered;
 import neatlanyard.core.fleet.Role;
+import neatlanyard.core.fleet.Runway;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.fleet.TypeId;
 import neatlanyard.formats.text.Doc;
@@ -60,11 +61,12 @@ public final class FleetReader {
 
   private static Airfield airfield(Doc doc) {
     double variation = doc.number("variation-deg", -180, 180, 0);
+    List<Runway> runways = RunwayReader.runways(doc, variation);
     return new Airfield(
         doc.of("id", AirfieldId::new, "QXXX"), doc.text("name"), doc.number("latitude-deg", -90, 90),
         doc.number("longitude-deg", -180, 180), doc.whole("elevation-ft", -1_500, 20_000),
-        doc.of("zone", ZoneId::of, "UTC"), variation, RunwayReader.runways(doc, variation),
-        outbound(doc));
+        doc.of("zone", ZoneId::of, "UTC"), variation, runways, outbound(doc),
+        doc.has("ground") ? doc.inner("ground", d -> GroundPlanReader.plan(d, runways)) : Optional.empty());
   }
 
   private static Outbound outbound(Doc doc) {

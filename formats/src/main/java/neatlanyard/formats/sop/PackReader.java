@@ -19,13 +19,14 @@ import neatlanyard.core.fleet.SubType;
 import neatlanyard.core.fleet.SubTypeId;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.fleet.TypeId;
+import neatlanyard.core.sop.Drawing;
+import neatlanyard.core.sop.LaterList;
 import neatlanyard.core.sop.Matter;
-import neatlanyard.core.sop.Pack.PackTail;
 import neatlanyard.core.sop.Pack;
+import neatlanyard.core.sop.Pack.PackTail;
 import neatlanyard.core.sop.PackId;
 import neatlanyard.core.sop.Place;
 import neatlanyard.core.sop.PlaceId;
-import neatlanyard.core.sop.Planform;
 import neatlanyard.core.sop.Point;
 import neatlanyard.core.sop.PointId;
 import neatlanyard.core.sop.Policy;
@@ -36,8 +37,8 @@ import neatlanyard.core.sop.School;
 import neatlanyard.core.sop.Stage;
 import neatlanyard.core.sop.State;
 import neatlanyard.core.sop.TagId;
-import neatlanyard.core.sop.TagKind.Trigger;
 import neatlanyard.core.sop.TagKind;
+import neatlanyard.core.sop.TagKind.Trigger;
 import neatlanyard.core.sop.Waiver;
 import neatlanyard.core.units.Unit;
 import neatlanyard.formats.text.Doc;
@@ -85,6 +86,7 @@ public final class PackReader {
         fits, known, tails.stream().map(PackTail::id).collect(Collectors.toSet()), byId);
     ProcedureReader reader = new ProcedureReader(places.keySet(), points, tags, conditions);
     List<Procedure> procedures = reader.read(doc);
+    List<Drawing> drawings = drawings(doc, procedures);
     return new Pack(
         doc.of("id", PackId::new, "x1"),
         doc.text("revision"),
@@ -103,7 +105,34 @@ public final class PackReader {
         procedures,
         reader.takeoff(doc),
         doc.inner("flight-controls", ControlSpecReader::read).orElse(ControlSpecReader.NONE),
-        doc.list("waivers", d -> new Waiver(d.text("rule"), d.text("at"), d.text("reason"))));
+        doc.list("waivers", d -> new Waiver(d.text("rule"), d.text("at"), d.text("reason"))),
+        drawings,
+        later(doc, conditions, reader));
+  }
+
+  private static List<LaterList> later(Doc doc, ConditionReader conditions, ProcedureReader steps) {
+    List<LaterList> later = doc.list("later", d -> new LaterList(
+        d.one("phase", LaterList.Phase.class), d.text("title"),
+        d.list("items", i -> new LaterList.Item(i.text("challenge"), i.text("response"), conditions.read(i),
+            steps.states(i, "sets")))));
+    twice(doc, "later", later.stream().map(LaterList::phase).toList());
+    later.stream().filter(l -> l.items().isEmpty()).forEach(l ->
+        doc.fault("later", "%s has no items.".formatted(l.title())));
+    return later;
+  }
+
+  /** Steps name them by their ids. */
+  private static List<Drawing> drawings(Doc doc, List<Procedure> procedures) {
+    List<Drawing> drawings = doc.list("drawings", DrawingReader::read);
+    twice(doc, "drawings", drawings.stream().map(Drawing::id).toList());
+    if (drawings.size() > DrawingReader.MOST_DRAWINGS) {
+      doc.fault("drawings", "A pack has at most %d drawings.".formatted(DrawingReader.MOST_DRAWINGS));
+    }
+    Set<String> known = drawings.stream().map(Drawing::id).collect(Collectors.toSet());
+    procedures.stream().flatMap(p -> p.steps().stream()).forEach(s -> Stream.concat(s.looks().right().stream(),
+        s.looks().wrong().stream()).filter(l -> !known.contains(l)).forEach(l -> doc.fault("procedures",
+        "'%s' looks like '%s', which is no drawing of this pack.".formatted(s.id(), l))));
+    return drawings;
   }
 
   private static Set<Equipment> fitted(Doc doc, Set<Equipment> known) {

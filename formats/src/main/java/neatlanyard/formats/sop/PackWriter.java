@@ -74,6 +74,17 @@ public final class PackWriter {
     some(tree, "procedures", p.procedures(), PackWriter::procedure);
     states(tree, "takeoff", p.takeoff());
     tree.put("flight-controls", ControlSpecWriter.tree(p.flightControls()));
+    some(tree, "later", p.later(), l -> {
+      Map<String, Object> list = fields("phase", Doc.written(l.phase()), "title", l.title());
+      some(list, "items", l.items(), i -> {
+        Map<String, Object> item = fields("challenge", i.challenge(), "response", i.response());
+        ConditionWriter.tree(i.when()).ifPresent(w -> item.put("when", w));
+        states(item, "sets", i.sets());
+        return item;
+      });
+      return list;
+    });
+    some(tree, "drawings", p.drawings(), d -> fields("id", d.id(), "title", d.title(), "svg", DrawingReader.svg(d)));
     some(tree, "waivers", p.waivers(), w -> fields("rule", w.rule(), "at", w.at(), "reason", w.reason()));
     return tree;
   }
@@ -138,9 +149,18 @@ public final class PackWriter {
       h.during().ifPresent(t -> hazard.put("during", t.value()));
       return hazard;
     });
-    p.ground().ifPresent(g -> m.put("ground", fields("eye-y", g.eyeY(), "steering-deg", g.steeringDeg(), "radius-m",
-        g.radiusM(), "speeds-kt", fields("apron", g.speeds().apronKt(), "turn", g.speeds().turnKt(), "straight",
-        g.speeds().straightKt(), "backtrack", g.speeds().backtrackKt()))));
+    p.ground().ifPresent(g -> m.put("ground", ground(g)));
+    return m;
+  }
+
+  private static Map<String, Object> ground(Planform.Ground g) {
+    Map<String, Object> m = fields("eye-y", g.eyeY(), "steering-deg", g.steeringDeg(), "radius-m", g.radiusM(),
+        "speeds-kt", fields("apron", g.speeds().apronKt(), "turn", g.speeds().turnKt(), "straight",
+        g.speeds().straightKt(), "backtrack", g.speeds().backtrackKt()));
+    if (!g.cooling().isEmpty()) {
+      m.put("brakes", g.cooling().stream().map(c ->
+          fields("up-to-c", c.upToC(), "minutes", c.minutes(), "fan-minutes", c.fanMinutes())).toList());
+    }
     return m;
   }
 
@@ -255,6 +275,12 @@ public final class PackWriter {
       return message;
     });
     unless(m, "why", s.why().isEmpty(), s.why());
+    if (!s.looks().equals(Step.Looks.NONE)) {
+      Map<String, Object> looks = new LinkedHashMap<>();
+      some(looks, "right", s.looks().right(), x -> x);
+      some(looks, "wrong", s.looks().wrong(), x -> x);
+      m.put("looks", looks);
+    }
     s.number().ifPresent(n -> m.put("number", n));
     unless(m, "changes-trim", !s.changesTrim(), true);
     unless(m, "tests-lights", !s.testsLights(), true);

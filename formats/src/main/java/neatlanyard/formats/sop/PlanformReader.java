@@ -61,7 +61,26 @@ final class PlanformReader {
     return new Planform.Ground(doc.number("eye-y", 0, 20), doc.number("steering-deg", 5, 89),
         doc.number("radius-m", 2, 200), doc.inner("speeds-kt", d -> new Planform.Speeds(d.whole("apron", 1, 60),
         d.whole("turn", 1, 60), d.whole("straight", 1, 60), d.whole("backtrack", 1, 80)))
-        .orElse(new Planform.Speeds(1, 1, 1, 1)));
+        .orElse(new Planform.Speeds(1, 1, 1, 1)), cooling(doc));
+  }
+
+  /** By rising temperature; hotter brakes never cool sooner, and a fan never makes it longer. */
+  private static List<Planform.Cooling> cooling(Doc doc) {
+    List<Planform.Cooling> rows = doc.list("brakes", d -> {
+      int minutes = d.whole("minutes", 0, 300);
+      return new Planform.Cooling(d.whole("up-to-c", 0, 1_500), minutes,
+          d.has("fan-minutes") ? d.whole("fan-minutes", 0, 300) : minutes);
+    });
+    for (int i = 0; i < rows.size(); i++) {
+      Planform.Cooling row = rows.get(i);
+      if (row.fanMinutes() > row.minutes()) {
+        doc.fault("brakes", "Up to %d \u00b0C a fan would make it longer.".formatted(row.upToC()));
+      }
+      if (i > 0 && (row.upToC() <= rows.get(i - 1).upToC() || row.minutes() < rows.get(i - 1).minutes())) {
+        doc.fault("brakes", "Rows rise in temperature and time; up to %d \u00b0C does not.".formatted(row.upToC()));
+      }
+    }
+    return rows;
   }
 
   private static TagId tag(Doc doc, Set<TagId> tags) {

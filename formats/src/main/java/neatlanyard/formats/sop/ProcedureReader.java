@@ -134,6 +134,8 @@ final class ProcedureReader {
         doc.list("course", d -> new Step.Beat(d.text("act"), d.text("see"))),
         doc.list("messages", d -> new Step.Message(d.text("shows"), d.text("expected", ""))),
         doc.text("why", ""),
+        optional(doc, "looks", d -> new Step.Looks(d.values("right", s -> s, "x"), d.values("wrong", s -> s, "x")))
+            .orElse(Step.Looks.NONE),
         doc.has("number") ? OptionalInt.of(doc.whole("number", 1, 9_999)) : OptionalInt.empty(),
         doc.yes("changes-trim", false),
         doc.yes("tests-lights", false),
@@ -255,7 +257,7 @@ final class ProcedureReader {
     return doc.has(field) ? OptionalDouble.of(doc.number(field, -1e6, 1e6)) : OptionalDouble.empty();
   }
 
-  private List<State> states(Doc doc, String field) {
+  List<State> states(Doc doc, String field) {
     return doc.has(field) ? doc.inner(field, this::states).orElse(List.of()) : List.of();
   }
 

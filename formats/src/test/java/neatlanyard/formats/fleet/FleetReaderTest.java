@@ -118,16 +118,31 @@ public class FleetReaderTest {
         "line 6, column 125: C lies 2000 m from the beginning of a run of 2000 m.");
   }
 
+  @Test
+  public void every_road_leads_somewhere() throws IOException {
+    String whole = Files.readString(Path.of(System.getProperty("lanyard.root", ".."), "demo", "fleet.yaml"));
+    assertThat(FleetReader.read(whole).orThrow("fleet").airfields()).filteredOn(a -> a.ground().isPresent())
+        .hasSize(6);
+    String wrong = whole.replace("along: [\"1\", L1]", "along: [\"1\"]").replace("name: A1,", "name: a1,")
+        .replace("kind: hot-spot, remark: \"16/34 is lit less than A, and not seen until close\"", "kind: hot-spot")
+        .replace("{from: C2, to: C3, bears-t: 45}", "{from: C2, to: C1, bears-t: 0}")
+        .replace("kind: holding, runway: \"07\"", "kind: holding, runway: \"08\"");
+    assertThat(String.join("\n", faults(FleetReader.read(wrong)))).contains("S1 leads nowhere",
+        "'a1' is no name: capital letters", "A hot spot says in words what it is", "between two neighbours",
+        "no runway 08", "A leads to 'A1', which is no point", "No taxiway joins '1' to the others",
+        "'bears-t' is 0");
+  }
+
   /** As a device is sent the one it leaves from. */
   @Test
-  public void an_airfield_that_is_written_reads_as_it_was_but_for_its_alternate() throws IOException {
+  public void an_airfield_that_is_written_reads_as_it_was_but_for_its_alternate_and_its_ground() throws IOException {
     Fleet fleet = FleetReader.read(Files.readString(Path.of(System.getProperty("lanyard.root", ".."), "demo",
         "fleet.yaml"))).orThrow("fleet");
     for (Airfield a : fleet.airfields()) {
       assertThat(FleetReader.read(AirfieldWriter.write(a, fleet)).orThrow("one").airfields()).containsExactly(
           new Airfield(a.id(), a.name(), a.latitudeDeg(), a.longitudeDeg(), a.elevationFt(), a.zone(),
           a.variationDeg(), a.runways(),
-          new Outbound(a.outbound().landing(), Optional.empty(), a.outbound().minimumFt())));
+          new Outbound(a.outbound().landing(), Optional.empty(), a.outbound().minimumFt()), Optional.empty()));
     }
   }
 }

@@ -32,8 +32,8 @@ import neatlanyard.core.figures.FigureInput;
 import neatlanyard.core.figures.FiguresAsked;
 import neatlanyard.core.figures.FuelPlan;
 import neatlanyard.core.figures.Holdover;
-import neatlanyard.core.figures.Limit;
 import neatlanyard.core.figures.LastMinuteChange;
+import neatlanyard.core.figures.Limit;
 import neatlanyard.core.figures.LoadSheet;
 import neatlanyard.core.figures.RunwayCondition;
 import neatlanyard.core.figures.Thrust;
@@ -49,8 +49,9 @@ import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.fleet.Equipment;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.fleet.FlightId;
-import neatlanyard.core.fleet.Outbound.LandingLimits;
+import neatlanyard.core.fleet.GroundPlan;
 import neatlanyard.core.fleet.Outbound;
+import neatlanyard.core.fleet.Outbound.LandingLimits;
 import neatlanyard.core.fleet.Role;
 import neatlanyard.core.fleet.Rostered;
 import neatlanyard.core.fleet.RunwayName;
@@ -79,7 +80,7 @@ import neatlanyard.core.sop.QuantityId;
 import neatlanyard.core.sop.Stage;
 import neatlanyard.core.sop.State;
 import neatlanyard.core.sop.StepId;
-import neatlanyard.core.state.Find;
+import neatlanyard.core.taxi.Clearance;
 import neatlanyard.core.trend.Schedule;
 import neatlanyard.core.weather.StationReport;
 import neatlanyard.formats.weather.StationReportReader;
@@ -121,7 +122,13 @@ public class RecordTest {
       new Event.AircraftRead("simulated aircraft", List.of(new State(new PointId("flaps"), "15"))),
       new Event.FlightFacts(new Facts(
           List.of(new Facts.Elevation(new AirfieldId("QVSK"), "Vesk", 212)),
-          List.of(new Facts.LastUse("inverter", "one", AT)), Optional.of(DEPARTING))),
+          List.of(new Facts.LastUse("inverter", "one", AT)), Optional.of(DEPARTING), Optional.of(new GroundPlan(
+          List.of(new GroundPlan.Spot("P18", 1.5, -2, GroundPlan.Spot.Kind.TURN_PAD, Optional.of(new RunwayName("18")),
+          OptionalInt.of(30), "")), List.of(new GroundPlan.Taxiway("A", List.of("P18", "B"), 18, OptionalInt.empty(),
+          true, Optional.empty(), List.of(new GroundPlan.Bridge("P18", "B", 45)))),
+          List.of(new GroundPlan.Strip(List.of(new RunwayName("18")), 0, 0, 10, 20, 45)),
+          GroundPlan.Transponder.ON_WITH_ALTITUDE)), Optional.of(new Facts.Left("Tomas Quill", "Flight 12", AT,
+          List.of(new State(new PointId("battery"), "off")))))),
       new Event.DoesNotFit(STEP, "no such port on this tail"),
       new Event.StepUndone(STEP),
       new Event.FoundSo(STEP),
@@ -154,6 +161,8 @@ public class RecordTest {
               11.2)))),
           Optional.of(new Usage(104, 78.3)),
           new Schedule(LocalDate.of(2027, 1, 14), List.of(LocalDate.of(2027, 1, 15)), 4))),
+      new Event.TaxiCleared(new Clearance("4", List.of("A", "D"), "D1", List.of(new RunwayName("16")))),
+      new Event.BrakesRead(320, true),
       new Event.RunwayReported(new RunwayCondition(List.of(new RunwayCondition.Third(
           OptionalInt.of(3), Contaminant.WET_SNOW, OptionalInt.of(4), OptionalInt.empty())),
           Optional.of(BrakingAction.MEDIUM_TO_POOR))),

@@ -259,6 +259,32 @@ public class PackReaderTest {
     assertThat(faults(PackReader.read("!!java.net.URL [x]"))).isNotEmpty();
   }
 
+  @DataProvider
+  Object[][] drawings() {
+    return new Object[][] {
+        {"<svg viewBox=\"0 0 9 9\"><script>alert(1)</script></svg>", "<script> is not drawn here"},
+        {"<svg viewBox=\"0 0 9 9\"><path d=\"M0 0\" onload=\"x()\"/></svg>", "has 'onload', which is not"},
+        {"<svg viewBox=\"0 0 9 9\"><path d=\"url(x)\"/></svg>", "'d' of a <path> is no measure"},
+        {"<svg viewBox=\"0 0 9 9\"><circle cx=\"1e999\"/></svg>", "'cx' of a <circle> is no measure"},
+        {"<svg viewBox=\"0 0 0 9\"></svg>", "It begins with <svg viewBox"},
+        {"<svg viewBox=\"0 0 9 9\" style=\"x\"></svg>", "and no other attribute"},
+        {"<!DOCTYPE svg [<!ENTITY a \"b\">]><svg viewBox=\"0 0 9 9\">&a;</svg>", "It is no SVG"},
+        {"<svg viewBox=\"0 0 9 9\"><path d=\"M0 0\" class=\"red\"/></svg>", "'red' is no class here"},
+        {"<svg viewBox=\"0 0 9 9\">words</svg>", "no text of its own"}, {"nothing drawn", "It is no SVG"},
+        {"<svg viewBox=\"0 0 9 9\">" + "<line/>".repeat(121) + "</svg>", "at most 120 shapes"},
+        {"x".repeat(10_001), "at most 10000 characters"}};
+  }
+
+  @Test(dataProvider = "drawings")
+  public void a_drawing_can_do_nothing_but_be_seen(String svg, String why) throws IOException {
+    String pack = demo("packs/pellow-9.yaml");
+    String wrong = pack.substring(0, pack.indexOf("    svg: >-")) + "    svg: '" + svg + "'\n"
+        + pack.substring(pack.indexOf("  - id: ", pack.indexOf("    svg: >-")));
+    assertThat(String.join("\n", faults(PackReader.read(wrong)))).contains(why);
+    assertThat(String.join("\n", faults(PackReader.read(pack.replace("right: [pin-proud]", "right: [unknown]")))))
+        .contains("looks like 'unknown', which is no drawing of this pack");
+  }
+
   @Test
   public void a_need_that_goes_round_is_found() throws IOException {
     String text = demo("packs/dovrin-46.yaml").replace("needs: [pu-pumps-off, pu-radar]", "needs: [pu-fire]");

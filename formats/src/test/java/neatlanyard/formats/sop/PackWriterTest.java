@@ -22,8 +22,8 @@ import neatlanyard.core.sop.Matter;
 import neatlanyard.core.sop.Measure;
 import neatlanyard.core.sop.Owner;
 import neatlanyard.core.sop.Pack;
-import neatlanyard.core.sop.Policy;
 import neatlanyard.core.sop.Point;
+import neatlanyard.core.sop.Policy;
 import neatlanyard.core.sop.Procedure;
 import neatlanyard.core.sop.Procedure.Kind;
 import neatlanyard.core.sop.ProcedureId;
@@ -164,7 +164,8 @@ public class PackWriterTest {
             new Procedure(new ProcedureId("two"), any(random, AWKWARD), Stage.TAXI, Kind.CHECKLIST, List.of(),
             second)),
         demo.takeoff(), demo.flightControls(),
-        List.of(new Waiver("never", any(random, AWKWARD), any(random, AWKWARD))));
+        List.of(new Waiver("never", any(random, AWKWARD), any(random, AWKWARD))), demo.drawings(),
+        demo.later());
   }
 
   /**
@@ -199,7 +200,8 @@ public class PackWriterTest {
         demo.quantities(), demo.due(), demo.planform(),
         demo.places(), demo.points(), demo.tags(),
         List.of(new Procedure(new ProcedureId("p"), "P", Stage.FLOWS, Kind.FLOW, List.of(), chain)),
-        List.of(), demo.flightControls(), List.of()));
+        List.of(), demo.flightControls(), List.of(), List.of(),
+        List.of()));
   }
 
   @Test

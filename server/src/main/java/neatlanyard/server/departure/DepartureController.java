@@ -230,6 +230,7 @@ class DepartureController {
         case "load-sheet-taken" -> sheets.read(json.treeToValue(body, SheetForm.class).textOrNone(), who.id());
         case "elsewhere-reported" ->
             throw Problem.bad(ProblemCode.BAD_EVENT, "It is taken from where it is sent, or brought in by its text.");
+        case "taxi-cleared" -> TaxiReader.heard(json.treeToValue(body, TaxiViews.ClearanceForm.class), now.state());
         case "verdict-taken" -> withCase((Event.VerdictTaken) EntryJson.event(kind, body), now);
         default -> EntryJson.event(kind, body);
       };

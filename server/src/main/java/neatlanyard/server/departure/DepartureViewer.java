@@ -48,6 +48,7 @@ import neatlanyard.server.departure.DepartureViews.SchoolView;
 import neatlanyard.server.departure.DepartureViews.SeverityView;
 import neatlanyard.server.departure.DepartureViews.WalkView;
 import neatlanyard.server.departure.Departures.Look;
+import neatlanyard.server.departure.LaterViews.LeftView;
 import neatlanyard.server.dispatch.TechDesk;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.SignedIn;
@@ -137,8 +138,12 @@ class DepartureViewer {
         CardViews.leftOut(card),
         CardViews.tags(d.pack()),
         CardViews.places(d.pack()),
+        CardViews.drawings(card),
         CardViews.planform(d.pack().planform()),
         GroundViews.of(d.pack().planform()),
+        TaxiReader.plan(d),
+        d.facts().left().map(l -> new LeftView(l.by(), l.flight(), l.at(), l.states().stream()
+            .map(s -> "%s %s".formatted(d.pack().name(s.point()), s.value())).toList())),
         walk(card, walks),
         tech.list(d.opened().tail().type()).entries().stream().map(e -> new EntryLineView(
             e.id().value(), e.title(), e.installed(), e.steps().stream().map(StepId::value).toList())).toList(),

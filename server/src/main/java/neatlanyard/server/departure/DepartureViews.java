@@ -19,7 +19,11 @@ import neatlanyard.core.state.Mark;
 import neatlanyard.core.state.Status;
 import neatlanyard.server.controls.ControlViews.ControlCheckView;
 import neatlanyard.server.controls.ControlViews.JudgementView;
+import neatlanyard.server.departure.LaterViews.LeftView;
+import neatlanyard.server.departure.TaxiViews.GroundPlanView;
+import neatlanyard.server.departure.TaxiViews.TaxiView;
 import neatlanyard.server.figures.FiguresViews.FigureView;
+import neatlanyard.server.sop.CardViews.DrawingView;
 import neatlanyard.server.sop.CardViews.LeftOutView;
 import neatlanyard.server.sop.CardViews.PartView;
 import neatlanyard.server.sop.CardViews.PlaceView;
@@ -77,8 +81,8 @@ public final class DepartureViews {
   public record CardView(
       long key, DayView day, String controlCheckWhen, List<PartView> parts, List<String> handedOver,
       List<LeftOutView> leftOut,
-      List<TagKindView> tags, List<PlaceView> places, PlanformView planform,
-      Optional<GroundView> ground, WalkView walk,
+      List<TagKindView> tags, List<PlaceView> places, List<DrawingView> drawings, PlanformView planform,
+      Optional<GroundView> ground, Optional<GroundPlanView> plan, Optional<LeftView> left, WalkView walk,
       List<EntryLineView> entries, List<SeverityView> severities) {}
 
   /** How bad a find may be said to be. */
@@ -125,7 +129,7 @@ public final class DepartureViews {
       Map<String, List<GateView>> gates, List<String> passed, List<WaitView> waits, Map<String, ValueView> values,
       Map<String, AllowedView> allowed, List<TakeoffView> takeoff, Map<String, FigureView> figures,
       long figuresNumber, List<BriefingLineView> briefing, Optional<AircraftView> aircraft,
-      Optional<ControlsView> controls, Optional<TiedOffView> tiedOff) {}
+      Optional<ControlsView> controls, Optional<TaxiView> taxi, Optional<TiedOffView> tiedOff) {}
 
   /**
    * One line of the briefing.

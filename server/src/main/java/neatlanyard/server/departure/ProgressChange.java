@@ -24,6 +24,7 @@ import neatlanyard.server.departure.DepartureViews.TechView;
 import neatlanyard.server.departure.DepartureViews.TiedOffView;
 import neatlanyard.server.departure.DepartureViews.ValueView;
 import neatlanyard.server.departure.DepartureViews.WaitView;
+import neatlanyard.server.departure.TaxiViews.TaxiView;
 import neatlanyard.server.figures.FiguresViews.FigureView;
 
 /**
@@ -43,7 +44,7 @@ public record ProgressChange(
     Optional<MapChange<AllowedView>> allowed, Optional<List<TakeoffView>> takeoff,
     Optional<MapChange<FigureView>> figures, Optional<Long> figuresNumber,
     Optional<ListChange<BriefingLineView>> briefing, Optional<AircraftView> aircraft,
-    Optional<ControlsView> controls, Optional<TiedOffView> tiedOff) {
+    Optional<ControlsView> controls, Optional<TaxiView> taxi, Optional<TiedOffView> tiedOff) {
 
   /**
    * What is otherwise in a list whose members have keys.
@@ -112,6 +113,6 @@ public record ProgressChange(
         now(a.takeoff(), b.takeoff()), MapChange.between(a.figures(), b.figures()),
         now(a.figuresNumber(), b.figuresNumber()),
         ListChange.between(a.briefing(), b.briefing(), BriefingLineView::step), come(a.aircraft(), b.aircraft()),
-        come(a.controls(), b.controls()), come(a.tiedOff(), b.tiedOff()));
+        come(a.controls(), b.controls()), come(a.taxi(), b.taxi()), come(a.tiedOff(), b.tiedOff()));
   }
 }

@@ -8,6 +8,7 @@ import neatlanyard.core.lanyard.LooseEnd;
 import neatlanyard.core.lanyard.Tag;
 import neatlanyard.core.sop.Card.Item;
 import neatlanyard.core.sop.Procedure;
+import neatlanyard.core.sop.Stage;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.sop.TagKind;
 import neatlanyard.core.state.DepartureState;
@@ -70,6 +71,7 @@ final class TagReader {
       case DEFERRAL, OTHER_LOG -> Screen.DAY;
       case FIGURE, LIMIT -> Screen.FIGURES;
       case BRIEFING -> Screen.BRIEFING;
+      case CLEARANCE, BRAKES -> Screen.of(Stage.TAXI);
       case WAIT, OVERRIDE -> Screen.of(about(t).map(i -> i.procedure().stage()).orElse(t.due()));
       case STEP, LOOK_AGAIN, DISAGREEMENT, STOPPED_CHECKLIST, CONTROLS, BY_HAND, INTERRUPTED, UNFINISHED,
           HOLDOVER ->

@@ -15,8 +15,8 @@ import neatlanyard.core.dispatch.Defect;
 import neatlanyard.core.dispatch.Deferral;
 import neatlanyard.core.dispatch.DispatchCase;
 import neatlanyard.core.dispatch.DispatchList;
-import neatlanyard.core.dispatch.ReadingHistory.Reading;
 import neatlanyard.core.dispatch.ReadingHistory;
+import neatlanyard.core.dispatch.ReadingHistory.Reading;
 import neatlanyard.core.dispatch.TechAct;
 import neatlanyard.core.dispatch.TechEntry;
 import neatlanyard.core.dispatch.TechLog;
@@ -32,10 +32,14 @@ import neatlanyard.core.gauge.Readings;
 import neatlanyard.core.gauge.Usage;
 import neatlanyard.core.log.EarlierReadings;
 import neatlanyard.core.log.Facts;
+import neatlanyard.core.log.HeldLists;
+import neatlanyard.core.log.TechState;
 import neatlanyard.core.log.TechState.FoundBefore;
 import neatlanyard.core.log.TechState.Settled;
-import neatlanyard.core.log.TechState;
+import neatlanyard.core.sop.LaterList;
+import neatlanyard.core.sop.PointId;
 import neatlanyard.core.sop.QuantityId;
+import neatlanyard.core.sop.State;
 import neatlanyard.core.sop.Step;
 import neatlanyard.core.state.DepartureState;
 import neatlanyard.core.state.Find;
@@ -57,8 +61,11 @@ class TailStatus {
   private final Flights flights;
   private final FleetDesk fleet;
   private final InstantSource clock;
+  private final HeldLists held;
 
-  TailStatus(TechDesk tech, ReadingHistory readings, Flights flights, FleetDesk fleet, InstantSource clock) {
+  TailStatus(TechDesk tech, ReadingHistory readings, Flights flights, FleetDesk fleet, InstantSource clock,
+      HeldLists held) {
+    this.held = held;
     this.tech = tech;
     this.readings = readings;
     this.flights = flights;
@@ -113,7 +120,24 @@ class TailStatus {
     Map<String, Facts.LastUse> last = new LinkedHashMap<>();
     before.forEach(d -> DayValues.uses(d).forEach(u -> last.putIfAbsent(u.memory(), u)));
     return new Facts(elevations, List.copyOf(last.values()),
-        fleet.fleet().airfield(flight.from()).map(this::departing));
+        fleet.fleet().airfield(flight.from()).map(this::departing),
+        fleet.fleet().airfield(flight.from()).flatMap(Airfield::ground), left(flight, before));
+  }
+
+  /** By the lists of the flight before, where they were held in the same hands as the log of that flight. */
+  private Optional<Facts.Left> left(Flight flight, List<DepartureState> before) {
+    return held.secured(flight.tail(), clock.instant()).flatMap(h -> before.stream()
+        .filter(d -> d.opened().flight().id().equals(h.flight())).findFirst().map(d -> new Facts.Left(
+        Names.whole(d, h.by()), d.opened().flight().number(), h.at(), shutDown(h))));
+  }
+
+  /** What the shutdown left stands, where the securing says nothing else. */
+  private List<State> shutDown(HeldLists.Held secured) {
+    Map<PointId, State> last = new LinkedHashMap<>();
+    held.of(secured.flight()).stream().filter(h -> h.phase() == LaterList.Phase.SHUTDOWN)
+        .flatMap(h -> h.left().stream()).forEach(s -> last.put(s.point(), s));
+    secured.left().forEach(s -> last.put(s.point(), s));
+    return List.copyOf(last.values());
   }
 
   private Facts.Departing departing(Airfield from) {

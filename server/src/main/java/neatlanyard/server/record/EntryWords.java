@@ -85,6 +85,9 @@ final class EntryWords {
           .map(l -> "%s: %s".formatted(challenge(l.line()), l.words())).collect(Collectors.joining(" \u00b7 ")));
       case Event.BriefingHeard e -> "Briefing heard: %s".formatted(
           e.lines().stream().map(this::challenge).collect(Collectors.joining(", ")));
+      case Event.TaxiCleared e -> covered.test(entry) ? "Clearance said, covered until the other has"
+          : "Taxi clearance: %s".formatted(e.clearance().words());
+      case Event.BrakesRead e -> "Brakes read: %d \u00b0C, %s".formatted(e.hottestC(), e.fan() ? "fan on" : "fan off");
       case Event.FoundSo e -> "%s: found so, %s".formatted(challenge(e.step()), response(e.step()));
       case Event.Overridden e -> "%s: went past what keeps it closed, %s".formatted(challenge(e.step()), e.words());
       case Event.WaitSeen e -> "%s: wait seen over".formatted(challenge(e.step()));

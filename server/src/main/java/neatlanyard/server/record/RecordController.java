@@ -65,8 +65,11 @@ class RecordController {
 
   /** What one pilot has entered alone is not read here by the other before they have entered theirs. */
   private static boolean covered(DepartureState d, Entry entry) {
-    return entry.event() instanceof Event.FigureEntered e && d.tiedOff().isEmpty()
-        && TodaysFigures.covered(d, e.figure());
+    return d.tiedOff().isEmpty() && switch (entry.event()) {
+      case Event.FigureEntered e -> TodaysFigures.covered(d, e.figure());
+      case Event.TaxiCleared e -> d.taxi().covers(entry.number());
+      default -> false;
+    };
   }
 
   private static LineView line(Entry e, String hash, EntryWords words) {

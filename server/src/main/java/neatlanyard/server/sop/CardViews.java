@@ -11,6 +11,7 @@ import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.flow.FoundSo;
 import neatlanyard.core.gauge.Missing;
 import neatlanyard.core.sop.Card;
+import neatlanyard.core.sop.Drawing;
 import neatlanyard.core.sop.Measure;
 import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.Place;
@@ -44,6 +45,7 @@ public final class CardViews {
    * @param waits a time that must pass after it
    * @param needs the steps that must be done first @param afterWait those whose wait must have passed
    * @param course a test in its parts, or what a display may show, each to be seen
+   * @param looks drawings that show it
    * @param why for who wonders why it is done; empty where nobody wrote it
    * @param number as printed on the operator's card; empty where it has none
    * @param notLit what the lights test does not cover, at the step that makes it
@@ -53,8 +55,8 @@ public final class CardViews {
    * @param differs what is not as on the side that was walked first; empty where nothing is
    */
   public record ItemView(
-      String id, String challenge, String response, String caution, String why, String number, String place,
-      List<Seat> seats, boolean any,
+      String id, String challenge, String response, String caution, String why, LooksView looks,
+      String number, String place, List<Seat> seats, boolean any,
       String added,
       boolean critical, boolean alerted, boolean belowLine, Optional<WaitForView> waits, List<String> needs,
       List<String> afterWait, Optional<MeasureView> measure, List<BeatView> course, List<String> notLit,
@@ -97,6 +99,14 @@ public final class CardViews {
 
   public record GearView(double x, double y, int wheels) {}
 
+  /** @param right and {@code wrong}, ids of drawings */
+  public record LooksView(List<String> right, List<String> wrong) {}
+
+  /** A line drawing, in a field of its width and height. */
+  public record DrawingView(String id, String title, double width, double height, List<ShapeView> shapes) {}
+
+  public record ShapeView(Drawing.Form form, Map<String, String> measures, Drawing.Tone tone) {}
+
   public record DoorView(String name, double x, double y, double lengthM) {}
 
   /** @param during the tag while which it is so; empty when it always is */
@@ -123,6 +133,7 @@ public final class CardViews {
   private static ItemView item(Pack pack, Card.Item i, String differs) {
     return new ItemView(
         i.step().id().value(), i.step().challenge(), i.step().response(), i.step().caution(), i.step().why(),
+        new LooksView(i.step().looks().right(), i.step().looks().wrong()),
         i.step().number().isEmpty() ? "" : Integer.toString(i.step().number().getAsInt()), i.step().place().value(),
         i.seats().stream().sorted().toList(), i.any(), i.added(), i.step().critical(), i.step()
         .alerted(),
@@ -134,6 +145,15 @@ public final class CardViews {
         i.step().expects().stream().flatMap(s -> pack.point(s.point()).stream()).filter(p -> !p.lightsTested())
         .map(Point::name).toList(),
         foundAs(pack, i), differs, hooks(i.step().opens()), hooks(i.step().closes()));
+  }
+
+  /** Those that steps of a card name. */
+  public static List<DrawingView> drawings(Card card) {
+    Set<String> named = card.items().stream().map(i -> i.step().looks())
+        .flatMap(l -> Stream.concat(l.right().stream(), l.wrong().stream())).collect(Collectors.toSet());
+    return card.pack().drawings().stream().filter(d -> named.contains(d.id()))
+        .map(d -> new DrawingView(d.id(), d.title(), d.width(), d.height(), d.shapes().stream()
+            .map(x -> new ShapeView(x.form(), x.measures(), x.tone())).toList())).toList();
   }
 
   private static List<BeatView> beats(Step step) {

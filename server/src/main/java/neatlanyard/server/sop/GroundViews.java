@@ -11,8 +11,14 @@ import neatlanyard.core.taxi.Wheels;
 public final class GroundViews {
   private GroundViews() {}
 
-  /** How it moves on the ground. @param turns worked out; none for a type that steers at its tail */
-  public record GroundView(List<SpeedView> speeds, List<TurnView> turns, double leastForTurningRoundM) {}
+  /**
+   * How it moves on the ground.
+   *
+   * @param turns worked out; none for a type that steers at its tail
+   * @param cools whether the pack says how its brakes cool
+   */
+  public record GroundView(List<SpeedView> speeds, List<TurnView> turns, double leastForTurningRoundM,
+      boolean cools) {}
 
   public record SpeedView(String where, int kt) {}
 
@@ -39,7 +45,7 @@ public final class GroundViews {
         wheels.filter(w -> g.radiusM() > w.wheelbaseM()).stream()
             .flatMap(w -> DoubleStream.of(45, 90, 135).mapToObj(d -> turn(new GroundTurn(w, d, g.radiusM()))))
             .toList(),
-        metres(wheels.map(Wheels::leastForTurningRoundM).orElse(0.0)));
+        metres(wheels.map(Wheels::leastForTurningRoundM).orElse(0.0)), !g.cooling().isEmpty());
   }
 
   private static TurnView turn(GroundTurn t) {

@@ -94,7 +94,8 @@ class PackViewer {
     return new Pack(
         p.id(), revision, p.title(), p.type(), p.policy(), p.equipment(), p.subTypes(), p.tails(), p.quantities(),
         p.due(),
-        p.planform(), p.places(), p.points(), p.tags(), p.procedures(), p.takeoff(), p.flightControls(), p.waivers());
+        p.planform(), p.places(), p.points(), p.tags(), p.procedures(), p.takeoff(), p.flightControls(), p.waivers(),
+        p.drawings(), p.later());
   }
 
   /** @param airfields the fleet's, for days to look at */

@@ -15,7 +15,9 @@ import neatlanyard.device.kept.KeptViews;
 import neatlanyard.formats.text.Doc;
 import neatlanyard.server.controls.ControlViews;
 import neatlanyard.server.departure.DepartureViews;
+import neatlanyard.server.departure.LaterViews;
 import neatlanyard.server.departure.ProgressChange;
+import neatlanyard.server.departure.TaxiViews;
 import neatlanyard.server.dispatch.TechViews;
 import neatlanyard.server.drill.DrillViews;
 import neatlanyard.server.figures.FiguresViews;
@@ -37,8 +39,8 @@ import org.springframework.context.annotation.Configuration;
 class ApiDescription {
   private static final List<Class<?>> VIEWS = List.of(
       CardViews.class, ControlViews.class, DepartureViews.class, DrawnViews.class, DrillViews.class, GroundViews.class,
-      FiguresViews.class, FleetViews.class, KeptViews.class, RecordViews.class, RecordingViews.class,
-      SopViews.class, TechViews.class, PhotoViews.class, WeatherViews.class);
+      FiguresViews.class, FleetViews.class, KeptViews.class, LaterViews.class, RecordViews.class, RecordingViews.class,
+      SopViews.class, TaxiViews.class, TechViews.class, PhotoViews.class, WeatherViews.class);
 
   /** Every reason there is, of the rules and of the server. */
   private static final List<String> CODES = Stream.<Code>concat(

@@ -89,7 +89,8 @@ public final class Drafting {
     return new Draft(new Pack(
         new PackId(type.value()), "draft", "%s, a first draft".formatted(type.value()), type, Policy.DEFAULT,
         List.of(), List.of(), List.of(new Pack.PackTail(tail, Optional.empty(), Set.of())), List.of(), Map.of(),
-        SHAPE, used(ordered), List.copyOf(points.values()), List.of(), ordered, List.of(), CONTROLS, List.of()),
+        SHAPE, used(ordered), List.copyOf(points.values()), List.of(), ordered, List.of(), CONTROLS, List.of(),
+        List.of(), List.of()),
         guesses);
   }
 

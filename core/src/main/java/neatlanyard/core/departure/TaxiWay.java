@@ -1,0 +1,50 @@
+package neatlanyard.core.departure;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import neatlanyard.core.figures.entry.CriticalFigure;
+import neatlanyard.core.fleet.GroundPlan;
+import neatlanyard.core.sop.Card;
+import neatlanyard.core.sop.Planform;
+import neatlanyard.core.state.DepartureState;
+import neatlanyard.core.taxi.Clearance;
+import neatlanyard.core.taxi.Rolling;
+import neatlanyard.core.taxi.Way;
+
+/** The way a departure's crew was cleared to take. */
+public final class TaxiWay {
+  private static final double KG_A_TONNE = 1_000;
+
+  private TaxiWay() {}
+
+  /** A clearance that both pilots heard, with where it leads and how the type rolls there. */
+  public record Known(Clearance clearance, Way way, Rolling rolling) {}
+
+  /** Empty until both have heard the same, and for a type whose pack says nothing of rolling. */
+  public static Optional<Known> of(DepartureState d) {
+    Optional<Clearance> agreed = d.taxi().agreed();
+    Planform shape = d.pack().planform();
+    return shape.ground().isEmpty() ? Optional.empty() : agreed.flatMap(c -> d.facts().ground().flatMap(plan ->
+        Way.of(plan, c).map(way -> new Known(c, way, Rolling.of(way, plan, shape, tonnes(d), standing(d))))));
+  }
+
+  /** What of the ground the type should not take, each with why. */
+  public static List<String> notFor(DepartureState d) {
+    Planform shape = d.pack().planform();
+    Optional<GroundPlan> plan = d.facts().ground();
+    return plan.map(p -> Rolling.notFor(p, shape, tonnes(d))).orElse(List.of());
+  }
+
+  /** What the crew's figures say it weighs. */
+  private static OptionalDouble tonnes(DepartureState d) {
+    return d.entries().worked().value(CriticalFigure.TAKEOFF_WEIGHT).stream()
+        .mapToDouble(kg -> Double.parseDouble(kg) / KG_A_TONNE).findFirst();
+  }
+
+  /** Why the control check is made standing; empty where it may be made rolling. */
+  private static Optional<String> standing(DepartureState d) {
+    return d.card().map(Card::day).filter(day -> d.pack().policy().controlCheck(day).standing())
+        .map(day -> d.pack().policy().controlCheckOn(day));
+  }
+}

@@ -1,0 +1,48 @@
+import { Button, Checkbox, NumberInput } from '@mantine/core'
+import { useState } from 'react'
+import { clockTime } from '../app/clock'
+import { Fold } from '../app/Fold'
+import type { Live } from '../live/useDeparture'
+import classes from './Clearance.module.css'
+
+/** Brakes that grew hot: read, and cooled by the type's table before a stop may be counted on. */
+export const Brakes = ({ live }: { live: Live }) => {
+  const { progress, header } = live.view
+  const read = progress.taxi?.brakes
+  const [hottest, setHottest] = useState<number | string>('')
+  const [fan, setFan] = useState(false)
+  const line = !read
+    ? 'Brakes that grew hot'
+    : read.until
+      ? `Brakes ${read.hottestC} °C, cool by ${clockTime(read.until, header.zone)}; then read them again`
+      : `Brakes ${read.hottestC} °C at ${clockTime(read.at, header.zone)}`
+  return (
+    <Fold line={line}>
+      <form
+        className={classes.entry}
+        onSubmit={(e) => {
+          e.preventDefault()
+          live.outbox.put('brakes-read', { 'hottest-c': Number(hottest), fan }, 'the brakes')
+          setHottest('')
+        }}
+      >
+        <NumberInput
+          label="Hottest brake, °C"
+          allowDecimal={false}
+          hideControls
+          value={hottest}
+          onChange={setHottest}
+        />
+        <Checkbox label="Its fan runs" checked={fan} onChange={(e) => setFan(e.currentTarget.checked)} />
+        <div className={classes.ways}>
+          <Button type="submit" disabled={hottest === '' || !live.seat || progress.tiedOff !== undefined}>
+            Brakes read
+          </Button>
+        </div>
+        <p className={classes.heard}>
+          By the type's table in the pack. Until they are cool a rejected take-off is not to be counted on.
+        </p>
+      </form>
+    </Fold>
+  )
+}
