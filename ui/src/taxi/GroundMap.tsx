@@ -1,8 +1,18 @@
 import type { GroundPlanView, WayView } from '../api.gen'
 import classes from './GroundMap.module.css'
 
+interface GroundMapProps {
+  plan: GroundPlanView
+  way: WayView | undefined
+  /** Where one is, east and north. */
+  here: number[] | undefined
+}
+
+/** Shorter than this share of the plan a taxiway has no room for its name; its holding point tells it. */
+const ROOM = 0.07
+
 /** The ground of the airfield, north up, with the way on it. */
-export const GroundMap = ({ plan, way }: { plan: GroundPlanView; way: WayView | undefined }) => {
+export const GroundMap = ({ plan, way, here }: GroundMapProps) => {
   const all = [...plan.spots.map((s) => [s.east, s.north]), ...plan.strips.flatMap((s) => [s.from, s.to])]
   const east = all.map((p) => p[0]!)
   const north = all.map((p) => p[1]!)
@@ -63,6 +73,7 @@ export const GroundMap = ({ plan, way }: { plan: GroundPlanView; way: WayView | 
           )),
         )}
         {way && <polyline className={classes.way} points={points(way.line)} strokeWidth={unit * 0.9} />}
+        {here && <circle className={classes.here} cx={here[0]} cy={-here[1]!} r={unit * 1.6} />}
         {plan.spots
           .filter((s) => s.kind === 'stand')
           .map((s) => (
@@ -71,7 +82,7 @@ export const GroundMap = ({ plan, way }: { plan: GroundPlanView; way: WayView | 
             </text>
           ))}
         {plan.lanes
-          .filter((l) => !l.apron && !l.onRunway && !named.some((s) => s.name === l.name))
+          .filter((l) => !l.apron && !l.onRunway && length(longest(l.along)) > ROOM * width)
           .map((l) => {
             const [a, b] = longest(l.along)
             return (
@@ -94,10 +105,11 @@ export const GroundMap = ({ plan, way }: { plan: GroundPlanView; way: WayView | 
   )
 }
 
+const length = ([a, b]: number[][]) => Math.hypot(a![0]! - b![0]!, a![1]! - b![1]!)
+
 /** The longest stretch of a taxiway, where its name has room. */
 const longest = (along: number[][]): number[][] => {
   let best = along.slice(0, 2)
-  const length = ([a, b]: number[][]) => Math.hypot(a![0]! - b![0]!, a![1]! - b![1]!)
   for (let i = 1; i < along.length; i++) {
     const now = along.slice(i - 1, i + 1)
     if (length(now) > length(best)) best = now

@@ -25,7 +25,7 @@ export const TaxiHelp = ({ live }: { live: Live }) => {
             <Clearance live={live} plan={plan} taxi={taxi} />
             {way && <Places way={way} here={Math.min(here, way.places.length - 1)} onGo={setHere} />}
           </div>
-          <GroundMap plan={plan} way={way} />
+          <GroundMap plan={plan} way={way} here={way?.places[here]?.at} />
         </div>
       )}
       <ul className={classes.speeds} aria-label="Most speed">
@@ -37,6 +37,11 @@ export const TaxiHelp = ({ live }: { live: Live }) => {
         {plan && (
           <li>
             <b>Transponder</b> {plan.transponder}
+          </li>
+        )}
+        {way && (
+          <li>
+            <b>Control check</b> {way.controlCheck}
           </li>
         )}
       </ul>

@@ -146,7 +146,7 @@ public record Rolling(List<Stop> places, String controlCheck) {
       return "turn round at " + leg.on();
     }
     String side = leg.degrees() > 0 ? "right" : "left";
-    String where = leg.apron() ? "turn %s %.0f°, on the apron".formatted(side, degrees)
+    String where = leg.apron() ? "turn %s %.0f° onto the apron".formatted(side, degrees)
         : "turn %s %.0f° onto %s".formatted(side, degrees, leg.on());
     return wheels.filter(w -> radius > w.wheelbaseM()).map(w -> new GroundTurn(w, Math.min(degrees, 180), radius))
         .map(t -> "%s: %.0f m straight on, then %.1f m past the line".formatted(where, t.straightOnM(), t.eyesPastM()))

@@ -58,6 +58,19 @@ public record Way(List<Spot> spots, List<Leg> legs, List<Integer> legOfStretch, 
 
   private record Step(Spot at, List<Stretch> way, double metres) {}
 
+  /** The middle of a place, metres east and north. @param leg counted from 0 */
+  public double[] middle(int leg) {
+    int first = legOfStretch.indexOf(leg);
+    if (first < 0) {
+      // A spot: where the stretches before it end.
+      int before = (int) legOfStretch.stream().filter(n -> n < leg).count();
+      return new double[] {spots.get(before).eastM(), spots.get(before).northM()};
+    }
+    Spot from = spots.get(first);
+    Spot to = spots.get(legOfStretch.lastIndexOf(leg) + 1);
+    return new double[] {(from.eastM() + to.eastM()) / 2, (from.northM() + to.northM()) / 2};
+  }
+
   /** Empty where the clearance names what the plan has not, or nothing leads there. */
   public static Optional<Way> of(GroundPlan plan, Clearance c) {
     Optional<Spot> from = plan.spot(c.from());
@@ -182,6 +195,10 @@ public record Way(List<Spot> spots, List<Leg> legs, List<Integer> legOfStretch, 
       double degrees = Math.IEEEremainder(now.bearing() - before.bearing(), 360);
       if (Math.abs(degrees) >= TURN_DEG) {
         turns.add(now.from);
+        if (before.on.apron() && now.on.apron()) {
+          // The apron is one place, whatever lanes lead over it.
+          return;
+        }
         legs.add(new Leg(Place.TURN, now.on.name(), 0, degrees, true, OptionalInt.of(now.on.widthM()),
             OptionalInt.empty(), now.on.apron(), remark(now.from)));
       }

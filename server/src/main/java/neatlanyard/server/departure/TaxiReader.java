@@ -1,6 +1,7 @@
 package neatlanyard.server.departure;
 
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -70,13 +71,18 @@ final class TaxiReader {
   }
 
   private WayView way(TaxiWay.Known known) {
-    return new WayView(known.clearance().words(), known.rolling().places().stream().map(TaxiReader::place).toList(),
+    return new WayView(known.clearance().words(), places(known),
         known.rolling().controlCheck(), known.way().spots().stream()
             .map(s -> new double[] {s.eastM(), s.northM()}).toList());
   }
 
-  private static PlaceOfWayView place(Rolling.Stop s) {
-    return new PlaceOfWayView(s.leg().place(), s.kt(), s.words(), s.may(), s.leg().cleared(), s.cautions());
+  private static List<PlaceOfWayView> places(TaxiWay.Known known) {
+    List<PlaceOfWayView> all = new ArrayList<>();
+    for (Rolling.Stop s : known.rolling().places()) {
+      double[] at = known.way().middle(all.size());
+      all.add(new PlaceOfWayView(s.leg().place(), s.kt(), s.words(), s.may(), s.leg().cleared(), s.cautions(), at));
+    }
+    return all;
   }
 
   private BrakesView brakes(Recorded<Event.BrakesRead> r) {

@@ -46,9 +46,9 @@ public final class TaxiViews {
   /** @param controlCheck where the check of the controls is made @param line each place as east and north */
   public record WayView(String words, List<PlaceOfWayView> places, String controlCheck, List<double[]> line) {}
 
-  /** @param kt most speed; 0 where one stands */
+  /** @param kt most speed; 0 where one stands @param at its middle, east and north */
   public record PlaceOfWayView(Way.Place place, int kt, String words, String may, boolean cleared,
-      List<String> cautions) {}
+      List<String> cautions, double[] at) {}
 
   /** @param until they are cool by their table; empty where they are, or it ends below */
   public record BrakesView(int hottestC, boolean fan, String by, Instant at, Optional<Instant> until) {}
