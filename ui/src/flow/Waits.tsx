@@ -30,6 +30,7 @@ export const Waits = ({ live, onGo }: WaitsProps) => {
   const { view, seat, outbox } = live
   const now = useNow()
   const { waits } = view.progress
+  const byEnd = [...waits].sort((a, b) => a.until.localeCompare(b.until))
   const fluid = (w: WaitView) => w.step === '' && w.tag === ''
   const done = waits.filter((w) => left(w, now) <= 0)
   const over = done.filter((w) => !fluid(w))
@@ -49,7 +50,7 @@ export const Waits = ({ live, onGo }: WaitsProps) => {
   if (waits.length === 0) return null
   return (
     <ul className={classes.waits} aria-label="Times that run">
-      {waits.map((w) => (
+      {byEnd.map((w) => (
         <li key={key(w)} data-over={left(w, now) <= 0 || undefined}>
           <span>{w.words}</span>
           {left(w, now) > 0 ? (
@@ -70,6 +71,9 @@ export const Waits = ({ live, onGo }: WaitsProps) => {
           )}
         </li>
       ))}
+      {waits.length > over.length + 1 && (
+        <li className={classes.more}>More times run; they call when they are over.</li>
+      )}
     </ul>
   )
 }

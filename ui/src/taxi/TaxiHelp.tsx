@@ -14,7 +14,7 @@ export const TaxiHelp = ({ live }: { live: Live }) => {
   const { card, progress } = live.view
   const [here, setHere] = useState(0)
   if (!card) return null
-  const { ground, plan } = card
+  const { plan } = card
   const taxi = progress.taxi
   const way = taxi?.way
   return (
@@ -28,28 +28,44 @@ export const TaxiHelp = ({ live }: { live: Live }) => {
           <GroundMap plan={plan} way={way} here={way?.places[here]?.at} />
         </div>
       )}
+      {way ? (
+        <>
+          <p className={classes.waits}>
+            <b>Transponder</b> {plan?.transponder}. <b>Control check</b> {way.controlCheck}.
+          </p>
+          <Fold line="Speeds, brakes and the turn">
+            <Rest live={live} />
+          </Fold>
+        </>
+      ) : (
+        <Rest live={live} />
+      )}
+    </section>
+  )
+}
+
+/** What holds of the type wherever it rolls. */
+const Rest = ({ live }: { live: Live }) => {
+  const { card, progress } = live.view
+  const taxi = progress.taxi
+  const ground = card?.ground
+  return (
+    <>
       <ul className={classes.speeds} aria-label="Most speed">
         {(ground?.speeds ?? []).map((s) => (
           <li key={s.where}>
             <b>{s.kt} kt</b> {s.where}
           </li>
         ))}
-        {plan && (
+        {card?.plan && !taxi?.way && (
           <li>
-            <b>Transponder</b> {plan.transponder}
-          </li>
-        )}
-        {way && (
-          <li>
-            <b>Control check</b> {way.controlCheck}
+            <b>Transponder</b> {card.plan.transponder}
           </li>
         )}
       </ul>
-      {!way && (
-        <p className={classes.waits}>
-          No checklist in a turn or over a runway. A changed clearance on the apron: stop, set the brake, then type.
-        </p>
-      )}
+      <p className={classes.waits}>
+        No checklist in a turn or over a runway. A changed clearance on the apron: stop, set the brake, then type.
+      </p>
       {taxi && taxi.notFor.length > 0 && (
         <p className={classes.waits}>
           <b>Not for this type:</b> {taxi.notFor.join('; ')}.
@@ -57,7 +73,7 @@ export const TaxiHelp = ({ live }: { live: Live }) => {
       )}
       {ground?.cools && <Brakes live={live} />}
       {ground && <Turns turns={ground.turns} least={ground.leastForTurningRoundM} />}
-    </section>
+    </>
   )
 }
 

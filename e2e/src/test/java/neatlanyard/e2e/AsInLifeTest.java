@@ -3,6 +3,7 @@ package neatlanyard.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.ColorScheme;
 import java.time.Duration;
 import java.util.List;
@@ -72,6 +73,23 @@ public class AsInLifeTest extends AtTheDemo {
     // Each word at the time it was said, not at the time the server heard of it.
     assertThat(staged.saidAt("wa-covers")).isEqualTo(StagedDeparture.at("07:35:40"));
     assertThat(staged.saidAt("pu-battery")).isBetween(StagedDeparture.at("07:26:30"), StagedDeparture.at("07:33:20"));
+    leftFor(ida, wren);
+  }
+
+  /** The securing that one crew reads is what the next begins from. */
+  private void leftFor(Crew ida, Crew wren) {
+    ida.button("Securing").click();
+    Locator items = ida.page.locator("section[aria-label='Lists after take-off'] ol button");
+    for (int i = 0; i < items.count(); i++) {
+      items.nth(i).click();
+    }
+    ida.readable();
+    ida.button("Securing complete").click();
+    assertThat(ida.page.getByText("8 of 8 answered, Marsk at")).isVisible();
+    wren.page.navigate(app.url());
+    wren.takeSeat("right", "Vesk \u2013 Ternholm").cut().stage("Safe, then power");
+    wren.page.getByText("As Ida Marsk left it").click();
+    assertThat(wren.page.getByText("Gust lock in")).isVisible();
   }
 
   /** The hour comes, and with it what was said until then. */

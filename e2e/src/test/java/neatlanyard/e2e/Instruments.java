@@ -2,8 +2,10 @@ package neatlanyard.e2e;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.regex.Pattern;
 
 /** What the crews of the tests read off the aircraft. */
@@ -28,20 +30,35 @@ final class Instruments {
       Map.entry("Engine, oil by dipstick", "28"), Map.entry("Engine, generator", "28.5"),
       Map.entry("Fuel grade", "100"), Map.entry("Manifold pressure before start", "29.6"));
 
-  /** What a gauge reads: what is known of it, or the middle of what is right today, as its step tells the crew. */
+  /**
+   * What a gauge reads: what is known of it, unless that belongs to another type; or the middle of what is right
+   * today, as its step tells the crew.
+   */
   static String read(Page page, String name) {
-    String known = READINGS.get(name.replaceAll("Engine \\d", "Engine"));
-    if (known != null) {
-      return known;
+    List<Double> limits = limits(page);
+    Optional<String> known = Optional.ofNullable(READINGS.get(name.replaceAll("Engine \\d", "Engine")));
+    if (known.filter(k -> fits(k, limits)).isPresent()) {
+      return known.get();
     }
     if (name.endsWith(" missing") || name.endsWith(" out")) {
       return "0";
     }
-    Locator said = page.locator("#value-limits");
-    List<Double> limits = Pattern.compile("-?\\d[\\d ]*(\\.\\d+)?").matcher(said.count() == 0 ? ""
-        : said.textContent().replace('\u2212', '-').replaceAll("\\([^)]*\\)", ""))
-        .results().map(m -> Double.parseDouble(m.group().replace(" ", ""))).toList();
     return limits.isEmpty() ? "0" : Double.toString(
         Math.rint(limits.stream().mapToDouble(d -> d).average().orElse(0) * 10) / 10);
+  }
+
+  private static List<Double> limits(Page page) {
+    Locator said = page.locator("#value-limits");
+    return Pattern.compile("-?\\d[\\d ]*(\\.\\d+)?").matcher(said.count() == 0 ? ""
+        : said.textContent().replace('\u2212', '-').replaceAll("\\([^)]*\\)", ""))
+        .results().map(m -> Double.parseDouble(m.group().replace(" ", ""))).toList();
+  }
+
+  /** Between two limits; one alone may be the least or the most, and then it is near. */
+  private static boolean fits(String known, List<Double> limits) {
+    double value = Double.parseDouble(known.replace(" ", "").replace(',', '.'));
+    DoubleSummaryStatistics all = limits.stream().mapToDouble(d -> d).summaryStatistics();
+    return limits.isEmpty() || (limits.size() == 1 ? value > all.getMin() / 2 && value < all.getMax() * 2
+        : value >= all.getMin() && value <= all.getMax());
   }
 }

@@ -3,6 +3,8 @@ package neatlanyard.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import java.util.List;
 import org.testng.annotations.Test;
@@ -74,10 +76,29 @@ public class JetsTest extends Flown {
     Crew tomas = sits("Tomas Quill", flight, "left", ColorScheme.DARK);
     Crew petra = sits("Petra Holm", flight, "right", ColorScheme.LIGHT);
     List<Crew> both = List.of(tomas, petra);
-    tomas.page.getByText("after maintenance").first().click();
+    tomas.page.getByText("maintenance since the last flight").first().click();
     tomas.cut();
     Crew.together(both, "Safe, then power", "");
+    petra.stage("Walkaround");
+    petra.pressUntil("Space", "Static ports, left", 30);
+    assertThat(petra.tag("4 of 4 pins still in")).isVisible();
+    assertThat(petra.page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("Static port still taped over")))
+        .isVisible();
+    petra.readable();
+    petra.picture("looks-day");
+    petra.page.setViewportSize(390, 844);
+    petra.picture("looks-phone");
+    petra.page.setViewportSize(1280, 800);
     Crew.together(both, "Walkaround", "");
+    assertThat(petra.tag("pins still in")).not().isVisible();
     Crew.together(both, "Flows", "");
+    figures(both, papers("zero-fuel-weight", "57640", "fuel", "10800", "takeoff-weight", "68240", "centre", "23.0",
+        "trim", "4.3", "runway", "25", "intersection", "FULL", "initial-level", "5000", "transponder", "2616", "flap",
+        "1", "assumed-temperature", "42", "v1", "134", "vr", "137", "v2", "142"));
+    Crew.together(both, "Figures", "");
+    BriefingTest.briefed(tomas, petra);
+    Crew.together(both, "Start", "");
+    checked(both, "Start the check", "");
+    rolls(both);
   }
 }

@@ -127,6 +127,7 @@ public class SecondTypeTest extends AtTheDemo {
     ida.readable();
     ida.page.getByText("The whole way").click();
     ida.picture("taxi-night");
+    ida.page.getByText("Speeds, brakes and the turn").click();
     ida.page.getByText("Brakes that grew hot").click();
     ida.page.getByLabel("Hottest brake").fill("420");
     ida.button("Brakes read").click();
