@@ -94,7 +94,10 @@ export const GroundMap = ({ plan, way, here }: GroundMapProps) => {
         {named.map((s) => (
           <g key={s.name} data-kind={s.kind} className={classes.spot}>
             <circle cx={s.east} cy={-s.north} r={unit * (s.kind === 'holding' ? 0.7 : 1.3)} />
-            <text x={s.east + unit * 1.5} y={-s.north - unit * 1.2}>
+            <text
+              x={s.east + unit * (s.kind === 'hot-spot' ? -1.6 : 1.5)}
+              y={-s.north - unit * (s.kind === 'hot-spot' ? 2.4 : 1.2)}
+            >
               {s.kind === 'obstacle' ? '' : s.name}
             </text>
           </g>

@@ -93,7 +93,9 @@ public final class ClearanceWords {
     Next meant = next;
     next = Next.ANY;
     Optional<Strip> strip = strip(token);
-    if (meant == Next.CROSS && strip.isPresent()) {
+    if ((meant == Next.CROSS || meant == Next.BACKTRACK) && strip.isEmpty()) {
+      faults.add("'%s' is no runway to %s here.".formatted(cut(token), meant.name().toLowerCase(Locale.ROOT)));
+    } else if (meant == Next.CROSS && strip.isPresent()) {
       crossing.add(strip.get().ends().getFirst());
     } else if (meant == Next.BACKTRACK && strip.isPresent()) {
       backtrack(token, strip.get());
@@ -147,6 +149,9 @@ public final class ClearanceWords {
             limit.get().runway().orElseThrow(), strip.name()));
       }
     });
+    if (next != Next.ANY) {
+      faults.add("Nothing is named behind the last word.");
+    }
     if (via.isEmpty()) {
       faults.add("No taxiway is named.");
     }

@@ -84,7 +84,8 @@ public class WayTest {
         {"1", "A Q A1", "'Q' is no taxiway"}, {"1", "A A1 D1", "Two limits: A1 and D1"},
         {"1", "A A1 runway 18", "A1 is of runway 09, not of 18/36"}, {"1", "D D1", "Nothing leads from stand 1 via D"},
         {"1", "A hold short of 18", "Which holding point of 18/36"}, {"1", "\u0000 A A1", "is no taxiway"},
-        {"1", "x".repeat(301), "at most 300"}, {"1", "backtrack 09", "is not taxied along"}};
+        {"1", "x".repeat(301), "at most 300"}, {"1", "backtrack 09", "is not taxied along"},
+        {"2", "A D cross hold D1", "'D1' is no runway to cross"}, {"1", "A A1 cross", "Nothing is named behind"}};
   }
 
   @Test(dataProvider = "not_understood")
