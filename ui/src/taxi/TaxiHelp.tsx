@@ -12,18 +12,20 @@ import classes from './TaxiHelp.module.css'
 /** The clearance and its way, how fast one may be where, and how the type goes round a corner. */
 export const TaxiHelp = ({ live }: { live: Live }) => {
   const { card, progress } = live.view
-  const [here, setHere] = useState(0)
+  const [at, setAt] = useState({ way: '', place: 0 })
   if (!card) return null
   const { plan } = card
   const taxi = progress.taxi
   const way = taxi?.way
+  // Another way begins at its stand.
+  const here = way && at.way === way.words ? at.place : 0
   return (
     <section className={classes.help} aria-label="Rolling">
       {plan && taxi && (
         <div className={classes.way}>
           <div>
             <Clearance live={live} plan={plan} taxi={taxi} />
-            {way && <Places way={way} here={Math.min(here, way.places.length - 1)} onGo={setHere} />}
+            {way && <Places way={way} here={here} onGo={(place) => setAt({ way: way.words, place })} />}
           </div>
           <GroundMap plan={plan} way={way} here={way?.places[here]?.at} />
         </div>

@@ -12,10 +12,10 @@ import neatlanyard.core.briefing.Line;
 import neatlanyard.core.checklist.NextItem;
 import neatlanyard.core.checklist.Stale;
 import neatlanyard.core.checklist.TakeoffConfiguration;
-import neatlanyard.core.flow.Gates.Gate;
 import neatlanyard.core.flow.Gates;
-import neatlanyard.core.flow.Positions.Statement;
+import neatlanyard.core.flow.Gates.Gate;
 import neatlanyard.core.flow.Positions;
+import neatlanyard.core.flow.Positions.Statement;
 import neatlanyard.core.flow.Waiting;
 import neatlanyard.core.flow.Waits;
 import neatlanyard.core.lanyard.Bead;
@@ -43,6 +43,7 @@ public final class Picture {
   private final Supplier<Map<PointId, List<Statement>>> positions;
   private final Supplier<Map<StepId, StepNotes.Change>> stale;
   private final Once<List<Line>> briefing;
+  private final Once<TaxiWay> taxiWay;
   private final Supplier<Map<StepId, StepNotes.Change>> briefingUntrue;
   private final Supplier<Standing> standing;
   private final Supplier<List<Bead>> beads;
@@ -51,18 +52,22 @@ public final class Picture {
   private final Map<Stage, List<Gate>> stageGates = new ConcurrentHashMap<>();
 
   Picture(DepartureState state) {
-    this(state, Once.of(() -> Briefing.of(state)));
+    this(state, Once.of(() -> Briefing.of(state)), Once.of(() -> TaxiWay.of(state)));
   }
 
-  /** That of the next state. The briefing is put together anew only where what it speaks of is another. */
+  /** That of the next state. Briefing and way are put together anew only where what they speak of is another. */
   Picture of(DepartureState next) {
-    return briefing.known().filter(b -> Briefing.same(state, next))
-        .map(b -> new Picture(next, Once.known(b))).orElseGet(() -> new Picture(next));
+    return new Picture(next,
+        briefing.known().filter(b -> Briefing.same(state, next)).map(Once::known)
+            .orElseGet(() -> Once.of(() -> Briefing.of(next))),
+        taxiWay.known().filter(w -> TaxiWay.same(state, next)).map(Once::known)
+            .orElseGet(() -> Once.of(() -> TaxiWay.of(next))));
   }
 
-  private Picture(DepartureState state, Once<List<Line>> briefing) {
+  private Picture(DepartureState state, Once<List<Line>> briefing, Once<TaxiWay> taxiWay) {
     this.state = state;
     this.briefing = briefing;
+    this.taxiWay = taxiWay;
     this.waits = Once.of(() -> Waits.running(state));
     this.tags = Once.of(() -> Cord.tags(state, waits(), briefingUntrue().keySet()));
     this.positions = Once.of(() -> Positions.of(state));
@@ -96,6 +101,11 @@ public final class Picture {
   /** Today's briefing, in the order in which it is said. */
   public List<Line> briefing() {
     return briefing.get();
+  }
+
+  /** The ground as the type rolls on it. */
+  public TaxiWay taxiWay() {
+    return taxiWay.get();
   }
 
   /** The lines of it that were read and say something else now. */

@@ -12,33 +12,53 @@ import neatlanyard.core.taxi.Clearance;
 import neatlanyard.core.taxi.Rolling;
 import neatlanyard.core.taxi.Way;
 
-/** The way a departure's crew was cleared to take. */
-public final class TaxiWay {
+/**
+ * The ground of a departure as its type rolls on it.
+ *
+ * @param known the way its crew was cleared to take; empty until both have heard the same, and for a type whose pack
+ *     says nothing of rolling
+ * @param notFor what of the ground the type should not take, each with why
+ */
+public record TaxiWay(Optional<Known> known, List<String> notFor) {
   private static final double KG_A_TONNE = 1_000;
 
-  private TaxiWay() {}
+  public TaxiWay {
+    notFor = List.copyOf(notFor);
+  }
 
   /** A clearance that both pilots heard, with where it leads and how the type rolls there. */
   public record Known(Clearance clearance, Way way, Rolling rolling) {}
 
-  /** Empty until both have heard the same, and for a type whose pack says nothing of rolling. */
-  public static Optional<Known> of(DepartureState d) {
+  static TaxiWay of(DepartureState d) {
+    return new TaxiWay(known(d), notFor(d));
+  }
+
+  /** Whether it is the same in both: a press that says nothing of the ground works nothing out anew. */
+  static boolean same(DepartureState a, DepartureState b) {
+    return a.taxi() == b.taxi() && a.facts() == b.facts() && a.cardNumber() == b.cardNumber()
+        && weight(a).equals(weight(b));
+  }
+
+  private static Optional<Known> known(DepartureState d) {
     Optional<Clearance> agreed = d.taxi().agreed();
     Planform shape = d.pack().planform();
     return shape.ground().isEmpty() ? Optional.empty() : agreed.flatMap(c -> d.facts().ground().flatMap(plan ->
         Way.of(plan, c).map(way -> new Known(c, way, Rolling.of(way, plan, shape, tonnes(d), standing(d))))));
   }
 
-  /** What of the ground the type should not take, each with why. */
-  public static List<String> notFor(DepartureState d) {
+  private static List<String> notFor(DepartureState d) {
     Planform shape = d.pack().planform();
     Optional<GroundPlan> plan = d.facts().ground();
     return plan.map(p -> Rolling.notFor(p, shape, tonnes(d))).orElse(List.of());
   }
 
-  /** What the crew's figures say it weighs. */
+  private static Optional<String> weight(DepartureState d) {
+    return d.entries().worked().value(CriticalFigure.TAKEOFF_WEIGHT);
+  }
+
+  /** What was worked out that it weighs. */
   private static OptionalDouble tonnes(DepartureState d) {
-    return d.entries().worked().value(CriticalFigure.TAKEOFF_WEIGHT).stream()
+    return weight(d).stream()
         .mapToDouble(kg -> Double.parseDouble(kg) / KG_A_TONNE).findFirst();
   }
 

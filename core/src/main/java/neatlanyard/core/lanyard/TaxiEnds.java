@@ -43,7 +43,7 @@ final class TaxiEnds {
     if (row.isEmpty()) {
       return Optional.of(end(Trigger.BRAKES, "Brakes %d \u00b0C, hotter than their table".formatted(hot), b));
     }
-    Duration takes = Duration.ofMinutes(b.event().fan() ? row.get().fanMinutes() : row.get().minutes());
+    Duration takes = row.get().takes(b.event().fan());
     return takes.isZero() ? Optional.empty()
         : Optional.of(end(Trigger.BRAKES, "Brakes %d \u00b0C: cool %d min %s, then read them again".formatted(
         hot, takes.toMinutes(), b.event().fan() ? "with the fan" : "without a fan"), b));

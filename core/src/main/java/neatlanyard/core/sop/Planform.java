@@ -1,5 +1,6 @@
 package neatlanyard.core.sop;
 
+import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
 
@@ -41,7 +42,12 @@ public record Planform(
    * @param minutes without their fan; 0 where they need not cool
    * @param fanMinutes with it; the same where there is none
    */
-  public record Cooling(int upToC, int minutes, int fanMinutes) {}
+  public record Cooling(int upToC, int minutes, int fanMinutes) {
+    /** How long it takes. @param fan whether it runs */
+    public Duration takes(boolean fan) {
+      return Duration.ofMinutes(fan ? fanMinutes : minutes);
+    }
+  }
 
   /** Most speed by where one is, in knots. */
   public record Speeds(int apronKt, int turnKt, int straightKt, int backtrackKt) {}

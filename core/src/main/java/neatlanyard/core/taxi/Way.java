@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.Set;
+import java.util.stream.Stream;
 import neatlanyard.core.fleet.GroundPlan;
 import neatlanyard.core.fleet.GroundPlan.Spot;
 import neatlanyard.core.fleet.GroundPlan.Strip;
@@ -56,7 +56,28 @@ public record Way(List<Spot> spots, List<Leg> legs, List<Integer> legOfStretch, 
     }
   }
 
-  private record Step(Spot at, List<Stretch> way, double metres) {}
+  /** Where one can be, and the stretch by which one came there; empty where one begins. */
+  private record Step(Spot at, Optional<Step> before, Optional<Stretch> by, double metres) {
+    static Step begin(Spot at) {
+      return new Step(at, Optional.empty(), Optional.empty(), 0);
+    }
+
+    Step on(Stretch by) {
+      return new Step(by.to, Optional.of(this), Optional.of(by), metres + by.from.to(by.to));
+    }
+
+    static Step nearer(Step a, Step b) {
+      return a.metres <= b.metres ? a : b;
+    }
+
+    List<Stretch> way() {
+      List<Stretch> all = new ArrayList<>();
+      for (Optional<Step> s = Optional.of(this); s.isPresent(); s = s.get().before) {
+        s.get().by.ifPresent(all::addFirst);
+      }
+      return all;
+    }
+  }
 
   /** The middle of a place, metres east and north. @param leg counted from 0 */
   public double[] middle(int leg) {
@@ -79,7 +100,7 @@ public record Way(List<Spot> spots, List<Leg> legs, List<Integer> legOfStretch, 
       return Optional.empty();
     }
     // What lies on the apron is not named in a clearance, nor the last metres from a taxiway to its holding point.
-    Map<String, Step> reached = apron(plan, Map.of(c.from(), new Step(from.get(), List.of(), 0)));
+    Map<String, Step> reached = apron(plan, Map.of(c.from(), Step.begin(from.get())));
     for (String name : c.via()) {
       Optional<Taxiway> on = plan.taxiway(name);
       if (on.isEmpty()) {
@@ -89,7 +110,7 @@ public record Way(List<Spot> spots, List<Leg> legs, List<Integer> legOfStretch, 
     }
     Map<String, Step> so = reached;
     return Optional.ofNullable(reached.get(c.limit())).or(() -> last(plan, limit.get(), so))
-        .filter(s -> !s.way.isEmpty()).map(s -> new Legs(plan, c, s.way).way());
+        .filter(s -> s.by.isPresent()).map(s -> new Legs(plan, c, s.way()).way());
   }
 
   private static Optional<Step> last(GroundPlan plan, Spot limit, Map<String, Step> reached) {
@@ -121,31 +142,23 @@ public record Way(List<Spot> spots, List<Leg> legs, List<Integer> legOfStretch, 
     return all;
   }
 
-  /** The shortest way to each spot of a taxiway from where one may be; one stays on it, so each way is plain. */
+  /** The shortest way to each spot of a taxiway from where one may be, once there and once back over it. */
   private static Map<String, Step> along(GroundPlan plan, Taxiway on, Map<String, Step> before) {
     List<Spot> chain = on.along().stream().flatMap(n -> plan.spot(n).stream()).toList();
     Map<String, Step> reached = new HashMap<>();
-    for (int begin = 0; begin < chain.size(); begin++) {
-      Step start = before.get(chain.get(begin).name());
-      if (start != null) {
-        walk(on, chain, begin, 1, start, reached);
-        walk(on, chain, begin, -1, start, reached);
-      }
-    }
+    sweep(on, chain, before, reached);
+    sweep(on, chain.reversed(), before, reached);
     return reached;
   }
 
-  private static void walk(Taxiway on, List<Spot> chain, int begin, int way, Step start, Map<String, Step> reached) {
-    Step now = start;
-    for (int i = begin + way; i >= 0 && i < chain.size(); i += way) {
-      Stretch stretch = new Stretch(chain.get(i - way), chain.get(i), on);
-      List<Stretch> all = new ArrayList<>(now.way);
-      all.add(stretch);
-      now = new Step(stretch.to, all, now.metres + stretch.from.to(stretch.to));
-      Step known = reached.get(stretch.to.name());
-      if (known == null || now.metres < known.metres) {
-        reached.put(stretch.to.name(), now);
-      }
+  private static void sweep(Taxiway on, List<Spot> chain, Map<String, Step> before, Map<String, Step> reached) {
+    Optional<Step> here = Optional.empty();
+    for (int i = 1; i < chain.size(); i++) {
+      Spot from = chain.get(i - 1);
+      Stretch stretch = new Stretch(from, chain.get(i), on);
+      Optional<Step> joins = Optional.ofNullable(before.get(from.name()));
+      here = Stream.concat(here.stream(), joins.stream()).reduce(Step::nearer).map(s -> s.on(stretch));
+      here.ifPresent(s -> reached.merge(s.at.name(), s, Step::nearer));
     }
   }
 

@@ -43,11 +43,17 @@ public class TaxiTest {
     s.says(OFFICER, new Event.TaxiCleared(EAST));
     assertThat(tags(s, Trigger.CLEARANCE)).containsExactly(
         "Heard differently: via A, and A, D; to A1, and D1; crossing nothing, and 18");
-    assertThat(TaxiWay.of(s.now.state())).isEmpty();
+    assertThat(s.now.picture().taxiWay().known()).isEmpty();
     s.says(CAPTAIN, new Event.TaxiCleared(EAST));
     assertThat(s.now.state().taxi().agreed()).contains(EAST);
+    TaxiWay way = s.now.picture().taxiWay();
+    s.says(CAPTAIN, new Event.BrakesRead(20, false));
+    assertThat(s.now.picture().taxiWay()).as("brakes are said, the notes are others").isNotSameAs(way).isEqualTo(way);
+    way = s.now.picture().taxiWay();
+    s.says(OFFICER, new Event.Interrupted());
+    assertThat(s.now.picture().taxiWay()).as("a press elsewhere works nothing out").isSameAs(way);
     assertThat(tags(s, Trigger.CLEARANCE)).isEmpty();
-    assertThat(TaxiWay.of(s.now.state())).isPresent();
+    assertThat(s.now.picture().taxiWay().known()).isPresent();
   }
 
   @Test

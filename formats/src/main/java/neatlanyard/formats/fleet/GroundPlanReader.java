@@ -24,6 +24,8 @@ import neatlanyard.formats.text.Doc;
 final class GroundPlanReader {
   private static final double MOST_M = 20_000;
   private static final int MOST_PLACES = 500;
+  /** All taxiways together: what is looked for along them for each clearance. */
+  private static final int MOST_STRETCHES = 2_000;
   private static final double LEAST_APART_M = 1;
 
   private final Doc doc;
@@ -44,8 +46,10 @@ final class GroundPlanReader {
     List<Strip> strips = doc.list("runways", this::strip);
     once("points", spots.stream().map(Spot::name).toList());
     once("taxiways", taxiways.stream().map(Taxiway::name).toList());
-    if (spots.size() > MOST_PLACES || taxiways.size() > MOST_PLACES) {
-      doc.fault("points", "A plan has at most %d points and as many taxiways.".formatted(MOST_PLACES));
+    if (spots.size() > MOST_PLACES || taxiways.size() > MOST_PLACES
+        || taxiways.stream().mapToInt(t -> t.along().size()).sum() > MOST_STRETCHES) {
+      doc.fault("points", "A plan has at most %d points and as many taxiways, and %d points along them all.".formatted(
+          MOST_PLACES, MOST_STRETCHES));
       return new GroundPlan(List.of(), List.of(), strips, GroundPlan.Transponder.STANDBY);
     }
     Map<String, Spot> named = spots.stream().collect(Collectors.toMap(Spot::name, s -> s, (a, b) -> a));

@@ -36,7 +36,7 @@ class ProgressViewer {
         stages.seats(), finds.finds(), finds.tech(), steps.gates(), steps.passed(), steps.waits(), steps.values(),
         steps.allowed(), steps.takeoff(), new FigureReader(d).figures(),
         d.figuresNumber(), new BriefingReader(d, picture).lines(), steps.aircraft(),
-        d.controls().map(c -> controls(d, c)), new TaxiReader(d).view(), d.tiedOff().map(t -> tiedOff(d, t)));
+        d.controls().map(c -> controls(d, c)), new TaxiReader(d, picture).view(), d.tiedOff().map(t -> tiedOff(d, t)));
   }
 
   private static ControlsView controls(DepartureState d, Recorded<Event.ControlsChecked> c) {

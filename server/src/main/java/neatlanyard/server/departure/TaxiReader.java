@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import neatlanyard.core.departure.Picture;
 import neatlanyard.core.departure.TaxiWay;
 import neatlanyard.core.fleet.GroundPlan;
 import neatlanyard.core.fleet.Refusal;
@@ -36,10 +37,12 @@ import neatlanyard.server.problem.Problem;
 /** Puts taxiing into what the screens show, and what a pilot heard into a clearance. */
 final class TaxiReader {
   private final DepartureState d;
+  private final Picture picture;
   private final TaxiNotes taxi;
 
-  TaxiReader(DepartureState state) {
+  TaxiReader(DepartureState state, Picture picture) {
     this.d = state;
+    this.picture = picture;
     this.taxi = state.taxi();
   }
 
@@ -62,8 +65,8 @@ final class TaxiReader {
         taxi.heard().keySet().stream().sorted().map(Doc::written).toList(),
         taxi.heard().size() < 2 ? List.of() : taxi.heard().entrySet().stream().sorted(Map.Entry.comparingByKey())
             .map(e -> heard(e.getValue())).toList(),
-        taxi.differences(), taxi.before().map(Clearance::words).orElse(""), TaxiWay.of(d).map(this::way),
-        TaxiWay.notFor(d), taxi.brakes().map(this::brakes)));
+        taxi.differences(), taxi.before().map(Clearance::words).orElse(""), picture.taxiWay().known().map(this::way),
+        picture.taxiWay().notFor(), taxi.brakes().map(this::brakes)));
   }
 
   private HeardView heard(Recorded<Event.TaxiCleared> r) {
@@ -88,7 +91,7 @@ final class TaxiReader {
   private BrakesView brakes(Recorded<Event.BrakesRead> r) {
     Event.BrakesRead e = r.event();
     Optional<Duration> takes = d.pack().planform().ground().flatMap(g -> g.cooling(e.hottestC()))
-        .map(c -> Duration.ofMinutes(e.fan() ? c.fanMinutes() : c.minutes())).filter(t -> !t.isZero());
+        .map(c -> c.takes(e.fan())).filter(t -> !t.isZero());
     return new BrakesView(e.hottestC(), e.fan(), Names.family(d, r.by()), r.at(), takes.map(r.at()::plus));
   }
 
