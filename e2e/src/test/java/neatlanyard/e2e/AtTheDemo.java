@@ -2,9 +2,11 @@ package neatlanyard.e2e;
 
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import java.lang.reflect.Method;
 import java.util.List;
+import org.testng.ITestResult;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeClass;
@@ -29,9 +31,17 @@ abstract class AtTheDemo {
   }
 
   @AfterMethod(alwaysRun = true)
-  final void close() {
+  final void close(ITestResult result) {
+    if (!result.isSuccess()) {
+      browser.contexts().stream().flatMap(c -> c.pages().stream()).forEach(AtTheDemo::tell);
+    }
     List.copyOf(browser.contexts()).forEach(BrowserContext::close);
     app.close();
+  }
+
+  /** What a page showed when a test failed: where it is slower than here, nobody can look. */
+  private static void tell(Page page) {
+    System.err.printf("%s%n%s%n", page.url(), page.locator("body").innerText().replaceAll("\\s*\n", "\n"));
   }
 
   @AfterClass(alwaysRun = true)

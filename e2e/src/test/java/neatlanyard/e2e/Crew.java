@@ -41,7 +41,7 @@ final class Crew {
   private static final double LONGEST_WAIT_MS = 2 * PATIENCE_MS;
 
   /** Between two looks at what is waited for. */
-  private static final double REST_MS = 20;
+  private static final double REST_MS = 50;
 
   final Page page;
   private final String url;
@@ -308,13 +308,14 @@ final class Crew {
    * @param main the one thing to do now, such as "Done space"; empty where there is none
    * @param enabled whether it can be done
    * @param seen how many fields and choices ask for what is seen
+   * @param asks whether more than a press is asked: a value, what is seen, or a test part by part
    * @param waits whether the step at hand is this person's, and a time that runs keeps it closed
    * @param soon whether that time is one of seconds, to be waited for
    * @param part the procedure of the stage that is shown
    * @param finished whether the stage is done
    */
-  private record Sight(String heading, String main, boolean enabled, int seen, boolean waits, boolean soon,
-      String part, boolean finished) {
+  private record Sight(String heading, String main, boolean enabled, int seen, boolean asks, boolean waits,
+      boolean soon, String part, boolean finished) {
     private static final String LOOK = """
         () => {
           const all = (s) => [...document.querySelectorAll('main ' + s)]
@@ -325,6 +326,7 @@ final class Crew {
           return [
             text(all('h1')[0]), text(main), main !== undefined && !main.disabled,
             all('[data-step] input:enabled, [data-step] button:enabled').length,
+            all("[data-step] :enabled, input[aria-label^='Value, '], li[aria-current=step]").length > 0,
             past !== undefined && !there,
             text(past?.parentElement?.parentElement).includes('before the pressure is read'),
             text(all('nav button[aria-current]')[0]),
@@ -336,8 +338,8 @@ final class Crew {
       List<?> seen = (List<?>) page.evaluate(LOOK);
       return new Sight(
           (String) seen.get(0), (String) seen.get(1), (boolean) seen.get(2), ((Number) seen.get(3)).intValue(),
-          (boolean) seen.get(4),
-          (boolean) seen.get(5), (String) seen.get(6), (boolean) seen.get(7));
+          (boolean) seen.get(4), (boolean) seen.get(5),
+          (boolean) seen.get(6), (String) seen.get(7), (boolean) seen.get(8));
     }
 
     /** Whether something of this stage is this person's to do now. */
@@ -386,7 +388,7 @@ final class Crew {
       until(PATIENCE_MS, () -> !sight().waits);
     } else if (before.waits) {
       past("It ran before we came");
-    } else if (!answer()) {
+    } else if (!(before.asks && answer())) {
       key(before.main.startsWith("Go to") ? "g" : before.main.startsWith("Below") ? "b" : "Space");
     }
     until(PATIENCE_MS, () -> !sight().equals(before));

@@ -2,7 +2,6 @@ package neatlanyard.core.log;
 
 import java.time.Instant;
 import java.util.List;
-import java.util.Optional;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.FlightId;
 import neatlanyard.core.fleet.TailId;
@@ -29,7 +28,4 @@ public interface HeldLists {
 
   /** Those of a flight. */
   List<Held> of(FlightId flight);
-
-  /** How a tail was secured last, before a time; empty where nobody has. */
-  Optional<Held> secured(TailId tail, Instant before);
 }

@@ -29,8 +29,8 @@ import neatlanyard.core.fleet.Tail;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.fleet.TypeId;
 import neatlanyard.core.lanyard.Tag;
-import neatlanyard.core.log.DepartureLog.StoredEntry;
 import neatlanyard.core.log.DepartureLog;
+import neatlanyard.core.log.DepartureLog.StoredEntry;
 import neatlanyard.core.log.Event;
 import neatlanyard.core.log.Proposal;
 import neatlanyard.core.log.TechState;
@@ -68,6 +68,9 @@ public class Departures {
 
   /** Departures of a tail whose finds a later one is told of. */
   private static final int MOST_BEFORE = 12;
+
+  /** Entries until an opening is whole: that it is open, what was read before, what the files give. */
+  private static final long BEGINNING = 3;
 
   /** Nobody walks round an aircraft so long after it was to leave. */
   private static final Duration OVER = Duration.ofHours(12);
@@ -257,25 +260,31 @@ public class Departures {
   DepartureDesk open(String id, SignedIn who) {
     Flight flight = flight(id);
     Optional<DepartureDesk> there = find(flight.id());
-    if (there.isPresent()) {
+    // A server that was killed as it opened one has not said all of its beginning.
+    if (there.filter(d -> d.state().lastNumber() >= BEGINNING).isPresent()) {
       return there.get();
     }
     if (flight.place(who.id()).isEmpty()) {
       throw Problem.refused(new Refusal(RefusalCode.NOT_ROSTERED, "You are not on the crew of this flight.",
           "One of its crew opens it; then you can look on."));
     }
+    Event readings = new Event.ReadBefore(tails.before(flight.tail()));
+    Event facts = new Event.FlightFacts(tails.facts(flight, before(flight)));
     DepartureDesk desk = desks.get(flight.id(), i -> {
       List<StoredEntry> kept = kept(i);
-      return kept.isEmpty() ? opened(flight, who) : resume(i, kept);
+      DepartureDesk made = kept.isEmpty() ? opened(flight, who) : resume(i, kept);
+      // Before anybody else finds it: a word that came between would keep these from being said.
+      begin(made, readings, facts);
+      return made;
     }).orElseThrow();
-    desk.note(
-        d -> d.lastNumber() == 1 ? Optional.of(new Event.ReadBefore(tails.before(flight.tail()))) : Optional.empty(),
-        BY_SERVER);
-    desk.note(
-        d -> d.lastNumber() == 2 ? Optional.of(new Event.FlightFacts(tails.facts(flight, before(flight))))
-        : Optional.empty(), BY_SERVER);
+    begin(desk, readings, facts);
     tellOfTail(desk);
     return desk;
+  }
+
+  private static void begin(DepartureDesk desk, Event readings, Event facts) {
+    desk.note(d -> d.lastNumber() == 1 ? Optional.of(readings) : Optional.empty(), BY_SERVER);
+    desk.note(d -> d.lastNumber() == 2 ? Optional.of(facts) : Optional.empty(), BY_SERVER);
   }
 
   private DepartureDesk opened(Flight flight, SignedIn who) {

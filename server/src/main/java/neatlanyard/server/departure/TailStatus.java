@@ -121,22 +121,24 @@ class TailStatus {
     before.forEach(d -> DayValues.uses(d).forEach(u -> last.putIfAbsent(u.memory(), u)));
     return new Facts(elevations, List.copyOf(last.values()),
         fleet.fleet().airfield(flight.from()).map(this::departing),
-        fleet.fleet().airfield(flight.from()).flatMap(Airfield::ground), left(flight, before));
+        fleet.fleet().airfield(flight.from()).flatMap(Airfield::ground), left(before));
   }
 
-  /** By the lists of the flight before, where they were held in the same hands as the log of that flight. */
-  private Optional<Facts.Left> left(Flight flight, List<DepartureState> before) {
-    return held.secured(flight.tail(), clock.instant()).flatMap(h -> before.stream()
-        .filter(d -> d.opened().flight().id().equals(h.flight())).findFirst().map(d -> new Facts.Left(
-        Names.whole(d, h.by()), d.opened().flight().number(), h.at(), shutDown(h))));
+  /** By the lists of the last departure before, where its securing was read; an older one says nothing any more. */
+  private Optional<Facts.Left> left(List<DepartureState> before) {
+    return before.stream().findFirst().flatMap(d -> {
+      List<HeldLists.Held> lists = held.of(d.opened().flight().id());
+      return lists.stream().filter(h -> h.phase() == LaterList.Phase.SECURING).findFirst().map(h -> new Facts.Left(
+          Names.whole(d, h.by()), d.opened().flight().number(), h.at(), leaves(lists)));
+    });
   }
 
   /** What the shutdown left stands, where the securing says nothing else. */
-  private List<State> shutDown(HeldLists.Held secured) {
+  private static List<State> leaves(List<HeldLists.Held> lists) {
     Map<PointId, State> last = new LinkedHashMap<>();
-    held.of(secured.flight()).stream().filter(h -> h.phase() == LaterList.Phase.SHUTDOWN)
+    Stream.of(LaterList.Phase.SHUTDOWN, LaterList.Phase.SECURING)
+        .flatMap(p -> lists.stream().filter(h -> h.phase() == p))
         .flatMap(h -> h.left().stream()).forEach(s -> last.put(s.point(), s));
-    secured.left().forEach(s -> last.put(s.point(), s));
     return List.copyOf(last.values());
   }
 

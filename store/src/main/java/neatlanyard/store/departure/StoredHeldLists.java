@@ -4,7 +4,6 @@ import static neatlanyard.store.generated.Tables.HELD_LIST;
 
 import java.time.Instant;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Collectors;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.FlightId;
@@ -50,13 +49,6 @@ public final class StoredHeldLists implements HeldLists {
   public List<Held> of(FlightId flight) {
     return db.rows(sql -> sql.selectFrom(HELD_LIST).where(HELD_LIST.FLIGHT_ID.eq(flight.value()))
         .orderBy(HELD_LIST.HELD_AT), StoredHeldLists::held);
-  }
-
-  @Override
-  public Optional<Held> secured(TailId tail, Instant before) {
-    return db.rows(sql -> sql.selectFrom(HELD_LIST).where(HELD_LIST.TAIL_ID.eq(tail.value()),
-        HELD_LIST.PHASE.eq(LaterList.Phase.SECURING.name()), HELD_LIST.HELD_AT.lt(before.toEpochMilli()))
-        .orderBy(HELD_LIST.HELD_AT.desc()).limit(1), StoredHeldLists::held).stream().findFirst();
   }
 
   private static Held held(HeldListRecord r) {
