@@ -14,6 +14,7 @@ import java.util.stream.Stream;
 import neatlanyard.core.figures.RunwayCondition;
 import neatlanyard.core.figures.RunwayState;
 import neatlanyard.core.figures.RunwayWind;
+import neatlanyard.core.figures.ShortStrip;
 import neatlanyard.core.figures.Thrust;
 import neatlanyard.core.figures.WorkedOut.Protection;
 import neatlanyard.core.figures.entry.CriticalFigure;
@@ -22,10 +23,12 @@ import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.fleet.Equipment;
 import neatlanyard.core.fleet.Outbound.LandingLimits;
 import neatlanyard.core.fleet.Rostered;
+import neatlanyard.core.fleet.Runway;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.log.Facts.ClimbOut;
 import neatlanyard.core.log.Facts.Departing;
 import neatlanyard.core.log.Facts.Elevation;
+import neatlanyard.core.log.Facts.Run;
 import neatlanyard.core.sop.BriefingValue;
 import neatlanyard.core.sop.Wording.Part;
 import neatlanyard.core.state.DepartureState;
@@ -101,6 +104,7 @@ final class TodaysWords {
       case HOLDOVER -> d.entries().worked().protection().map(Protection::words)
           .map(p -> Said.other(Words.within(p), "the operator's holdover times"))
           .orElse(Said.of("not de-iced", "the crew"));
+      case HALF_WAY -> halfWay();
     };
   }
 
@@ -127,6 +131,22 @@ final class TodaysWords {
     boolean part = from.filter(f -> !f.equalsIgnoreCase(CriticalFigure.WHOLE_RUNWAY)).isPresent();
     return runway.map(r -> new Said(r.strip() + (part ? " from %s".formatted(from.get()) : ""),
         "the figures both entered", part, true)).orElseGet(() -> Said.missing("runway"));
+  }
+
+  /** On the runway both entered, with the speed both entered; no tables are needed for it. */
+  private Said halfWay() {
+    Optional<Integer> vr = d.entries().agreed(CriticalFigure.VR).map(String::strip)
+        .filter(v -> v.matches("\\d{2,3}")).map(Integer::valueOf);
+    Optional<Run> run = d.entries().agreed(CriticalFigure.RUNWAY).map(String::strip)
+        .flatMap(r -> d.facts().runs().stream().filter(f -> f.runway().value().equals(r)).findFirst());
+    String begins = d.entries().agreed(CriticalFigure.INTERSECTION).map(String::strip)
+        .orElse(CriticalFigure.WHOLE_RUNWAY);
+    Optional<Runway.Intersection> from = run.stream().flatMap(r -> r.begins().stream())
+        .filter(i -> i.name().equalsIgnoreCase(begins)).findFirst();
+    boolean whole = begins.equalsIgnoreCase(CriticalFigure.WHOLE_RUNWAY);
+    return vr.isEmpty() || run.isEmpty() || !whole && from.isEmpty() ? Said.missing("the half-way mark")
+        : Said.of(ShortStrip.of(run.get().toraM(), run.get().begins(), from, vr.get()).words(),
+        "70 per cent of VR at half of the run; common practice");
   }
 
   private Said thrust() {

@@ -1,6 +1,7 @@
 package neatlanyard.core.figures;
 
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import neatlanyard.core.fleet.Runway;
 import neatlanyard.core.units.Numbers;
@@ -20,12 +21,23 @@ public record ShortStrip(Worked kt, int halfM, int lights, Optional<Runway.Inter
   private static final int LIGHTS_M = 60;
 
   public static ShortStrip of(TakeoffCase of, double vrKt) {
-    int half = of.left().toraM() / 2;
-    int begins = of.from().map(Runway.Intersection::fromBeginningM).orElse(0);
+    return of(of.end().declared().toraM(), of.end().intersections(), of.from(), vrKt);
+  }
+
+  /**
+   * The same without tables.
+   *
+   * @param toraM of the whole runway @param all its intersections
+   * @param from where the take-off begins; empty for the whole runway
+   */
+  public static ShortStrip of(int toraM, List<Runway.Intersection> all, Optional<Runway.Intersection> from,
+      double vrKt) {
+    int begins = from.map(Runway.Intersection::fromBeginningM).orElse(0);
+    int half = (toraM - begins) / 2;
     double kt = Math.ceil(SHARE * vrKt - 1e-9);
     Worked speed = Worked.of(kt, "Common practice, no source; √½ = 70.7 % by kinematics",
         "0.7 × %s = %s kt, rounded up".formatted(Worked.kt(vrKt), Numbers.written(SHARE * vrKt, 1)));
-    Optional<Runway.Intersection> before = of.end().intersections().stream()
+    Optional<Runway.Intersection> before = all.stream()
         .filter(i -> i.fromBeginningM() > begins && i.fromBeginningM() <= begins + half)
         .max(Comparator.comparingInt(Runway.Intersection::fromBeginningM));
     return new ShortStrip(speed, half, half / LIGHTS_M, before);

@@ -6,6 +6,7 @@ import java.util.Optional;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.GroundPlan;
 import neatlanyard.core.fleet.Outbound;
+import neatlanyard.core.fleet.Runway;
 import neatlanyard.core.fleet.RunwayName;
 import neatlanyard.core.sop.State;
 
@@ -16,21 +17,30 @@ import neatlanyard.core.sop.State;
  * @param departing empty where the fleet has the airfield no more, and in records of earlier versions
  * @param ground of the airfield of departure; empty where the fleet has none, and in records of earlier versions
  * @param left how the last crew left the tail; empty where they held no such list
+ * @param runs what is declared of each runway end one may leave from; none in records of earlier versions
  */
 public record Facts(List<Elevation> elevations, List<LastUse> lastUses, Optional<Departing> departing,
-    Optional<GroundPlan> ground, Optional<Left> left) {
+    Optional<GroundPlan> ground, Optional<Left> left, List<Run> runs) {
   public static final Facts NONE = new Facts(List.of(), List.of(), Optional.empty(), Optional.empty(),
-      Optional.empty());
+      Optional.empty(), List.of());
 
   public Facts {
     elevations = List.copyOf(elevations);
     lastUses = List.copyOf(lastUses);
+    runs = List.copyOf(runs);
   }
 
   /** How the last crew left the tail. @param by whole name @param flight its number */
   public record Left(String by, String flight, Instant at, List<State> states) {
     public Left {
       states = List.copyOf(states);
+    }
+  }
+
+  /** @param toraM take-off run available of the whole runway, metres @param begins where else a take-off begins */
+  public record Run(RunwayName runway, int toraM, List<Runway.Intersection> begins) {
+    public Run {
+      begins = List.copyOf(begins);
     }
   }
 

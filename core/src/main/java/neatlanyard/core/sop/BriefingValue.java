@@ -30,7 +30,9 @@ public enum BriefingValue {
   DEFERRED("what is deferred"),
   /** Besides what most tails of the pack have. */
   TAIL("what differs on this tail"),
-  HOLDOVER("holdover time");
+  HOLDOVER("holdover time"),
+  /** Seven tenths of the lift-off speed, and where half of the run is. */
+  HALF_WAY("speed at the half-way mark");
 
   private final String words;
 

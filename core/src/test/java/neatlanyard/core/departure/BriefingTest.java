@@ -21,6 +21,7 @@ import neatlanyard.core.figures.entry.CriticalFigure;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Outbound;
+import neatlanyard.core.fleet.Runway;
 import neatlanyard.core.fleet.RunwayName;
 import neatlanyard.core.lanyard.Tag;
 import neatlanyard.core.log.Event;
@@ -58,7 +59,8 @@ public class BriefingTest {
         Optional.of(new Facts.Departing(0, new Outbound(Optional.of(new Outbound.LandingLimits(500, 800)),
         Optional.of(new AirfieldId("QBRN")), OptionalInt.of(1_000)), "Brannoch",
         List.of(new Facts.ClimbOut(new RunwayName("36"), 0, "", "left at 500 ft", "mast", obstacleFt)))),
-        Optional.empty(), Optional.empty())));
+        Optional.empty(), Optional.empty(),
+        List.of(new Facts.Run(new RunwayName("36"), 890, List.of(new Runway.Intersection("B", 210)))))));
     scene.says(OFFICER, day(2_500, -10));
     both(scene, CriticalFigure.RUNWAY, "36");
     both(scene, CriticalFigure.V1, "91");
@@ -86,6 +88,22 @@ public class BriefingTest {
 
   private static Status status(Scene scene, StepId step) {
     return scene.now.picture().standing().of(step);
+  }
+
+  /** A type without take-off tables has its mark all the same: 0.7 of 82 kt, half of 890 m and of the 680 m from B. */
+  @Test
+  public void the_half_way_mark_goes_by_what_both_entered() {
+    Scene scene = Scene.ready(Scene.SHORT);
+    scene.server(new Event.FlightFacts(new Facts(List.of(), List.of(), Optional.empty(), Optional.empty(),
+        Optional.empty(),
+        List.of(new Facts.Run(new RunwayName("36"), 890, List.of(new Runway.Intersection("B", 210)))))));
+    both(scene, CriticalFigure.RUNWAY, "36");
+    both(scene, CriticalFigure.INTERSECTION, CriticalFigure.WHOLE_RUNWAY);
+    assertThat(line(scene, "short").words()).contains("half-way mark");
+    both(scene, CriticalFigure.VR, "82");
+    assertThat(line(scene, "short").words()).isEqualTo("58 kt by 445 m, 7 lights on, soon after B, or stop.");
+    both(scene, CriticalFigure.INTERSECTION, "B");
+    assertThat(line(scene, "short").words()).isEqualTo("58 kt by 340 m, 5 lights on, or stop.");
   }
 
   /** An airfield one would turn to is no better for being named: what is reported of it is said with it. */

@@ -227,6 +227,14 @@ final class Scene {
           .only(new Step.Only(CriticalFigure.FLAP, new Condition.Always(), List.of("full"), "it sinks with less"))
           .build()))));
 
+  /** Nothing but the run, and what is said of its half. */
+  static final Pack SHORT = with(List.of(), List.of(), List.of(
+      new Procedure(new ProcedureId("figures"), "Figures", Stage.FIGURES, Procedure.Kind.FIGURES, List.of(), List.of(
+          Step.of("run", "overhead", "run", "compared", Owner.BOTH)
+          .enters(CriticalFigure.RUNWAY, CriticalFigure.INTERSECTION, CriticalFigure.VR).build())),
+      new Procedure(new ProcedureId("briefing"), "Briefing", Stage.BRIEFING, Procedure.Kind.BRIEFING, List.of(),
+      List.of(Step.of("short", "place", "Short strip", "said", Owner.BOTH).says("{half-way}.").build()))));
+
   /** A runway and a speed that two enter, and a briefing that speaks of them. */
   static final Pack BRIEFED = with(List.of(), List.of(), List.of(
       new Procedure(new ProcedureId("figures"), "Figures", Stage.FIGURES, Procedure.Kind.FIGURES, List.of(), List.of(

@@ -58,7 +58,7 @@ public final class EntryJson {
       "day-set", "{\"day\":{\"report\":{\"ranges\":[],\"trends\":[],\"wind\":{\"sector\":null}}}}",
       "figures-worked", "{\"worked\":{\"texts\":[],\"thrust\":null}}",
       "find-raised", "{\"what\":{\"severity\":\"defect\",\"count\":1,\"entry\":null,\"spot\":null,\"photos\":[]}}",
-      "flight-facts", "{\"facts\":{\"departing\":null,\"ground\":null,\"left\":null}}",
+      "flight-facts", "{\"facts\":{\"departing\":null,\"ground\":null,\"left\":null,\"runs\":[]}}",
       "load-sheet-taken", "{\"sheet\":{\"change\":{\"passengers\":{},\"holds-kg\":{}}}}",
       "opened", "{\"flight\":{\"level\":null,\"remark\":\"\"}}",
       "tag-hung", "{\"calls\":null}",

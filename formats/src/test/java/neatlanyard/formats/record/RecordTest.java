@@ -54,6 +54,7 @@ import neatlanyard.core.fleet.Outbound;
 import neatlanyard.core.fleet.Outbound.LandingLimits;
 import neatlanyard.core.fleet.Role;
 import neatlanyard.core.fleet.Rostered;
+import neatlanyard.core.fleet.Runway;
 import neatlanyard.core.fleet.RunwayName;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.fleet.SubTypeId;
@@ -128,7 +129,8 @@ public class RecordTest {
           true, Optional.empty(), List.of(new GroundPlan.Bridge("P18", "B", 45)))),
           List.of(new GroundPlan.Strip(List.of(new RunwayName("18")), 0, 0, 10, 20, 45)),
           GroundPlan.Transponder.ON_WITH_ALTITUDE)), Optional.of(new Facts.Left("Tomas Quill", "Flight 12", AT,
-          List.of(new State(new PointId("battery"), "off")))))),
+          List.of(new State(new PointId("battery"), "off")))),
+          List.of(new Facts.Run(new RunwayName("18"), 890, List.of(new Runway.Intersection("B", 210)))))),
       new Event.DoesNotFit(STEP, "no such port on this tail"),
       new Event.StepUndone(STEP),
       new Event.FoundSo(STEP),

@@ -121,7 +121,9 @@ class TailStatus {
     before.forEach(d -> DayValues.uses(d).forEach(u -> last.putIfAbsent(u.memory(), u)));
     return new Facts(elevations, List.copyOf(last.values()),
         fleet.fleet().airfield(flight.from()).map(this::departing),
-        fleet.fleet().airfield(flight.from()).flatMap(Airfield::ground), left(before));
+        fleet.fleet().airfield(flight.from()).flatMap(Airfield::ground), left(before),
+        fleet.fleet().airfield(flight.from()).stream().flatMap(Airfield::ends).map(e ->
+        new Facts.Run(e.name(), e.declared().toraM(), e.intersections())).toList());
   }
 
   /** By the lists of the last departure before, where its securing was read; an older one says nothing any more. */
