@@ -160,7 +160,8 @@ const OnePack = atDesk(async () => ({ default: (await import('./sop/PackPage')).
 const Reads = atDesk(async () => ({ default: (await import('./sop/ReadingPage')).ReadingPage }))
 const Tails = atDesk(async () => ({ default: (await import('./dispatch/TailsPage')).TailsPage }))
 const OneLog = atDesk(async () => ({ default: (await import('./dispatch/TechLogPage')).TechLogPage }))
-const Trends = atDesk(async () => ({ default: (await import('./dispatch/TrendsPage')).TrendsPage }))
+const Trends = atDesk(async () => ({ default: (await import('./dispatch/TrendsPage')).ControlTrendsPage }))
+const ReadTrends = atDesk(async () => ({ default: (await import('./dispatch/TrendsPage')).ReadingTrendsPage }))
 const Recorded = atDesk(async () => ({ default: (await import('./controls/RecordingsPage')).RecordingsPage }))
 const Drilled = atDesk(async () => ({ default: (await import('./drill/DrillsPage')).DrillsPage }))
 const router = createRouter({
@@ -190,6 +191,7 @@ const router = createRouter({
     createRoute({ getParentRoute: () => root, path: '/tails', component: Tails }),
     createRoute({ getParentRoute: () => root, path: '/tails/$tail', component: OneLog }),
     createRoute({ getParentRoute: () => root, path: '/tails/$tail/controls', component: Trends }),
+    createRoute({ getParentRoute: () => root, path: '/tails/$tail/readings', component: ReadTrends }),
     createRoute({ getParentRoute: () => root, path: '/recordings', component: Recorded }),
     createRoute({ getParentRoute: () => root, path: '/drills', component: Drilled }),
     createRoute({ getParentRoute: () => root, path: '/password', component: () => null }),

@@ -65,6 +65,9 @@ export const TechLogPage = ({ me }: { me: Me }) => {
           <Link to="/tails/$tail/controls" params={{ tail }}>
             Control checks over months
           </Link>
+          <Link to="/tails/$tail/readings" params={{ tail }}>
+            Readings over months
+          </Link>
         </p>
         {act.error && <ProblemNotice problem={act.error} />}
         {list('Open, not deferred', open, 'Nothing is open.')}

@@ -2,7 +2,7 @@ import { useComputedColorScheme } from '@mantine/core'
 import { useEffect, useRef } from 'react'
 import uPlot from 'uplot'
 import 'uplot/dist/uPlot.min.css'
-import type { ControlTrendView } from '../api.gen'
+import type { TrendView } from '../api.gen'
 import { kept, plotLook } from '../app/plot'
 import classes from './Trends.module.css'
 
@@ -15,7 +15,7 @@ const AIR = 0.12
 const seconds = (at: string): number => Date.parse(at) / 1000
 
 /** Every time that something is drawn at, and the line on to where it meets its limit. */
-const columns = (t: ControlTrendView): [number[], (number | null)[], (number | null)[], (number | null)[]] => {
+const columns = (t: TrendView): [number[], (number | null)[], (number | null)[], (number | null)[]] => {
   const [from, to] = t.line
   const last = t.points.at(-1)!
   const ends: [number, number][] =
@@ -25,15 +25,16 @@ const columns = (t: ControlTrendView): [number[], (number | null)[], (number | n
           [seconds(to.at), to.value],
         ]
       : []
-  if (to && t.worsens && t.weeks !== undefined) ends.push([seconds(last.at) + t.weeks * WEEK_S, t.limit])
+  if (to && t.worsens && t.weeks !== undefined && t.limit !== undefined)
+    ends.push([seconds(last.at) + t.weeks * WEEK_S, t.limit])
   const xs = [...new Set([...t.points.map((p) => seconds(p.at)), ...ends.map((e) => e[0])])].sort((a, b) => a - b)
   const values = new Map(t.points.map((p) => [seconds(p.at), p.value]))
   const line = new Map(ends)
-  return [xs, xs.map((x) => values.get(x) ?? null), xs.map(() => t.limit), xs.map((x) => line.get(x) ?? null)]
+  return [xs, xs.map((x) => values.get(x) ?? null), xs.map(() => t.limit ?? null), xs.map((x) => line.get(x) ?? null)]
 }
 
-/** One number over months with its limit; a stretch is drawn larger by dragging over it, all of it by two clicks. */
-export const TrendPlot = ({ trend }: { trend: ControlTrendView }) => {
+/** One number over months, with its limit where it has one; dragging draws a stretch larger, two clicks all of it. */
+export const TrendPlot = ({ trend, one }: { trend: TrendView; one: string }) => {
   const at = useRef<HTMLDivElement>(null)
   const scheme = useComputedColorScheme('light')
   useEffect(() => {
@@ -41,7 +42,7 @@ export const TrendPlot = ({ trend }: { trend: ControlTrendView }) => {
     if (!on) return
     const { colour, axis } = plotLook(on)
     const [xs, values, limit, line] = columns(trend)
-    const told = [...values, ...line, trend.limit].filter((v) => v !== null)
+    const told = [...values, ...line, ...limit].filter((v) => v !== null)
     const [least, most] = [Math.min(...told), Math.max(...told)]
     const air = Math.max((most - least) * AIR, 0.05)
     const plot = new uPlot(
@@ -73,8 +74,8 @@ export const TrendPlot = ({ trend }: { trend: ControlTrendView }) => {
     <figure style={{ margin: 0 }}>
       <div ref={at} className={classes.plot} role="img" aria-label={trend.words} />
       <figcaption className={classes.legend}>
-        <span>○ a check</span>
-        <span>╌ the {trend.atLeast ? 'least' : 'most'}</span>
+        <span>○ {one}</span>
+        {trend.limit !== undefined && <span>╌ the {trend.atLeast ? 'least' : 'most'}</span>}
         {trend.line.length > 0 && <span>─ as it goes since it changed last</span>}
         <span>Drag over a stretch to see it larger, click twice for all of it.</span>
       </figcaption>

@@ -135,6 +135,22 @@ public class AccessScreenTest extends AtTheDemo {
     assertThat(varga.page.locator("td").filter(new Locator.FilterOptions().setHasText("s")).first()).isVisible();
   }
 
+  /** Half a year of run-ups by engine: the one whose oil pressure falls stands first. */
+  @Test
+  public void what_crews_read_is_followed_at_the_desk_engine_by_engine() {
+    Crew varga = Crew.in(browser, app, "Lio Varga", ColorScheme.DARK);
+    varga.page.navigate(app.url() + "/tails/TL-BF4");
+    varga.page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Readings over months")).click();
+    assertThat(varga.page.locator("li[data-goes]").first()).containsText("Engine 3, oil pressure");
+    Locator drawn = varga.page.locator("figure [role=img]");
+    assertThat(drawn).hasAttribute("aria-label", Pattern.compile("Engine 3, .* 70 psi is the least; .*"));
+    assertThat(drawn.locator("canvas")).isVisible();
+    varga.picture("reading-trends-night");
+    varga.readable();
+    varga.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Engine 4, generator")).click();
+    assertThat(varga.page.getByText("It began to go another way on")).isVisible();
+  }
+
   @Test
   public void a_fleet_brought_in_by_mistake_is_withdrawn() throws IOException {
     Crew admin = Crew.in(browser, app, "Administrator", ColorScheme.LIGHT);

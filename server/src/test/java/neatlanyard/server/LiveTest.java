@@ -242,7 +242,7 @@ public class LiveTest extends AbstractTestNGSpringContextTests {
   }
 
   private static int checks(Http http) {
-    return http.get("/api/tails/TL-DVA/control-trends").json().path("checks").asInt();
+    return http.get("/api/tails/TL-DVA/control-trends").json().path("rows").asInt();
   }
 
   private static JsonNode judged(Http http) {

@@ -76,11 +76,26 @@ public class TechLogTest extends AbstractTestNGSpringContextTests {
     return wren.event("measured", "{\"step\":\"%s\",\"value\":%s}".formatted(step, value));
   }
 
+  /** Half a year of run-ups: the oil pressure of one engine of four goes to its least, and another's stays. */
+  @Test
+  public void what_crews_read_is_followed_engine_by_engine() {
+    JsonNode trends = wren.get("/api/tails/TL-BF4/reading-trends").json().path("trends");
+    assertThat(trends).hasSizeGreaterThanOrEqualTo(20);
+    assertThat(trends.get(0).path("words").asString())
+        .startsWith("Engine 3, oil pressure").contains("70 psi is the least", "loses", "a week", "meets it in");
+    assertThat(trends.valueStream().filter(t -> t.path("of").asString().equals("Engine 1, oil pressure")))
+        .singleElement().matches(t -> !t.path("worsens").asBoolean());
+    assertThat(trends.valueStream().filter(t -> t.path("of").asString().equals("Engine 4, generator")))
+        .singleElement().matches(t -> t.path("changes").size() == 1);
+    assertThat(wren.get("/api/tails/304/reading-trends").json().path("trends")).isEmpty();
+    assertThat(wren.get("/api/tails/TL-NOBODY/reading-trends").status()).isEqualTo(404);
+  }
+
   /** The demo's eight months say which aileron goes where. */
   @Test
   public void what_control_checks_measured_is_followed_by_tail() {
     JsonNode losing = wren.get("/api/tails/TL-DVB/control-trends").json();
-    assertThat(losing.path("checks").asInt()).isGreaterThanOrEqualTo(70);
+    assertThat(losing.path("rows").asInt()).isGreaterThanOrEqualTo(70);
     JsonNode first = losing.path("trends").get(0);
     assertThat(first.path("worsens").asBoolean()).isTrue();
     assertThat(first.path("words").asString()).contains("Left aileron", "a week", "meets it in");

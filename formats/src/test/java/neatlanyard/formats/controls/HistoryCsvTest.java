@@ -86,9 +86,10 @@ public class HistoryCsvTest {
     assertThat(worst.of()).isIn("Left aileron", "Ailerons");
     assertThat(trends).filteredOn(t -> t.of().equals("Left aileron") && t.worsens()).allSatisfy(t -> {
       assertThat(t.tail()).isEqualTo(new TailId(LOSING));
-      assertThat(t.aWeek()).isCloseTo(-A_WEEK, within(0.02));
-      assertThat(t.last()).as("it still passes").isGreaterThan(t.limit());
-      assertThat(Duration.between(t.changes().getLast(), NOW).toDays() / 7.0).isCloseTo(LOSES_FOR / 2.0, within(2.0));
+      assertThat(t.course().aWeek()).isCloseTo(-A_WEEK, within(0.02));
+      assertThat(t.course().last()).as("it still passes").isGreaterThan(t.limit());
+      assertThat(Duration.between(t.course().changes().getLast(), NOW).toDays() / 7.0)
+          .isCloseTo(LOSES_FOR / 2.0, within(2.0));
     }).isNotEmpty();
     assertThat(trends).filteredOn(t -> t.worsens() && !t.tail().value().equals(LOSING)).isEmpty();
   }

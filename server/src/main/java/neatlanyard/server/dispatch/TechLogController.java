@@ -4,16 +4,12 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.UUID;
 import java.util.function.Supplier;
-import neatlanyard.core.controls.trend.CheckHistory;
-import neatlanyard.core.controls.trend.ControlTrend.Checked;
-import neatlanyard.core.controls.trend.ControlTrend;
 import neatlanyard.core.dispatch.Defect;
 import neatlanyard.core.dispatch.Deferral;
-import neatlanyard.core.dispatch.DispatchList.Entry;
 import neatlanyard.core.dispatch.DispatchList;
+import neatlanyard.core.dispatch.DispatchList.Entry;
 import neatlanyard.core.dispatch.EntryId;
 import neatlanyard.core.dispatch.TechAct;
 import neatlanyard.core.fleet.RefusalCode;
@@ -23,13 +19,10 @@ import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.fleet.TypeId;
 import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.units.Plausible;
-import neatlanyard.formats.controls.HistoryCsv;
 import neatlanyard.formats.dispatch.DueCalendar;
 import neatlanyard.formats.dispatch.TechLogCsv;
 import neatlanyard.server.dispatch.TechViews.ActForm;
 import neatlanyard.server.dispatch.TechViews.BroughtInView;
-import neatlanyard.server.dispatch.TechViews.ControlTrendView;
-import neatlanyard.server.dispatch.TechViews.ControlTrendsView;
 import neatlanyard.server.dispatch.TechViews.DefectView;
 import neatlanyard.server.dispatch.TechViews.HappenedView;
 import neatlanyard.server.dispatch.TechViews.ImportView;
@@ -37,7 +30,6 @@ import neatlanyard.server.dispatch.TechViews.ListEntryView;
 import neatlanyard.server.dispatch.TechViews.TailLine;
 import neatlanyard.server.dispatch.TechViews.TechLogView;
 import neatlanyard.server.dispatch.TechViews.TermsView;
-import neatlanyard.server.dispatch.TechViews.TrendPointView;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
 import neatlanyard.server.problem.ProblemCode;
@@ -59,10 +51,8 @@ import org.springframework.web.bind.annotation.RestController;
 class TechLogController {
   private final TechDesk desk;
   private final HeavyWork heavy;
-  private final CheckHistory history;
 
-  TechLogController(TechDesk desk, HeavyWork heavy, CheckHistory history) {
-    this.history = history;
+  TechLogController(TechDesk desk, HeavyWork heavy) {
     this.heavy = heavy;
     this.desk = desk;
   }
@@ -178,7 +168,7 @@ class TechLogController {
         TechPage.pdf(log(who, tail), desk.now(), desk.zone())));
   }
 
-  private static ResponseEntity<String> file(String type, String name, String text) {
+  static ResponseEntity<String> file(String type, String name, String text) {
     return ResponseEntity.ok()
         .contentType(new MediaType(MediaType.parseMediaType(type), java.nio.charset.StandardCharsets.UTF_8))
         .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"%s\"".formatted(name)).body(text);
@@ -234,40 +224,6 @@ class TechLogController {
     } catch (IllegalArgumentException e) {
       throw Problem.notFound("There is no list for that type.");
     }
-  }
-
-  /** Where what the control checks of a tail measured is going. */
-  @GetMapping("/api/tails/{tail}/control-trends")
-  ControlTrendsView trends(@AuthenticationPrincipal SignedIn who, @PathVariable String tail) {
-    TailId id = desk.tail(tail).id();
-    return heavy.run(who.id().value(), HeavyWork.Kind.PAGE, stop -> {
-      List<Checked> checks = history.of(id);
-      return new ControlTrendsView(tail, checks.size(), ControlTrend.of(checks).stream()
-          .map(TechLogController::view).toList());
-    });
-  }
-
-  private static ControlTrendView view(ControlTrend t) {
-    return new ControlTrendView(
-        t.of(), t.quantity(), t.quantity().words(), t.quantity().unit(), t.limit(), t.quantity().atLeast(), t.aWeek(),
-        maybe(t.weeks()), maybe(t.prudentWeeks()), t.worsens(), t.changes(), points(t.points()), points(t.line()),
-        t.words());
-  }
-
-  private static Optional<Integer> maybe(OptionalInt weeks) {
-    return weeks.isPresent() ? Optional.of(weeks.getAsInt()) : Optional.empty();
-  }
-
-  private static List<TrendPointView> points(List<ControlTrend.At> points) {
-    return points.stream().map(p -> new TrendPointView(p.at(), p.value())).toList();
-  }
-
-  /** All that the control checks of a tail measured, as CSV. */
-  @GetMapping("/api/tails/{tail}/control-history.csv")
-  ResponseEntity<String> history(@PathVariable String tail) {
-    TailId id = desk.tail(tail).id();
-    return file("text/csv", "%s-control-history.csv".formatted(tail),
-        HistoryCsv.write(history.of(id), Instant::toString));
   }
 
   private <T> T imported(SignedIn who, Supplier<T> work) {

@@ -4,7 +4,6 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
-import neatlanyard.core.controls.trend.Measure;
 import neatlanyard.core.dispatch.Imports;
 
 /** What the interface is told of technical logs. */
@@ -51,23 +50,25 @@ public final class TechViews {
       Optional<LocalDate> lastDay, Optional<String> words) {}
 
   /**
-   * Where what the control checks of a tail measured is going, what meets its limit first before all others.
+   * Where what was measured or read of a tail is going, what meets its limit first before all others.
    *
-   * @param checks how many there are
+   * @param rows how many checks or readings there are
    */
-  public record ControlTrendsView(String tail, int checks, List<ControlTrendView> trends) {}
+  public record TrendsView(String tail, int rows, List<TrendView> trends) {}
 
   /**
    * One number over months.
    *
-   * @param of the surface or pair
+   * @param of the surface, the pair or the quantity
+   * @param what of it was measured; empty where its name says so
+   * @param limit that it goes to; nothing where there is none
    * @param atLeast whether the limit is the least, and not the most
-   * @param line the straight line since the last change, at its first check and at the last; empty where it keeps
+   * @param line the straight line since the last change, at its first number and at the last; empty where it keeps
    * @param weeks until the line meets the limit
-   * @param prudentWeeks until the next check could find it beyond
+   * @param prudentWeeks until the next number could lie beyond it
    */
-  public record ControlTrendView(
-      String of, Measure.Quantity quantity, String what, String unit, double limit, boolean atLeast, double aWeek,
+  public record TrendView(
+      String of, String what, String unit, Optional<Double> limit, boolean atLeast, double aWeek,
       Optional<Integer> weeks, Optional<Integer> prudentWeeks, boolean worsens, List<Instant> changes,
       List<TrendPointView> points, List<TrendPointView> line, String words) {}
 

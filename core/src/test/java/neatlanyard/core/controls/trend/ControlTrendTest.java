@@ -23,6 +23,7 @@ import neatlanyard.core.controls.trend.ControlTrend.Checked;
 import neatlanyard.core.controls.trend.Measure.Quantity;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.trend.Line;
+import neatlanyard.core.trend.Segments;
 import org.hipparchus.stat.regression.SimpleRegression;
 import org.testng.annotations.Test;
 
@@ -104,11 +105,11 @@ public class ControlTrendTest {
     List<ControlTrend> trends = ControlTrend.of(months(0.02, 34));
     ControlTrend worst = trends.getFirst();
     assertThat(worst.of()).isEqualTo("Left aileron");
-    assertThat(worst.aWeek()).isCloseTo(-0.02, within(0.004));
+    assertThat(worst.course().aWeek()).isCloseTo(-0.02, within(0.004));
     assertThat(worst.worsens()).isTrue();
-    double left = (worst.last() - worst.limit()) / 0.02;
-    assertThat(worst.weeks().orElseThrow()).isBetween((int) (left * 0.7), (int) (left * 1.3) + 1);
-    assertThat(worst.prudentWeeks().orElseThrow()).isLessThanOrEqualTo(worst.weeks().orElseThrow());
+    double left = (worst.course().last() - worst.limit()) / 0.02;
+    assertThat(worst.course().weeks().orElseThrow()).isBetween((int) (left * 0.7), (int) (left * 1.3) + 1);
+    assertThat(worst.course().prudentWeeks().orElseThrow()).isLessThanOrEqualTo(worst.course().weeks().orElseThrow());
     assertThat(worst.words()).contains("loses 0.02").contains("weeks");
     assertThat(trends.stream().filter(ControlTrend::worsens)).allMatch(t -> t.of().toLowerCase(java.util.Locale.ROOT)
         .contains("aileron"));

@@ -1,8 +1,9 @@
-package neatlanyard.core.controls.trend;
+package neatlanyard.core.trend;
 
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.IntStream;
 import neatlanyard.core.trend.Line;
 
 /**
@@ -12,9 +13,9 @@ import neatlanyard.core.trend.Line;
  * <p>Method: optimal partitioning (Jackson et al., An algorithm for optimal partitioning of data on an interval, IEEE
  * Signal Processing Letters 12, 2005), with a penalty in the manner of Schwarz's criterion.
  */
-final class Segments {
+public final class Segments {
   /** Fewer points say nothing of a line of their own. */
-  static final int LEAST = 6;
+  public static final int LEAST = 6;
 
   /** How many times the usual penalty a change must be worth: 3 parameters, each log n. Set by the tests' rate. */
   private static final double STRICT = 2.0;
@@ -23,6 +24,9 @@ final class Segments {
 
   /** Of a normal distribution: its standard deviation by the median of absolute values. */
   private static final double BY_MEDIAN = 0.6745;
+
+  /** Nearer than this are the same number, rounded by a machine. */
+  private static final double SAME = 1e-9;
 
   private final double[] x;
   private final double[] y;
@@ -53,7 +57,7 @@ final class Segments {
   }
 
   /** The first index of each line, the first of them 0. @param points x rising */
-  static List<Integer> of(List<Line.Point> points) {
+  public static List<Integer> of(List<Line.Point> points) {
     if (points.size() < 2 * LEAST) {
       return List.of(0);
     }
@@ -96,8 +100,17 @@ final class Segments {
     return Math.max(0, xx > 1e-9 ? yy - xy * xy / xx : yy);
   }
 
-  /** Noise from how each point lies between its neighbours, which no line and few changes alter. */
+  /** What is read in steps scatters by its rounding at least, of which the median sees nothing. */
   private double scatter() {
+    double[] rising = y.clone();
+    Arrays.sort(rising);
+    double step = IntStream.range(1, rising.length).mapToDouble(i -> rising[i] - rising[i - 1])
+        .filter(d -> d > SAME).min().orElse(0);
+    return Math.max(aboutNeighbours(), step / Math.sqrt(12));
+  }
+
+  /** Noise from how each point lies between its neighbours, which no line and few changes alter. */
+  private double aboutNeighbours() {
     double[] off = new double[y.length - 2];
     for (int i = 1; i < y.length - 1; i++) {
       double span = x[i + 1] - x[i - 1];
