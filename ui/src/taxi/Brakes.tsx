@@ -1,6 +1,6 @@
 import { Button, Checkbox, NumberInput } from '@mantine/core'
 import { useState } from 'react'
-import { clockTime } from '../app/clock'
+import { clockTime, span, useNow } from '../app/clock'
 import { Fold } from '../app/Fold'
 import type { Live } from '../live/useDeparture'
 import classes from './Clearance.module.css'
@@ -11,11 +11,15 @@ export const Brakes = ({ live }: { live: Live }) => {
   const read = progress.taxi?.brakes
   const [hottest, setHottest] = useState<number | string>('')
   const [fan, setFan] = useState(false)
+  const now = useNow()
+  const left = read?.until ? Date.parse(read.until) - now : 0
   const line = !read
     ? 'Brakes that grew hot'
-    : read.until
-      ? `Brakes ${read.hottestC} °C, cool by ${clockTime(read.until, header.zone)}; then read them again`
-      : `Brakes ${read.hottestC} °C at ${clockTime(read.at, header.zone)}`
+    : left > 0
+      ? `Brakes ${read.hottestC} °C, by the table cool in ${span(left)}; then read them again`
+      : read.until
+        ? `Brakes ${read.hottestC} °C at ${clockTime(read.at, header.zone)}, by the table cool now: read them again`
+        : `Brakes ${read.hottestC} °C at ${clockTime(read.at, header.zone)}`
   return (
     <Fold line={line}>
       <form
