@@ -103,6 +103,36 @@ export const StepsRow = ({ label, doc, ids = [], only = () => true, disabled, on
   )
 }
 
+interface DrawingsRowProps {
+  label: string
+  doc: PackDoc
+  ids: string[] | undefined
+  disabled: boolean
+  onChange: (ids: string[]) => void
+}
+
+/** Drawings of the pack that show how a step looks. */
+export const DrawingsRow = ({ label, doc, ids = [], disabled, onChange }: DrawingsRowProps) => {
+  const all = doc.drawings ?? []
+  return (
+    <div className={classes.line}>
+      <span>{label}</span>
+      {ids.map((id) => (
+        <span key={id} className={classes.chip}>
+          {all.find((d) => d.id === id)?.title ?? id}
+          <Drop what={id} disabled={disabled} onDrop={() => onChange(ids.filter((x) => x !== id))} />
+        </span>
+      ))}
+      <Pick
+        label={`Add to: ${label}`}
+        disabled={disabled}
+        items={all.filter((d) => !ids.includes(d.id)).map((d) => ({ value: d.id, label: d.title }))}
+        onPick={(id) => onChange([...ids, id])}
+      />
+    </div>
+  )
+}
+
 interface FiguresRowProps {
   label: string
   editor: EditorView

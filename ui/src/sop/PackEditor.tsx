@@ -276,6 +276,7 @@ export const PackEditor = ({ pack, editor, writes, wanted, onSaved }: PackEditor
               disabled={!writes}
               focus={focus}
               onChange={(change) => edit({ type: 'step', at, change })}
+              onGlance={(id, glance) => edit({ type: 'place', id, change: { glance } })}
             />
           </>
         ) : (

@@ -4,7 +4,7 @@ import type { EditorView } from '../api.gen'
 import { Fold } from '../app/Fold'
 import { AnswerRows } from './AnswerRows'
 import { ConditionBuilder } from './ConditionBuilder'
-import { MeasureRow, StatesRow, StepsRow, TagsRow } from './MachineRows'
+import { DrawingsRow, MeasureRow, StatesRow, StepsRow, TagsRow } from './MachineRows'
 import { number, places, type At, type PackDoc, type StepDoc } from './packDoc'
 import classes from './StepForm.module.css'
 import { SmallField } from './SmallField'
@@ -19,16 +19,23 @@ interface StepFormProps {
   /** Counts up when the first field should be gone to. */
   focus: number
   onChange: (change: Partial<StepDoc>) => void
+  /** How the place looks when all is right. */
+  onGlance: (place: string, glance: string) => void
 }
 
 /** One step: what people read, when it applies, and below it what it says to machines. */
-export const StepForm = ({ doc, editor, at, faults, disabled, focus, onChange }: StepFormProps) => {
+export const StepForm = ({ doc, editor, at, faults, disabled, focus, onChange, onGlance }: StepFormProps) => {
   const procedure = doc.procedures[at.p]!
   const step = procedure.steps[at.s]!
   const first = useRef<HTMLInputElement>(null)
   useEffect(() => {
     if (focus > 0) first.current?.focus()
   }, [focus])
+  const place = places(doc).find((p) => p.id === step.at)
+  const looks = (change: StepDoc['looks']) => {
+    const { right = [], wrong = [] } = { ...step.looks, ...change }
+    onChange({ looks: { ...(right.length > 0 && { right }), ...(wrong.length > 0 && { wrong }) } })
+  }
   const fault = (field: string) => faults.find((f) => f.field === field)?.what
   const others = faults.filter((f) => !['challenge', 'response', 'says', 'caution', 'id', 'at'].includes(f.field))
   return (
@@ -94,6 +101,14 @@ export const StepForm = ({ doc, editor, at, faults, disabled, focus, onChange }:
           data={places(doc).map((p) => ({ value: p.id, label: p.name }))}
         />
       </div>
+      {place && (
+        <TextInput
+          label={`${place.name} at one look, when all is right`}
+          value={place.glance ?? ''}
+          disabled={disabled}
+          onChange={(e) => onGlance(place.id, e.currentTarget.value)}
+        />
+      )}
       <ConditionBuilder
         doc={doc}
         editor={editor}
@@ -117,6 +132,24 @@ export const StepForm = ({ doc, editor, at, faults, disabled, focus, onChange }:
         disabled={disabled}
         onChange={(e) => onChange({ why: e.currentTarget.value })}
       />
+      {(doc.drawings ?? []).length > 0 && (
+        <>
+          <DrawingsRow
+            label="Looks right"
+            doc={doc}
+            ids={step.looks?.right}
+            disabled={disabled}
+            onChange={(right) => looks({ right })}
+          />
+          <DrawingsRow
+            label="Looks wrong"
+            doc={doc}
+            ids={step.looks?.wrong}
+            disabled={disabled}
+            onChange={(wrong) => looks({ wrong })}
+          />
+        </>
+      )}
       <div className={classes.marks}>
         <Checkbox
           label="Critical"
@@ -129,6 +162,12 @@ export const StepForm = ({ doc, editor, at, faults, disabled, focus, onChange }:
           checked={step.alerted ?? false}
           disabled={disabled}
           onChange={(e) => onChange({ alerted: e.currentTarget.checked })}
+        />
+        <Checkbox
+          label="Moves a trim: the control check is made again"
+          checked={step['changes-trim'] ?? false}
+          disabled={disabled}
+          onChange={(e) => onChange({ 'changes-trim': e.currentTarget.checked })}
         />
         {procedure.kind === 'checklist' && (
           <Checkbox

@@ -49,6 +49,21 @@ describe('edits', () => {
     expect(doc.procedures[0]!.steps[1]!.response).toBe('seen')
   })
 
+  it('of a place leave the others, and steps, as they are', () => {
+    const there: PackDoc = {
+      ...doc,
+      panels: [
+        { id: 'overhead', name: 'Overhead' },
+        { id: 'side', name: 'Side' },
+      ],
+    }
+    const next = edited(there, { type: 'place', id: 'overhead', change: { glance: 'all forward' } })
+    expect(next.panels![0]).toEqual({ id: 'overhead', name: 'Overhead', glance: 'all forward' })
+    expect(next.panels![1]).toBe(there.panels![1])
+    expect(next.procedures).toBe(there.procedures)
+    expect(edited(next, { type: 'place', id: 'overhead', change: { glance: '' } }).panels).toEqual(there.panels)
+  })
+
   it('leave out fields that are empty, but never challenge and response', () => {
     const next = edited(doc, {
       type: 'step',

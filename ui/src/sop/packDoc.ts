@@ -29,6 +29,8 @@ export interface StepDoc {
   when?: Condition
   caution?: string
   why?: string
+  /** Names of the pack's drawings that show it. */
+  looks?: { right?: string[]; wrong?: string[] }
   /** As printed on the operator's card. */
   number?: number
   critical?: boolean
@@ -76,6 +78,8 @@ export interface PointDoc {
 export interface PlaceDoc {
   id: string
   name: string
+  /** How it looks at one look when all is right. */
+  glance?: string
   controls?: PointDoc[]
   indications?: PointDoc[]
 }
@@ -92,6 +96,7 @@ export interface PackDoc {
   stations?: PlaceDoc[]
   panels?: PlaceDoc[]
   tags?: { id: string; title: string; 'hangs-on'?: string }[]
+  drawings?: { id: string; title: string }[]
   procedures: ProcedureDoc[]
   waivers?: { rule: string; at: string; reason: string }[]
   /** What is wanted of controls on the runway. */
@@ -107,6 +112,7 @@ export interface At {
 export type Edit =
   | { type: 'step'; at: At; change: Partial<StepDoc> }
   | { type: 'procedure'; p: number; change: Partial<ProcedureDoc> }
+  | { type: 'place'; id: string; change: Partial<PlaceDoc> }
   | { type: 'insert'; at: At; step: StepDoc }
   | { type: 'remove'; at: At }
   | { type: 'move'; at: At; by: 1 | -1 }
@@ -152,6 +158,10 @@ export const edited = (doc: PackDoc, e: Edit): PackDoc => {
     }
     case 'procedure':
       return { ...doc, procedures: replaced(doc.procedures, e.p, tidy({ ...doc.procedures[e.p]!, ...e.change })) }
+    case 'place': {
+      const all = (places?: PlaceDoc[]) => places?.map((p) => (p.id === e.id ? tidy({ ...p, ...e.change }) : p))
+      return tidy({ ...doc, stations: all(doc.stations), panels: all(doc.panels) } as PackDoc)
+    }
     case 'insert':
       return steps(e.at.p, (all) => [...all.slice(0, e.at.s), e.step, ...all.slice(e.at.s)])
     case 'remove':

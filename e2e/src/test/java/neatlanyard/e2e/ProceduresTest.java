@@ -58,13 +58,14 @@ public class ProceduresTest extends AtTheDemo {
     configuration.getByRole(AriaRole.BUTTON).first().click();
     configuration.getByLabel("Take this out").last().click();
     assertThat(configuration).containsText("3 controls");
+    orrin.page.getByLabel("at one look, when all is right").fill("all vertical and flush, three lights");
     orrin.readable();
     orrin.key("Control+s");
     assertThat(orrin.button("Saved")).isVisible();
     Path file = Files.createTempFile("pack", ".yaml");
     orrin.page.waitForDownload(() -> link(orrin, "Download").click()).saveAs(file);
     assertThat(Files.readString(file)).contains("of: cruising-level", "plus: -10", "act: Lever to the stop",
-        "Squawk {transponder}.");
+        "all vertical and flush, three lights", "Squawk {transponder}.");
     assertThat(Files.readString(file).replaceAll("\\s+", " ")).contains("agreed: [v1, vr, flap]");
   }
 
