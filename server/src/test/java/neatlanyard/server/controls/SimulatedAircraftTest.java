@@ -83,12 +83,28 @@ public class SimulatedAircraftTest {
         Criterion.DISCONNECT, Criterion.AUTOBRAKE, Criterion.SECOND_STICK);
   }
 
-  /** The demo's recording of an aileron that sticks the second time is made here; its seed is the stand-in's. */
-  @Test
-  public void the_demos_packed_recording_is_what_the_stand_in_tells() throws IOException {
-    Path file = PACKS.resolveSibling("traces/dovrin-46-aileron-sticks.csv.gz");
-    String told = TraceCsv.write(SimulatedAircraft.check(pack("dovrin-46"), Behaviour.AILERON_STICKS));
+  @DataProvider
+  Object[][] recordings() {
+    return new Object[][] {{"dovrin-46", "dovrin-46-aileron-sticks", Behaviour.AILERON_STICKS, Verdict.NOT_PASSED},
+        {"halyard-210", "halyard-210/sound", Behaviour.SOUND, Verdict.PASSED},
+        {"halyard-210", "halyard-210/spoiler-stays-out", Behaviour.SPOILER_STAYS_OUT, Verdict.NOT_PASSED},
+        {"pellow-9", "pellow-9/sound", Behaviour.SOUND, Verdict.PASSED},
+        {"pellow-9", "pellow-9/aileron-reversed", Behaviour.AILERON_REVERSED, Verdict.NOT_PASSED},
+        {"selkie-m3", "selkie-m3/sound", Behaviour.SOUND, Verdict.PASSED},
+        {"selkie-m3", "selkie-m3/elevator-short", Behaviour.ELEVATOR_SHORT, Verdict.NOT_PASSED},
+        {"burdock-four", "burdock-four/sound", Behaviour.SOUND, Verdict.PASSED},
+        {"burdock-four", "burdock-four/rudder-jumps", Behaviour.RUDDER_JUMPS, Verdict.NOT_PASSED}};
+  }
+
+  /** The demo's packed recordings are made here; their seed is the stand-in's. */
+  @Test(dataProvider = "recordings")
+  public void the_demos_packed_recordings_are_what_the_stand_in_tells(String type, String name, Behaviour behaviour,
+      Verdict verdict) throws IOException {
+    Path file = PACKS.resolveSibling("traces/" + name + ".csv.gz");
+    Pack pack = pack(type);
+    String told = TraceCsv.write(SimulatedAircraft.check(pack, behaviour));
     if (Boolean.getBoolean("lanyard.refresh")) {
+      Files.createDirectories(file.getParent());
       try (GZIPOutputStream out = new GZIPOutputStream(Files.newOutputStream(file))) {
         out.write(told.getBytes(StandardCharsets.UTF_8));
       }
@@ -96,6 +112,9 @@ public class SimulatedAircraftTest {
     try (GZIPInputStream in = new GZIPInputStream(Files.newInputStream(file))) {
       assertThat(new String(in.readAllBytes(), StandardCharsets.UTF_8)).isEqualTo(told);
     }
+    Judgement judgement = ControlCheck.judge(pack.flightControls(), pack.policy().controlCheck(),
+        TraceCsv.read(told, pack.flightControls()).orThrow("trace"));
+    assertThat(judgement.verdict()).as(judgement.summary()).isEqualTo(verdict);
   }
 
   @Test
