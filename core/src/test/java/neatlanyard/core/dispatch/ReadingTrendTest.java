@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.SplittableRandom;
 import java.util.stream.IntStream;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.gauge.Alike;
@@ -65,5 +66,15 @@ public class ReadingTrendTest {
         i >= 17 ? 28.1 : i == 7 || i == 11 ? 28.5 : 28.4)).toList();
     assertThat(Course.of(read.subList(0, 17), OptionalDouble.of(27.5), true).changes()).isEmpty();
     assertThat(Course.of(read, OptionalDouble.of(27.5), true).changes()).containsExactly(read.get(17).at());
+  }
+
+  /** Property: of a thousand pointers that only scatter, read to a whole number once a week, few seem to go. */
+  @Test
+  public void what_only_scatters_seldom_seems_to_go() {
+    SplittableRandom chance = new SplittableRandom(9);
+    long going = IntStream.range(0, 1_000).filter(row -> Course.of(IntStream.range(0, 26).mapToObj(i -> new Course.At(
+        FIRST.plus(Duration.ofHours(168L * i + chance.nextInt(40))), 2_490 + Math.rint(4 * chance.nextGaussian())))
+        .toList(), OptionalDouble.of(2_450), true).aWeek() != 0).count();
+    assertThat(going).isLessThan(10);
   }
 }

@@ -64,8 +64,8 @@ public class DispatchFormatsTest {
 
   @DataProvider
   static Object[][] types() {
-    return new Object[][] {{"dovrin-46", 40}, {"halyard-210", 40}, {"pellow-9", 28},
-        {"selkie-m3", 18}, {"burdock-four", 18}};
+    return new Object[][] {{"dovrin-46", 40}, {"halyard-210", 40}, {"pellow-9", 40},
+        {"selkie-m3", 40}, {"burdock-four", 40}};
   }
 
   /** A list names steps, places and procedures of its type's pack: none of them may point nowhere. */
