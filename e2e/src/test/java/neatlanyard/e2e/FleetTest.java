@@ -23,6 +23,8 @@ public class FleetTest extends Flown {
         "intersection", "FULL", "initial-level", "4000", "transponder", "2617", "flap", "20", "v1", "68", "vr", "70",
         "v2", "80"));
     Crew.together(both, "Figures", "");
+    ida.stage("Briefing");
+    assertThat(ida.page.getByText("49 kt by 445 m, 7 lights on").first()).isVisible();
     BriefingTest.briefed(ida, petra);
     Crew.together(both, "Start", "");
     assertThat(ida.tag("Propeller tied")).not().isVisible();
