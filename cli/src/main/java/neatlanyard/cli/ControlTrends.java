@@ -56,18 +56,18 @@ final class ControlTrends implements Callable<Integer> {
   private int told(List<ControlTrend> trends, PrintWriter out) {
     boolean meets = false;
     for (ControlTrend t : trends) {
-      meets |= t.worsens() && t.course().prudentWeeks().orElse(Integer.MAX_VALUE) <= weeks;
+      meets |= t.worsens() && t.trend().prudentWeeks().orElse(Integer.MAX_VALUE) <= weeks;
       if (json) {
         out.println(JSON.writeValueAsString(tree(t)));
-      } else if (all || t.worsens() || !t.course().changes().isEmpty()) {
+      } else if (all || t.worsens() || !t.trend().changes().isEmpty()) {
         out.printf("%s: %s%n", t.tail(), t.words());
-        t.course().changes().forEach(c -> out.printf("  changed on %s%n", c.toString().substring(0, 10)));
+        t.trend().changes().forEach(c -> out.printf("  changed on %s%n", c.toString().substring(0, 10)));
       }
     }
     if (!json) {
       out.printf("%d rows of numbers: %d near their limits, %d that changed.%n", trends.size(),
           trends.stream().filter(ControlTrend::worsens).count(),
-          trends.stream().filter(t -> !t.course().changes().isEmpty()).count());
+          trends.stream().filter(t -> !t.trend().changes().isEmpty()).count());
     }
     return meets ? Lanyard.NOT_GOOD : Lanyard.GOOD;
   }
@@ -77,13 +77,13 @@ final class ControlTrends implements Callable<Integer> {
     tree.put("tail", t.tail().value());
     tree.put("of", t.of());
     tree.put("quantity", Doc.written(t.quantity()));
-    tree.put("checks", t.course().points().size());
-    tree.put("last", t.course().last());
+    tree.put("checks", t.trend().points().size());
+    tree.put("last", t.trend().last());
     tree.put("limit", t.limit());
-    tree.put("a-week", t.course().aWeek());
-    t.course().weeks().ifPresent(w -> tree.put("weeks", w));
-    t.course().prudentWeeks().ifPresent(w -> tree.put("prudent-weeks", w));
-    tree.put("changes", t.course().changes().stream().map(Instant::toString).toList());
+    tree.put("a-week", t.trend().aWeek());
+    t.trend().weeks().ifPresent(w -> tree.put("weeks", w));
+    t.trend().prudentWeeks().ifPresent(w -> tree.put("prudent-weeks", w));
+    tree.put("changes", t.trend().changes().stream().map(Instant::toString).toList());
     tree.put("words", t.words());
     return tree;
   }

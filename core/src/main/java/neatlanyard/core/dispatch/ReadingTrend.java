@@ -11,7 +11,7 @@ import neatlanyard.core.gauge.Gauge;
 import neatlanyard.core.gauge.Readings;
 import neatlanyard.core.sop.Quantity;
 import neatlanyard.core.sop.QuantityId;
-import neatlanyard.core.trend.Course;
+import neatlanyard.core.trend.Trend;
 import neatlanyard.core.units.Numbers;
 
 /**
@@ -21,8 +21,8 @@ import neatlanyard.core.units.Numbers;
  *     stands by itself
  * @param atLeast whether that is the least, and not the most
  */
-public record ReadingTrend(Quantity quantity, OptionalDouble limit, boolean atLeast, Course course) {
-  /** Fewer say nothing of a course. */
+public record ReadingTrend(Quantity quantity, OptionalDouble limit, boolean atLeast, Trend trend) {
+  /** Fewer say nothing of a trend. */
   private static final int LEAST_POINTS = 6;
 
   /**
@@ -32,22 +32,22 @@ public record ReadingTrend(Quantity quantity, OptionalDouble limit, boolean atLe
    * @param readings of one tail, in any order
    */
   public static List<ReadingTrend> of(List<Quantity> quantities, List<ReadingHistory.Reading> readings) {
-    Map<QuantityId, List<Course.At>> rows = new LinkedHashMap<>();
+    Map<QuantityId, List<Trend.At>> rows = new LinkedHashMap<>();
     readings.stream().sorted(Comparator.comparing(ReadingHistory.Reading::at)).forEach(r ->
-        rows.computeIfAbsent(r.quantity(), q -> new ArrayList<>()).add(new Course.At(r.at(), r.value())));
+        rows.computeIfAbsent(r.quantity(), q -> new ArrayList<>()).add(new Trend.At(r.at(), r.value())));
     return quantities.stream().filter(q -> rows.getOrDefault(q.id(), List.of()).size() >= LEAST_POINTS)
         .map(q -> of(q, rows.getOrDefault(q.id(), List.of())))
         .sorted(Comparator.comparingInt(t -> t.worsens()
-        ? t.course.prudentWeeks().orElse(Integer.MAX_VALUE - 1) : Integer.MAX_VALUE)).toList();
+        ? t.trend.prudentWeeks().orElse(Integer.MAX_VALUE - 1) : Integer.MAX_VALUE)).toList();
   }
 
-  private static ReadingTrend of(Quantity quantity, List<Course.At> row) {
+  private static ReadingTrend of(Quantity quantity, List<Trend.At> row) {
     Allowed allowed = quantity.gauge().map(g -> g.allowed(Readings.NONE)).orElse(Allowed.ANY);
     OptionalDouble least = finite(allowed.least());
     OptionalDouble most = finite(allowed.most());
-    Course falling = Course.of(row, least, true);
+    Trend falling = Trend.of(row, least, true);
     boolean rises = most.isPresent() && (falling.aWeek() > 0 || least.isEmpty());
-    return rises ? new ReadingTrend(quantity, most, false, Course.of(row, most, false))
+    return rises ? new ReadingTrend(quantity, most, false, Trend.of(row, most, false))
         : new ReadingTrend(quantity, least, true, falling);
   }
 
@@ -56,7 +56,7 @@ public record ReadingTrend(Quantity quantity, OptionalDouble limit, boolean atLe
   }
 
   public boolean worsens() {
-    return course.worsens(atLeast);
+    return trend.worsens(atLeast);
   }
 
   /** What a maintenance controller would say of it. */
@@ -64,9 +64,9 @@ public record ReadingTrend(Quantity quantity, OptionalDouble limit, boolean atLe
     String unit = quantity.unit().symbol();
     String which = atLeast ? "least" : "most";
     String against = limit.isPresent() ? ", " + Gauge.words(limit.getAsDouble(), unit) + " is the " + which : "";
-    String now = quantity.name() + ": " + Gauge.words(course.last(), unit) + against;
-    String going = course.aWeek() == 0 ? "; it keeps" : "; " + (course.aWeek() < 0 ? "loses " : "gains ")
-        + (Numbers.plain(Math.abs(course.aWeek()), 2) + " " + unit).strip() + " a week";
-    return now + going + (worsens() ? course.until() : "") + ".";
+    String now = quantity.name() + ": " + Gauge.words(trend.last(), unit) + against;
+    String going = trend.aWeek() == 0 ? "; it keeps" : "; " + (trend.aWeek() < 0 ? "loses " : "gains ")
+        + (Numbers.plain(Math.abs(trend.aWeek()), 2) + " " + unit).strip() + " a week";
+    return now + going + (worsens() ? trend.until() : "") + ".";
   }
 }

@@ -16,7 +16,7 @@ import neatlanyard.core.gauge.Gauge;
 import neatlanyard.core.gauge.Several;
 import neatlanyard.core.sop.Quantity;
 import neatlanyard.core.sop.QuantityId;
-import neatlanyard.core.trend.Course;
+import neatlanyard.core.trend.Trend;
 import neatlanyard.core.units.Unit;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -62,17 +62,17 @@ public class ReadingTrendTest {
   /** A voltmeter read to a tenth: two readings a tenth off are no change, and a fall by three tenths is one. */
   @Test
   public void what_is_read_in_steps_is_not_cut_at_its_rounding() {
-    List<Course.At> read = IntStream.range(0, 26).mapToObj(i -> new Course.At(FIRST.plus(Duration.ofDays(7L * i)),
+    List<Trend.At> read = IntStream.range(0, 26).mapToObj(i -> new Trend.At(FIRST.plus(Duration.ofDays(7L * i)),
         i >= 17 ? 28.1 : i == 7 || i == 11 ? 28.5 : 28.4)).toList();
-    assertThat(Course.of(read.subList(0, 17), OptionalDouble.of(27.5), true).changes()).isEmpty();
-    assertThat(Course.of(read, OptionalDouble.of(27.5), true).changes()).containsExactly(read.get(17).at());
+    assertThat(Trend.of(read.subList(0, 17), OptionalDouble.of(27.5), true).changes()).isEmpty();
+    assertThat(Trend.of(read, OptionalDouble.of(27.5), true).changes()).containsExactly(read.get(17).at());
   }
 
   /** Property: of a thousand pointers that only scatter, read to a whole number once a week, few seem to go. */
   @Test
   public void what_only_scatters_seldom_seems_to_go() {
     SplittableRandom chance = new SplittableRandom(9);
-    long going = IntStream.range(0, 1_000).filter(row -> Course.of(IntStream.range(0, 26).mapToObj(i -> new Course.At(
+    long going = IntStream.range(0, 1_000).filter(row -> Trend.of(IntStream.range(0, 26).mapToObj(i -> new Trend.At(
         FIRST.plus(Duration.ofHours(168L * i + chance.nextInt(40))), 2_490 + Math.rint(4 * chance.nextGaussian())))
         .toList(), OptionalDouble.of(2_450), true).aWeek() != 0).count();
     assertThat(going).isLessThan(10);

@@ -19,8 +19,8 @@ import neatlanyard.core.controls.simulated.Ground;
 import neatlanyard.core.controls.simulated.Hand;
 import neatlanyard.core.controls.simulated.Recorder;
 import neatlanyard.core.controls.simulated.SimulatedCheck;
-import neatlanyard.core.controls.trend.ControlTrend.Checked;
 import neatlanyard.core.controls.trend.ControlTrend;
+import neatlanyard.core.controls.trend.ControlTrend.Checked;
 import neatlanyard.core.controls.trend.Measure;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.sop.Pack;
@@ -86,9 +86,9 @@ public class HistoryCsvTest {
     assertThat(worst.of()).isIn("Left aileron", "Ailerons");
     assertThat(trends).filteredOn(t -> t.of().equals("Left aileron") && t.worsens()).allSatisfy(t -> {
       assertThat(t.tail()).isEqualTo(new TailId(LOSING));
-      assertThat(t.course().aWeek()).isCloseTo(-A_WEEK, within(0.02));
-      assertThat(t.course().last()).as("it still passes").isGreaterThan(t.limit());
-      assertThat(Duration.between(t.course().changes().getLast(), NOW).toDays() / 7.0)
+      assertThat(t.trend().aWeek()).isCloseTo(-A_WEEK, within(0.02));
+      assertThat(t.trend().last()).as("it still passes").isGreaterThan(t.limit());
+      assertThat(Duration.between(t.trend().changes().getLast(), NOW).toDays() / 7.0)
           .isCloseTo(LOSES_FOR / 2.0, within(2.0));
     }).isNotEmpty();
     assertThat(trends).filteredOn(t -> t.worsens() && !t.tail().value().equals(LOSING)).isEmpty();

@@ -6,14 +6,14 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import neatlanyard.core.controls.trend.CheckHistory;
-import neatlanyard.core.controls.trend.ControlTrend.Checked;
 import neatlanyard.core.controls.trend.ControlTrend;
+import neatlanyard.core.controls.trend.ControlTrend.Checked;
 import neatlanyard.core.dispatch.ReadingHistory;
 import neatlanyard.core.dispatch.ReadingTrend;
 import neatlanyard.core.fleet.Registered;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.sop.Quantity;
-import neatlanyard.core.trend.Course;
+import neatlanyard.core.trend.Trend;
 import neatlanyard.formats.controls.HistoryCsv;
 import neatlanyard.server.dispatch.TechViews.TrendPointView;
 import neatlanyard.server.dispatch.TechViews.TrendView;
@@ -52,7 +52,7 @@ class TrendsController {
       List<Checked> all = checks.of(id);
       return new TrendsView(tail, all.size(), ControlTrend.of(all).stream().map(t -> view(
           t.of(), t.quantity().words(), t.quantity().unit(), OptionalDouble.of(t.limit()), t.quantity().atLeast(),
-          t.course(), t.worsens(), t.words())).toList());
+          t.trend(), t.worsens(), t.words())).toList());
     });
   }
 
@@ -61,27 +61,27 @@ class TrendsController {
   TrendsView readings(@AuthenticationPrincipal SignedIn who, @PathVariable String tail) {
     Registered found = desk.tail(tail);
     return heavy.run(who.id().value(), HeavyWork.Kind.PAGE, stop -> {
-      List<ReadingHistory.Reading> all = readings.of(found.id(), Course.MOST_POINTS);
+      List<ReadingHistory.Reading> all = readings.of(found.id(), Trend.MOST_POINTS);
       List<Quantity> known = packs.inForce(found.type(), packs.today()).map(p -> p.pack().quantities())
           .orElse(List.of());
       return new TrendsView(tail, all.size(), ReadingTrend.of(known, all).stream().map(t -> view(
-          t.quantity().name(), "", t.quantity().unit().symbol(), t.limit(), t.atLeast(), t.course(), t.worsens(),
+          t.quantity().name(), "", t.quantity().unit().symbol(), t.limit(), t.atLeast(), t.trend(), t.worsens(),
           t.words())).toList());
     });
   }
 
   private static TrendView view(String of, String what, String unit, OptionalDouble limit, boolean atLeast,
-      Course course, boolean worsens, String words) {
+      Trend trend, boolean worsens, String words) {
     return new TrendView(of, what, unit, limit.isPresent() ? Optional.of(limit.getAsDouble()) : Optional.empty(),
-        atLeast, course.aWeek(), maybe(course.weeks()), maybe(course.prudentWeeks()), worsens, course.changes(),
-        points(course.points()), points(course.line()), words);
+        atLeast, trend.aWeek(), maybe(trend.weeks()), maybe(trend.prudentWeeks()), worsens, trend.changes(),
+        points(trend.points()), points(trend.line()), words);
   }
 
   private static Optional<Integer> maybe(OptionalInt weeks) {
     return weeks.isPresent() ? Optional.of(weeks.getAsInt()) : Optional.empty();
   }
 
-  private static List<TrendPointView> points(List<Course.At> points) {
+  private static List<TrendPointView> points(List<Trend.At> points) {
     return points.stream().map(p -> new TrendPointView(p.at(), p.value())).toList();
   }
 

@@ -105,11 +105,11 @@ public class ControlTrendTest {
     List<ControlTrend> trends = ControlTrend.of(months(0.02, 34));
     ControlTrend worst = trends.getFirst();
     assertThat(worst.of()).isEqualTo("Left aileron");
-    assertThat(worst.course().aWeek()).isCloseTo(-0.02, within(0.004));
+    assertThat(worst.trend().aWeek()).isCloseTo(-0.02, within(0.004));
     assertThat(worst.worsens()).isTrue();
-    double left = (worst.course().last() - worst.limit()) / 0.02;
-    assertThat(worst.course().weeks().orElseThrow()).isBetween((int) (left * 0.7), (int) (left * 1.3) + 1);
-    assertThat(worst.course().prudentWeeks().orElseThrow()).isLessThanOrEqualTo(worst.course().weeks().orElseThrow());
+    double left = (worst.trend().last() - worst.limit()) / 0.02;
+    assertThat(worst.trend().weeks().orElseThrow()).isBetween((int) (left * 0.7), (int) (left * 1.3) + 1);
+    assertThat(worst.trend().prudentWeeks().orElseThrow()).isLessThanOrEqualTo(worst.trend().weeks().orElseThrow());
     assertThat(worst.words()).contains("loses 0.02").contains("weeks");
     assertThat(trends.stream().filter(ControlTrend::worsens)).allMatch(t -> t.of().toLowerCase(java.util.Locale.ROOT)
         .contains("aileron"));

@@ -19,7 +19,7 @@ import java.util.stream.Stream;
  * @param weeks weeks from the last number until it meets the limit by that; empty where it does not within two years
  * @param prudentWeeks weeks until the next number could lie beyond the limit, at 95 % of both sides
  */
-public record Course(List<At> points, List<Instant> changes, double aWeek, List<At> line, OptionalInt weeks,
+public record Trend(List<At> points, List<Instant> changes, double aWeek, List<At> line, OptionalInt weeks,
     OptionalInt prudentWeeks) {
   private static final double WEEK_S = Duration.ofDays(7).toSeconds();
   private static final int FARTHEST_WEEKS = 104;
@@ -31,7 +31,7 @@ public record Course(List<At> points, List<Instant> changes, double aWeek, List<
   /** A slope is told where it is so many of its standard errors from none: less is chance in a fleet of many rows. */
   private static final double SURE = 4;
 
-  public Course {
+  public Trend {
     points = List.copyOf(points);
     changes = List.copyOf(changes);
     line = List.copyOf(line);
@@ -47,7 +47,7 @@ public record Course(List<At> points, List<Instant> changes, double aWeek, List<
    * @param limit that it is watched against; empty where there is none
    * @param atLeast whether the limit is the least, and not the most
    */
-  public static Course of(List<At> all, OptionalDouble limit, boolean atLeast) {
+  public static Trend of(List<At> all, OptionalDouble limit, boolean atLeast) {
     List<At> points = all.subList(Math.max(0, all.size() - MOST_POINTS), all.size());
     Instant first = points.getFirst().at();
     // Upside down where it must not get more, so that what is watched always falls.
@@ -55,10 +55,10 @@ public record Course(List<At> points, List<Instant> changes, double aWeek, List<
     List<Line.Point> line = points.stream().map(p ->
         new Line.Point(Duration.between(first, p.at()).toSeconds() / WEEK_S, sign * p.value())).toList();
     List<Integer> starts = Segments.of(line);
-    Optional<Line> last = Line.through(line.subList(starts.getLast(), line.size())).filter(Course::sure);
+    Optional<Line> last = Line.through(line.subList(starts.getLast(), line.size())).filter(Trend::sure);
     Optional<Line> meets = last.filter(l -> limit.isPresent());
     double least = sign * limit.orElse(0);
-    return new Course(points, starts.stream().skip(1).map(i -> points.get(i).at()).toList(),
+    return new Trend(points, starts.stream().skip(1).map(i -> points.get(i).at()).toList(),
         last.map(l -> sign * l.slope()).orElse(0.0),
         last.map(l -> Stream.of(starts.getLast(), line.size() - 1)
             .map(i -> new At(points.get(i).at(), sign * l.at(line.get(i).x()))).toList()).orElse(List.of()),
