@@ -32,11 +32,14 @@ abstract class AtTheDemo {
 
   @AfterMethod(alwaysRun = true)
   final void close(ITestResult result) {
-    if (!result.isSuccess()) {
-      browser.contexts().stream().flatMap(c -> c.pages().stream()).forEach(AtTheDemo::tell);
+    try {
+      if (!result.isSuccess()) {
+        browser.contexts().stream().flatMap(c -> c.pages().stream()).forEach(AtTheDemo::tell);
+      }
+    } finally {
+      List.copyOf(browser.contexts()).forEach(BrowserContext::close);
+      app.close();
     }
-    List.copyOf(browser.contexts()).forEach(BrowserContext::close);
-    app.close();
   }
 
   /** What a page showed when a test failed: where it is slower than here, nobody can look. */

@@ -11,6 +11,7 @@ import neatlanyard.core.gauge.Gauge;
 import neatlanyard.core.gauge.Readings;
 import neatlanyard.core.sop.Quantity;
 import neatlanyard.core.sop.QuantityId;
+import neatlanyard.core.trend.Segments;
 import neatlanyard.core.trend.Trend;
 import neatlanyard.core.units.Numbers;
 
@@ -22,9 +23,6 @@ import neatlanyard.core.units.Numbers;
  * @param atLeast whether that is the least, and not the most
  */
 public record ReadingTrend(Quantity quantity, OptionalDouble limit, boolean atLeast, Trend trend) {
-  /** Fewer say nothing of a trend. */
-  private static final int LEAST_POINTS = 6;
-
   /**
    * All that is followed, the one that meets its limit first before all others, the rest as the pack has them.
    *
@@ -35,7 +33,7 @@ public record ReadingTrend(Quantity quantity, OptionalDouble limit, boolean atLe
     Map<QuantityId, List<Trend.At>> rows = new LinkedHashMap<>();
     readings.stream().sorted(Comparator.comparing(ReadingHistory.Reading::at)).forEach(r ->
         rows.computeIfAbsent(r.quantity(), q -> new ArrayList<>()).add(new Trend.At(r.at(), r.value())));
-    return quantities.stream().filter(q -> rows.getOrDefault(q.id(), List.of()).size() >= LEAST_POINTS)
+    return quantities.stream().filter(q -> rows.getOrDefault(q.id(), List.of()).size() >= Segments.LEAST)
         .map(q -> of(q, rows.getOrDefault(q.id(), List.of())))
         .sorted(Comparator.comparingInt(t -> t.worsens()
         ? t.trend.prudentWeeks().orElse(Integer.MAX_VALUE - 1) : Integer.MAX_VALUE)).toList();

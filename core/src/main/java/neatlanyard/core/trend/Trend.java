@@ -41,7 +41,7 @@ public record Trend(List<At> points, List<Instant> changes, double aWeek, List<A
   public record At(Instant at, double value) {}
 
   /**
-   * The course of a row; of a long one, of its last {@link #MOST_POINTS}.
+   * The trend of a row; of a long one, of its last {@link #MOST_POINTS}.
    *
    * @param all the oldest first, at least one
    * @param limit that it is watched against; empty where there is none
@@ -84,7 +84,7 @@ public record Trend(List<At> points, List<Instant> changes, double aWeek, List<A
     return weeks.isPresent() && aWeek != 0 && (aWeek < 0) == atLeast;
   }
 
-  /** Such as ", and meets it in 9 weeks, by the scatter perhaps in 6"; for a course that worsens. */
+  /** Such as ", and meets it in 9 weeks, by the scatter perhaps in 6"; for a trend that worsens. */
   public String until() {
     int expected = weeks.orElseThrow();
     int prudent = prudentWeeks.orElse(expected);
