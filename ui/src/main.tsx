@@ -164,6 +164,7 @@ const Trends = atDesk(async () => ({ default: (await import('./dispatch/TrendsPa
 const ReadTrends = atDesk(async () => ({ default: (await import('./dispatch/TrendsPage')).ReadingTrendsPage }))
 const Recorded = atDesk(async () => ({ default: (await import('./controls/RecordingsPage')).RecordingsPage }))
 const Drilled = atDesk(async () => ({ default: (await import('./drill/DrillsPage')).DrillsPage }))
+const Reasoned = atDesk(async () => ({ default: (await import('./drill/ReasonsPage')).ReasonsPage }))
 const router = createRouter({
   defaultErrorComponent: Broken,
   routeTree: root.addChildren([
@@ -194,6 +195,7 @@ const router = createRouter({
     createRoute({ getParentRoute: () => root, path: '/tails/$tail/readings', component: ReadTrends }),
     createRoute({ getParentRoute: () => root, path: '/recordings', component: Recorded }),
     createRoute({ getParentRoute: () => root, path: '/drills', component: Drilled }),
+    createRoute({ getParentRoute: () => root, path: '/drills/reasons/$type', component: Reasoned }),
     createRoute({ getParentRoute: () => root, path: '/password', component: () => null }),
   ]),
 })

@@ -10,6 +10,7 @@ import { Key } from '../app/Key'
 import { ProblemNotice } from '../app/Notice'
 import { Pennant } from '../app/Pennant'
 import { TopBar } from '../app/TopBar'
+import { SeatingContext } from '../app/seating'
 import classes from './DepartureList.module.css'
 
 /** Today's departures, one's own first, those tied off last: who is where, what hangs, and what is late. */
@@ -56,7 +57,9 @@ export const DepartureList = ({ me }: { me: Me }) => {
         )}
         <ul className={classes.list}>
           {sorted.map((l, i) => (
-            <Line key={l.id} line={l} hotkey={i < 9 ? String(i + 1) : ''} onOpen={() => open.mutate(l)} />
+            <SeatingContext key={l.id} value={l.seating}>
+              <Line line={l} hotkey={i < 9 ? String(i + 1) : ''} onOpen={() => open.mutate(l)} />
+            </SeatingContext>
           ))}
         </ul>
       </main>

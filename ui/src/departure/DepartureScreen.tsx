@@ -19,6 +19,7 @@ import { Header } from './Header'
 import { Parts } from './Parts'
 import { RefusedList } from './RefusedList'
 import { useDeparture, type Live } from '../live/useDeparture'
+import { SeatingContext } from '../app/seating'
 
 const route = getRouteApi('/departures/$id')
 
@@ -90,50 +91,53 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
     )
 
   return (
-    <div className={classes.screen}>
-      <Header
-        header={live.view.header}
-        day={live.view.card?.day}
-        tiedOff={live.view.progress.tiedOff !== undefined}
-        connected={live.connected}
-        outbox={live.outbox}
-        {...(acting && { onHang: beginHanging, onAway: goAway })}
-      />
-      <Cord
-        beads={live.view.progress.beads}
-        tags={live.view.progress.tags}
-        shown={shown}
-        zone={live.view.header.zone}
-        bare={
-          live.view.card !== undefined && live.view.progress.tags.length + live.view.progress.unfinished.length === 0
-        }
-        onGo={go}
-        onTag={onTag}
-        onHang={acting && beginHanging}
-      />
-      <main className={classes.main}>
-        <AskAway live={live} />
-        <Waits live={live} onGo={go} />
-        {hanging && acting && <HangTag live={live} onDone={() => setHanging(false)} />}
-        {held && <TakeTag live={live} tag={held} onDone={() => setHeld(undefined)} />}
-        <LookAgain live={live} onTag={onTag} />
-        {(live.out.unkept ?? 0) > 0 && (
-          <ProblemNotice
-            problem={
-              new Problem(
-                0,
-                'unkept',
-                'This browser keeps nothing: it is full, or private.',
-                'Stay on this page until what you said is sent, or go on with another device.',
-              )
-            }
-          />
-        )}
-        <RefusedList outbox={live.outbox} refused={live.out.refused} />
-        {!away && <Stage live={live} stage={shown} wanted={wanted} onGo={go} />}
-      </main>
-      <Away live={live} onBack={go} />
-    </div>
+    <SeatingContext value={live.view.header.seating}>
+      <div className={classes.screen}>
+        <Header
+          header={live.view.header}
+          day={live.view.card?.day}
+          tiedOff={live.view.progress.tiedOff !== undefined}
+          connected={live.connected}
+          outbox={live.outbox}
+          {...(acting && { onHang: beginHanging, onAway: goAway })}
+        />
+        <Cord
+          beads={live.view.progress.beads}
+          tags={live.view.progress.tags}
+          shown={shown}
+          zone={live.view.header.zone}
+          bare={
+            live.view.card !== undefined &&
+            live.view.progress.tags.length + live.view.progress.unfinished.length === 0
+          }
+          onGo={go}
+          onTag={onTag}
+          onHang={acting && beginHanging}
+        />
+        <main className={classes.main}>
+          <AskAway live={live} />
+          <Waits live={live} onGo={go} />
+          {hanging && acting && <HangTag live={live} onDone={() => setHanging(false)} />}
+          {held && <TakeTag live={live} tag={held} onDone={() => setHeld(undefined)} />}
+          <LookAgain live={live} onTag={onTag} />
+          {(live.out.unkept ?? 0) > 0 && (
+            <ProblemNotice
+              problem={
+                new Problem(
+                  0,
+                  'unkept',
+                  'This browser keeps nothing: it is full, or private.',
+                  'Stay on this page until what you said is sent, or go on with another device.',
+                )
+              }
+            />
+          )}
+          <RefusedList outbox={live.outbox} refused={live.out.refused} />
+          {!away && <Stage live={live} stage={shown} wanted={wanted} onGo={go} />}
+        </main>
+        <Away live={live} onBack={go} />
+      </div>
+    </SeatingContext>
   )
 }
 

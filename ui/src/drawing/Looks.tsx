@@ -23,9 +23,18 @@ export const Looks = ({ drawings, looks }: { drawings: DrawingView[]; looks: Ite
 /** A drawing of the pack: only shapes that the server knows come here. */
 const LineDrawing = memo(({ drawing, verdict }: { drawing: DrawingView; verdict: 'Right' | 'Wrong' }) => (
   <figure className={classes.one} data-verdict={verdict}>
-    <svg viewBox={`0 0 ${drawing.width} ${drawing.height}`} role="img" aria-label={drawing.title}>
-      {drawing.shapes.map((s, n) => createElement(s.form, { key: n, 'data-tone': s.tone, ...s.measures }))}
-    </svg>
+    {drawing.photo ? (
+      <img
+        src={`data:image/jpeg;base64,${drawing.photo}`}
+        alt={drawing.title}
+        width={drawing.width}
+        height={drawing.height}
+      />
+    ) : (
+      <svg viewBox={`0 0 ${drawing.width} ${drawing.height}`} role="img" aria-label={drawing.title}>
+        {drawing.shapes.map((s, n) => createElement(s.form, { key: n, 'data-tone': s.tone, ...s.measures }))}
+      </svg>
+    )}
     <figcaption>
       <b>{verdict}</b> {drawing.title}
     </figcaption>

@@ -1,5 +1,6 @@
 import { NativeSelect, Table, TextInput } from '@mantine/core'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useNavigate } from '@tanstack/react-router'
 import { useState } from 'react'
 import type { DrillBegunView, DrillForm, DrillResultView, DrillsView, Me, RoundForm } from '../api.gen'
 import { Action } from '../app/Action'
@@ -111,6 +112,7 @@ const BeginForm = ({ drills, waits, onBegin }: BeginFormProps) => {
   const [task, setTask] = useState<string | undefined>(drills.tasks[0]?.task)
   const [rounds, setRounds] = useState('12')
   const [seed, setSeed] = useState('')
+  const navigate = useNavigate()
   if (drills.types.length === 0)
     return <p>No procedures with controls are in force: fleet standards publish them under Procedures.</p>
   return (
@@ -155,6 +157,9 @@ const BeginForm = ({ drills, waits, onBegin }: BeginFormProps) => {
         }
       >
         Begin the drill
+      </Action>
+      <Action hotkey="w" onAct={() => void navigate({ to: '/drills/reasons/$type', params: { type } })}>
+        Why it is done: the reasons of this type
       </Action>
     </section>
   )

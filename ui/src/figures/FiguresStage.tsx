@@ -5,6 +5,7 @@ import { Action } from '../app/Action'
 import { Fetching } from '../app/Fetching'
 import { ProblemNotice } from '../app/Notice'
 import { clockTime } from '../app/clock'
+import { useSeatWords } from '../app/seating'
 import { signOut } from '../app/signOut'
 import { GoOn } from '../live/GoOn'
 import type { Live } from '../live/useDeparture'
@@ -319,6 +320,7 @@ interface DoneProps {
 /** Nothing is left to enter here: what it all comes to. */
 const Done = ({ all, settled, live: { seat, view, me, out, outbox, connected }, worked }: DoneProps) => {
   const client = useQueryClient()
+  const named = useSeatWords()
   const own = view.header.crew.find((c) => c.id === me.id)
   const other = view.header.crew.find((c) => c.id !== me.id && c.seat !== seat)
   return (
@@ -332,7 +334,11 @@ const Done = ({ all, settled, live: { seat, view, me, out, outbox, connected }, 
       </p>
       {seat === '' && own && (
         <div className={classes.ways}>
-          <Action hotkey="o" main onAct={() => outbox.put('seat-taken', { seat: own.seat }, `the ${own.seat} seat`)}>
+          <Action
+            hotkey="o"
+            main
+            onAct={() => outbox.put('seat-taken', { seat: own.seat }, `the ${named(own.seat)}`)}
+          >
             Take the {own.seat} seat
           </Action>
         </div>

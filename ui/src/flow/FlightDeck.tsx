@@ -1,5 +1,7 @@
+import { useContext } from 'react'
 import type { PlaceView } from '../api.gen'
 import { pennantPath } from '../app/Pennant'
+import { SeatingContext } from '../app/seating'
 import classes from './FlightDeck.module.css'
 
 interface FlightDeckProps {
@@ -22,6 +24,7 @@ const middle = (p: PlaceView): [number, number] => [p.x + p.width / 2, p.y + p.h
 
 /** The flight deck as blocks: where one is, the next two panels, and the order of the others as small figures. */
 export const FlightDeck = ({ places, path, at, left, others, onPlace }: FlightDeckProps) => {
+  const seating = useContext(SeatingContext)
   const panels = places.filter((p) => p.width > 0)
   const scanned = path.map((id) => panels.find((p) => p.id === id)).filter((p): p is PlaceView => p !== undefined)
   const right = Math.max(...panels.map((p) => p.x + p.width))
@@ -82,7 +85,7 @@ export const FlightDeck = ({ places, path, at, left, others, onPlace }: FlightDe
             panel && (
               <path
                 key={o.seat}
-                d={pennantPath(o.seat)}
+                d={pennantPath(seating, o.seat)}
                 transform={`translate(${panel.x + 0.1 + n * 0.9} ${panel.y + 0.08}) scale(0.036)`}
                 className={classes.seat}
               />

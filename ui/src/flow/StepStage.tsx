@@ -15,6 +15,7 @@ import { PrintedNumber } from './PrintedNumber'
 import { NothingHere } from './NothingHere'
 import { nextForMe } from './nextForMe'
 import { OtherSeat } from './OtherSeat'
+import { DeckFold } from '../deck/DeckMap'
 import { ReadingNote } from '../gauge/ReadingNote'
 import { RunUpSheet } from './RunUpSheet'
 import { SayingForm, type WordsFor } from './SayingForm'
@@ -103,6 +104,7 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
               </p>
             )}
             <StepRemarks view={view} item={item} />
+            {view.card?.deck && s.place?.width === 0 && <DeckFold deck={view.card.deck} />}
             {!saying && s.plainHere.length > 0 && mine && <Glance place={s.place} />}
             {!saying && closed && (
               <Closed

@@ -7,10 +7,12 @@ import { Action } from '../app/Action'
 import { clockTime } from '../app/clock'
 import { ProblemNotice } from '../app/Notice'
 import type { Live } from '../live/useDeparture'
+import { useSeatWords } from '../app/seating'
 import classes from './RecordView.module.css'
 
 /** The closed record: who did what and when, the chain's head, and the file to take away. */
 export const RecordView = ({ live, children }: { live: Live; children: ReactNode }) => {
+  const named = useSeatWords()
   const { header, progress } = live.view
   const link = useRef<HTMLAnchorElement>(null)
   const page = useRef<HTMLAnchorElement>(null)
@@ -78,7 +80,7 @@ export const RecordView = ({ live, children }: { live: Live; children: ReactNode
                   <Table.Td>{clockTime(l.at, header.zone)}</Table.Td>
                   <Table.Td>
                     {l.by}
-                    {l.seat && `, ${l.seat}`}
+                    {l.seat && `, ${named(l.seat)}`}
                   </Table.Td>
                   <Table.Td>{l.words}</Table.Td>
                   <Table.Td>

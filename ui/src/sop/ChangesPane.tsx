@@ -4,6 +4,7 @@ import { useState } from 'react'
 import type { ChangesView, PackView, RevisionView } from '../api.gen'
 import { ask, type Problem } from '../app/api'
 import { ProblemNotice } from '../app/Notice'
+import { useSeatWords } from '../app/seating'
 import { ChangesList } from './ChangesList'
 import classes from './PackPage.module.css'
 
@@ -18,6 +19,7 @@ export const ChangesPane = ({ pack, all }: { pack: PackView; all: RevisionView[]
   const [tail, setTail] = useState('')
   const [seat, setSeat] = useState('')
   const [role, setRole] = useState('')
+  const named = useSeatWords()
   const query = new URLSearchParams({ since, ...(tail && { tail }), ...(seat && { seat }), ...(role && { role }) })
   const changes = useQuery<ChangesView, Problem>({
     queryKey: ['changes', id, revision, pack.revision.sha256, since, tail, seat, role],
@@ -45,8 +47,8 @@ export const ChangesPane = ({ pack, all }: { pack: PackView; all: RevisionView[]
           value={seat}
           data={[
             { value: '', label: 'all seats' },
-            { value: 'left', label: 'the left seat' },
-            { value: 'right', label: 'the right seat' },
+            { value: 'left', label: `the ${named('left')}` },
+            { value: 'right', label: `the ${named('right')}` },
             { value: 'engineer', label: "the engineer's seat" },
           ]}
           onChange={(e) => setSeat(e.currentTarget.value)}

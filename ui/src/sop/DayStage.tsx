@@ -6,6 +6,7 @@ import { ask, asProblem, type Problem } from '../app/api'
 import { Action } from '../app/Action'
 import { ProblemNotice } from '../app/Notice'
 import { Pennant } from '../app/Pennant'
+import { useSeatWords } from '../app/seating'
 import { useDraft } from '../app/useDraft'
 import { first } from '../app/words'
 import { GoOn } from '../live/GoOn'
@@ -57,6 +58,7 @@ export const DayStage = ({ live, onGo }: { live: Live; onGo: (stage: string) => 
   const is = (of: string) => view.header.crew.find((c) => c.seat === of)
   const ownChoice = view.header.schools.filter((s) => !s.byDefault).length
   const sending = live.out.waiting.some((w) => w.kind === 'day-set')
+  const named = useSeatWords()
   const set = (what: string, on: boolean) =>
     setFlags(JSON.stringify(on ? [...so, what] : so.filter((c) => c !== what)))
   const cut = () => {
@@ -82,16 +84,17 @@ export const DayStage = ({ live, onGo }: { live: Live; onGo: (stage: string) => 
             <p key={s.seat} className={classes.seat}>
               <Pennant seats={[s.seat]} /> <b>{s.name}</b>
               {is(s.seat)?.commander ? ', commander' : ''}
-              {is(s.seat)?.flying ? ', flying' : ', monitoring'}: {s.seat} seat {s.taken ? 'taken' : 'not taken yet'}
+              {is(s.seat)?.flying ? ', flying' : ', monitoring'}: {named(s.seat)}{' '}
+              {s.taken ? 'taken' : 'not taken yet'}
             </p>
           ))}
           {mine && !seat && (
             <Action
               hotkey="t"
               main
-              onAct={() => outbox.put('seat-taken', { seat: mine.seat }, `the ${mine.seat} seat`)}
+              onAct={() => outbox.put('seat-taken', { seat: mine.seat }, `the ${named(mine.seat)}`)}
             >
-              Take the {mine.seat} seat
+              Take the {named(mine.seat)}
             </Action>
           )}
           {!mine && <p>You are looking on: you are not on this crew.</p>}

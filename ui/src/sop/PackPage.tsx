@@ -10,6 +10,7 @@ import { Action } from '../app/Action'
 import { serverNow } from '../app/clock'
 import { ProblemNotice } from '../app/Notice'
 import { TopBar } from '../app/TopBar'
+import { SeatingContext } from '../app/seating'
 import { CardsView } from './CardsView'
 import { ChangesPane } from './ChangesPane'
 import { PackEditor } from './PackEditor'
@@ -62,7 +63,7 @@ export const PackPage = ({ me }: { me: Me }) => {
         </div>
       )}
       {pack.data && editor.data && (
-        <>
+        <SeatingContext value={pack.data.revision.seating}>
           <Head me={me} revision={pack.data.revision} path={path} onChanged={changed} />
           <nav className={classes.views}>
             {VIEWS.filter(
@@ -94,7 +95,7 @@ export const PackPage = ({ me }: { me: Me }) => {
               />
             )}
           </main>
-        </>
+        </SeatingContext>
       )}
     </div>
   )

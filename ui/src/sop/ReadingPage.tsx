@@ -5,6 +5,7 @@ import { ask, type Problem } from '../app/api'
 import { Action } from '../app/Action'
 import { ProblemNotice } from '../app/Notice'
 import { TopBar } from '../app/TopBar'
+import { SeatingContext } from '../app/seating'
 import { ChangesList } from './ChangesList'
 import classes from './ReadingPage.module.css'
 
@@ -44,7 +45,9 @@ export const ReadingPage = ({ me }: { me: Me }) => {
               Since revision {first.since.revision}. {first.to.state === 'in force' ? 'In force' : 'Holds'} from{' '}
               {first.to.effective}. You open no departure on it before you have read it.
             </p>
-            <ChangesList changes={first.changes} />
+            <SeatingContext value={first.to.seating}>
+              <ChangesList changes={first.changes} />
+            </SeatingContext>
             <div className={classes.actions}>
               <Action hotkey="a" main disabled={read.isPending} onAct={() => read.mutate(first)}>
                 I have read it

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import type { TurnView } from '../api.gen'
 import { Action } from '../app/Action'
 import { Fold } from '../app/Fold'
+import { DeckMap } from '../deck/DeckMap'
 import type { Live } from '../live/useDeparture'
 import { Brakes } from './Brakes'
 import { Clearance } from './Clearance'
@@ -14,7 +15,7 @@ export const TaxiHelp = ({ live }: { live: Live }) => {
   const { card, progress } = live.view
   const [at, setAt] = useState({ way: '', place: 0 })
   if (!card) return null
-  const { plan } = card
+  const { plan, deck } = card
   const taxi = progress.taxi
   const way = taxi?.way
   // Another way begins at its stand.
@@ -30,6 +31,7 @@ export const TaxiHelp = ({ live }: { live: Live }) => {
           <GroundMap plan={plan} way={way} here={way?.places[here]?.at} />
         </div>
       )}
+      {deck && <DeckMap deck={deck} />}
       {way ? (
         <>
           <p className={classes.waits}>

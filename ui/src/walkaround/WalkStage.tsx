@@ -4,6 +4,7 @@ import { useDeferredValue, useState } from 'react'
 import type { PartView } from '../api.gen'
 import { Action } from '../app/Action'
 import { span, useNow } from '../app/clock'
+import { DeckFold } from '../deck/DeckMap'
 import { GoOn } from '../live/GoOn'
 import type { Live } from '../live/useDeparture'
 import { Closed } from '../flow/Closed'
@@ -220,6 +221,7 @@ export const WalkStage = ({ live, part, wanted, next, onGo }: WalkStageProps) =>
                 </Action>
               )}
             </div>
+            {card.deck && <DeckFold deck={card.deck} />}
           </>
         )}
       </section>

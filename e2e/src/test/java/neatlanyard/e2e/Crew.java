@@ -32,7 +32,14 @@ import java.util.regex.Pattern;
 final class Crew {
   private static final List<String> ARGUMENTS = List.of(
       "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
-      "--disable-component-update", "--disable-sync");
+      "--disable-component-update", "--disable-sync",
+      // The driver's own list, as the last one given counts; and the two pages behind the address line, which no
+      // headless browser shows and which cost each window more than what it is opened for.
+      "--disable-features=" + String.join(",", "AvoidUnnecessaryBeforeUnloadCheckSync",
+      "BoundaryEventDispatchTracksNodeRemoval", "DestroyProfileOnBrowserClose", "DialMediaRouteProvider",
+      "GlobalMediaControls", "HttpsUpgrades", "LensOverlay", "MediaRouter", "PaintHolding",
+      "ThirdPartyStoragePartitioning", "BlockOriginHeaderModificationOnRedirect", "Translate", "OptimizationHints",
+      "WebUIOmniboxPopup", "WebUIOmniboxAimPopup"));
 
   /** How long a slow machine may take; a fast one waits no longer than it must. */
   private static final double PATIENCE_MS = 25_000;

@@ -14,8 +14,8 @@ public class JetsTest extends Flown {
   @Test
   public void the_carrier_trainer_leaves_the_ship_after_two_wipe_outs_with_full_flap() {
     String flight = "Training 304";
-    Crew wren = sits("Wren Adeyo", flight, "left", ColorScheme.DARK);
-    Crew ida = sits("Ida Marsk", flight, "right", ColorScheme.LIGHT);
+    Crew wren = sits("Wren Adeyo", flight, "front", ColorScheme.DARK);
+    Crew ida = sits("Ida Marsk", flight, "rear", ColorScheme.LIGHT);
     List<Crew> both = List.of(wren, ida);
     wren.cut();
     Crew.together(both, "Safe, then power", "");
@@ -47,8 +47,8 @@ public class JetsTest extends Flown {
   @Test
   public void the_same_pack_leaves_from_a_runway_ashore() {
     String flight = "Training 301";
-    Crew petra = sits("Petra Holm", flight, "left", ColorScheme.LIGHT);
-    Crew tomas = sits("Tomas Quill", flight, "right", ColorScheme.DARK);
+    Crew petra = sits("Petra Holm", flight, "front", ColorScheme.LIGHT);
+    Crew tomas = sits("Tomas Quill", flight, "rear", ColorScheme.DARK);
     List<Crew> both = List.of(petra, tomas);
     petra.cut();
     Crew.together(both, "Safe, then power", "");

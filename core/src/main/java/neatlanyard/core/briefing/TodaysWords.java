@@ -3,7 +3,6 @@ package neatlanyard.core.briefing;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
@@ -110,7 +109,7 @@ final class TodaysWords {
 
   private Said pilot(Predicate<Rostered> which) {
     return d.opened().flight().crew().stream().filter(r -> r.seat() != Seat.ENGINEER).filter(which).findFirst()
-        .map(r -> Said.of("%s in the %s seat".formatted(name(r.who()), r.seat().name().toLowerCase(Locale.ROOT)),
+        .map(r -> Said.of("%s in the %s seat".formatted(name(r.who()), d.pack().planform().seating().name(r.seat())),
         "the roster")).orElseGet(() -> Said.missing("who it is"));
   }
 

@@ -2,15 +2,14 @@ package neatlanyard.core.departure;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Refusal;
 import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.core.fleet.Seat;
-import neatlanyard.core.sop.Card.Item;
 import neatlanyard.core.sop.Card;
+import neatlanyard.core.sop.Card.Item;
 import neatlanyard.core.sop.Procedure;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.state.DepartureState;
@@ -50,7 +49,7 @@ record Attempt(DepartureState now, Picture picture, CrewId by, Instant happened)
     if (item.seats().contains(seat)) {
       return Optional.empty();
     }
-    String whose = item.seats().stream().sorted().map(Attempt::name).collect(Collectors.joining(" and "));
+    String whose = item.seats().stream().sorted().map(this::name).collect(Collectors.joining(" and "));
     return no(RefusalCode.OTHER_SEATS_STEP, "%s belongs to the %s seat.".formatted(item.step().challenge(), whose),
         "Leave it to the %s seat; if it is not as it should be, raise a find.".formatted(whose));
   }
@@ -89,8 +88,9 @@ record Attempt(DepartureState now, Picture picture, CrewId by, Instant happened)
     return now.item(step).orElseThrow();
   }
 
-  static String name(Seat seat) {
-    return seat.name().toLowerCase(Locale.ROOT);
+  /** What the seat is called in this type, before the word "seat". */
+  String name(Seat seat) {
+    return now.pack().planform().seating().name(seat);
   }
 
   static Optional<Refusal> no(RefusalCode code, String what, String tryThis) {

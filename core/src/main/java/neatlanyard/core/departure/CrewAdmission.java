@@ -34,8 +34,8 @@ final class CrewAdmission {
     }
     if (place.get().seat() != seat) {
       return no(RefusalCode.OTHER_SEAT,
-          "The roster has you in the %s seat.".formatted(Attempt.name(place.get().seat())),
-          "Take the %s seat.".formatted(Attempt.name(place.get().seat())));
+          "The roster has you in the %s seat.".formatted(attempt.name(place.get().seat())),
+          "Take the %s seat.".formatted(attempt.name(place.get().seat())));
     }
     return Optional.empty();
   }
@@ -60,7 +60,7 @@ final class CrewAdmission {
       return no(RefusalCode.NOT_YOUR_PANEL, "That panel is not yours to hand over.", "Ask the seat that works it.");
     }
     return e.to() == own || !attempt.now().seats().containsKey(e.to())
-        ? no(RefusalCode.NO_SUCH_SEAT, "Nobody else sits in the %s seat.".formatted(Attempt.name(e.to())),
+        ? no(RefusalCode.NO_SUCH_SEAT, "Nobody else sits in the %s seat.".formatted(attempt.name(e.to())),
         "Hand it to a seat that is taken.")
         : Optional.empty();
   }

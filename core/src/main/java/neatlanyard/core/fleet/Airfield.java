@@ -15,10 +15,12 @@ import java.util.stream.Stream;
  * @param runways none where the fleet's file names none
  * @param outbound what it says to who takes off
  * @param ground its stands and taxiways; empty where the fleet's file does not say
+ * @param deck where it is a ship
  */
 public record Airfield(
     AirfieldId id, String name, double latitudeDeg, double longitudeDeg, int elevationFt, ZoneId zone,
-    double variationDeg, List<Runway> runways, Outbound outbound, Optional<GroundPlan> ground) {
+    double variationDeg, List<Runway> runways, Outbound outbound, Optional<GroundPlan> ground,
+    Optional<Deck> deck) {
   public Airfield {
     runways = List.copyOf(runways);
   }

@@ -26,7 +26,7 @@ final class TaxiEnds {
       Map.Entry<Seat, Recorded<Event.TaxiCleared>> one = taxi.heard().entrySet().iterator().next();
       ends.add(end(Trigger.CLEARANCE, "%s said by the %s seat alone".formatted(
           taxi.before().isPresent() ? "A changed clearance" : "Clearance",
-          one.getKey().name().toLowerCase(Locale.ROOT)), one.getValue()));
+          d.pack().planform().seating().name(one.getKey())), one.getValue()));
     } else if (taxi.standing() == TaxiNotes.Standing.DIFFERS) {
       ends.add(end(Trigger.CLEARANCE, "Heard differently: " + String.join("; ", taxi.differences()),
           taxi.heard().values().stream().max(Comparator.comparing(Recorded::number)).orElseThrow()));

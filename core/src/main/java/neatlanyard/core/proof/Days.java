@@ -12,6 +12,7 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.fleet.Seating;
 import neatlanyard.core.fleet.Tail;
 import neatlanyard.core.sop.Condition;
 import neatlanyard.core.sop.Owner;
@@ -36,6 +37,7 @@ final class Days {
   private static final String LEFT_FLIES = "the left seat flies";
 
   private final Policy policy;
+  private final Seating seating;
   private final MeteredKernel kernel;
   private final Budget.Meter meter;
   private final FormulaFactory formulas = new FormulaFactory();
@@ -51,6 +53,7 @@ final class Days {
   /** @throws Budget.Spent if even what the facts say of each other takes too much */
   Days(Pack pack, Budget budget) {
     policy = pack.policy();
+    seating = pack.planform().seating();
     meter = new Budget.Meter(budget);
     Set<Condition.Fact> asked = pack.facts();
     boolean byName = asked.stream().anyMatch(f -> f instanceof Condition.OnTail);
@@ -277,7 +280,7 @@ final class Days {
       return (so ? "on " : "not on ") + name;
     }
     if (name.equals(LEFT_FLIES)) {
-      return so ? "left seat flying" : "right seat flying";
+      return seating.name(so ? Seat.LEFT : Seat.RIGHT) + " seat flying";
     }
     return so ? opposites.getOrDefault("+" + name, name) : opposites.getOrDefault(name, "not " + name);
   }

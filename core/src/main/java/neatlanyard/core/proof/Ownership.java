@@ -6,12 +6,14 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.fleet.Seating;
 import neatlanyard.core.proof.Plan.Placed;
 import neatlanyard.core.sop.Matter;
 import neatlanyard.core.sop.Owner;
 import neatlanyard.core.sop.Place;
 import neatlanyard.core.sop.Procedure.Kind;
 import neatlanyard.core.sop.School;
+import neatlanyard.core.units.Words;
 
 /** Whose panels are whose. */
 final class Ownership {
@@ -42,7 +44,7 @@ final class Ownership {
           .reduce(plan.days.none(), DaySet::or);
       DaySet idle = plan.days.all().minus(works);
       if (!idle.isEmpty()) {
-        String name = seat == Seat.LEFT ? "Left seat" : "Right seat";
+        String name = Words.first(plan.pack.planform().seating().name(seat)) + " seat";
         findings.add(Finding.of(Rule.SEAT_WITHOUT_WORK, seat.name().toLowerCase(Locale.ROOT), name,
             "It has no flow step: %s.".formatted(idle.example()), "Give it its own side, or a share of the panels."));
       }
@@ -51,6 +53,7 @@ final class Ownership {
   }
 
   private static Optional<Finding> ofTwo(Plan plan, Place panel, List<Placed> there) {
+    Seating seating = plan.pack.planform().seating();
     List<Placed> owned = there.stream()
         .filter(p -> p.procedure().kind() == Kind.FLOW && p.step().owner() != Owner.BOTH)
         .filter(p -> p.step().owner() != Owner.OVERHEAD || plan.pack.policy()
@@ -62,8 +65,8 @@ final class Ownership {
         DaySet two = left.and(b.on()).and(plan.days.answers(b.step(), Optional.of(panel), Seat.RIGHT));
         if (a.procedure().stage() == b.procedure().stage() && !two.isEmpty()) {
           return Optional.of(Finding.of(Rule.PANEL_OF_TWO, panel.id().value(), panel.name(),
-              "The left seat does %s, the right seat %s: %s.".formatted(a.step().challenge(), b.step().challenge(),
-              two.example()),
+              "The %s seat does %s, the %s seat %s: %s.".formatted(seating.name(Seat.LEFT), a.step().challenge(),
+              seating.name(Seat.RIGHT), b.step().challenge(), two.example()),
               "Give the panel to one seat, or mark it as shared."));
         }
       }

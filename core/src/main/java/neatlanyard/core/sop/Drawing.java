@@ -5,12 +5,14 @@ import java.util.Map;
 import neatlanyard.core.fleet.Code;
 
 /**
- * A line drawing of how something looks, such as a wear pin that is flush.
+ * How something looks, such as a wear pin that is flush: drawn in lines, or a photo.
  *
  * @param title what it shows, in words
- * @param width and {@code height}, of the field that the shapes are drawn in
+ * @param width and {@code height}, of the field that the shapes are drawn in, or of the photo in pixels
+ * @param shapes none where it is a photo
+ * @param photo a JPEG in base64; empty where it is drawn
  */
-public record Drawing(String id, String title, double width, double height, List<Shape> shapes) {
+public record Drawing(String id, String title, double width, double height, List<Shape> shapes, String photo) {
   public Drawing {
     shapes = List.copyOf(shapes);
   }

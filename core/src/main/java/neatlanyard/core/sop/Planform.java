@@ -3,11 +3,16 @@ package neatlanyard.core.sop;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
+import neatlanyard.core.fleet.Seating;
 
-/** The type seen from above, in metres; x to the right of the centre line, y back from the nose. */
+/**
+ * The type seen from above, in metres; x to the right of the centre line, y back from the nose.
+ *
+ * @param seating how the pilots sit
+ */
 public record Planform(
     double lengthM, double fuselageWidthM, Aerofoil wing, Aerofoil tailplane, List<Engine> engines, List<Gear> gear,
-    List<Door> doors, List<Hazard> hazards, Optional<Ground> ground) {
+    List<Door> doors, List<Hazard> hazards, Seating seating, Optional<Ground> ground) {
   public Planform {
     engines = List.copyOf(engines);
     gear = List.copyOf(gear);

@@ -21,6 +21,7 @@ import neatlanyard.core.fleet.FlightId;
 import neatlanyard.core.fleet.Refusal;
 import neatlanyard.core.fleet.Rostered;
 import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.fleet.Seating;
 import neatlanyard.core.fleet.Tail;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.fleet.TypeId;
@@ -102,7 +103,7 @@ final class Scene {
       new PackId("pack"), "1", "Pack", TAIL.type(), Policy.DEFAULT, List.of(), List.of(),
       List.of(new Pack.PackTail(TAIL.id(), Optional.empty(), Set.of())), List.of(OXYGEN.quantity()), Map.of(),
       new Planform(1, 1, WING, WING, List.of(), List.of(), List.of(), List.of(),
-        Optional.empty()), List.of(), List.of(),
+        Seating.ABREAST, Optional.empty()), List.of(), List.of(),
       List.of(
           new TagKind(new TagId("covers"), "{open} of {all} covers on", TagKind.Trigger.STEP, Stage.WALKAROUND, true),
           new TagKind(new TagId("pumps"), "Pumps on", TagKind.Trigger.STEP, Stage.FLOWS, true)),

@@ -39,7 +39,7 @@ public class LandingTest {
 
   private static Airfield field(Runway.Surface surface, int ldaM) {
     return new Airfield(new AirfieldId("QAAA"), "Alder", 60, 0, 0, ZoneOffset.UTC, 0, List.of(new Runway(30, surface,
-        List.of(end("36", 360, ldaM), end("18", 180, ldaM)))), Outbound.NONE, Optional.empty());
+        List.of(end("36", 360, ldaM), end("18", 180, ldaM)))), Outbound.NONE, Optional.empty(), Optional.empty());
   }
 
   private static Runway.End end(String name, double bearing, int ldaM) {

@@ -11,6 +11,7 @@ import neatlanyard.core.controls.ControlSpecs;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.Equipment;
 import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.fleet.Seating;
 import neatlanyard.core.fleet.SubType;
 import neatlanyard.core.fleet.SubTypeId;
 import neatlanyard.core.fleet.TailId;
@@ -39,7 +40,7 @@ public final class Packs {
         List.of(new Pack.PackTail(ONE, Optional.of(LONG), Set.of()),
         new Pack.PackTail(TWO, Optional.empty(), Set.of())),
         List.of(), Map.of(), new Planform(1, 1, WING, WING, List.of(), List.of(), List.of(), List.of(),
-        Optional.empty()),
+        Seating.ABREAST, Optional.empty()),
         List.of(
             station("door", -2, 3), station("nose", 0, 0), station("right", 5, 10), station("tail", 0, 20),
             station("left-rear", -5, 15), station("left", -5, 10),

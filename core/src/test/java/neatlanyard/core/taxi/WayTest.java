@@ -15,6 +15,7 @@ import neatlanyard.core.fleet.GroundPlan.Spot;
 import neatlanyard.core.fleet.GroundPlan.Strip;
 import neatlanyard.core.fleet.GroundPlan.Taxiway;
 import neatlanyard.core.fleet.RunwayName;
+import neatlanyard.core.fleet.Seating;
 import neatlanyard.core.sop.Planform;
 import neatlanyard.core.taxi.ClearanceWords.Heard;
 import neatlanyard.core.taxi.Way.Place;
@@ -45,7 +46,7 @@ public class WayTest {
   public static final Planform SHAPE = new Planform(30, 3, new Planform.Aerofoil(34, 10, 5, 12, 2),
       new Planform.Aerofoil(10, 26, 3, 27, 1), List.of(),
       List.of(new Planform.Gear(0, 4, 2), new Planform.Gear(-4, 16, 2), new Planform.Gear(4, 16, 2)), List.of(),
-      List.of(), Optional.of(new Planform.Ground(2.5, 65, 25, new Planform.Speeds(15, 10, 30, 50),
+      List.of(), Seating.ABREAST, Optional.of(new Planform.Ground(2.5, 65, 25, new Planform.Speeds(15, 10, 30, 50),
       List.of(new Planform.Cooling(200, 0, 0), new Planform.Cooling(400, 30, 10)))));
 
   private static Spot spot(String name, double east, double north, Spot.Kind kind) {

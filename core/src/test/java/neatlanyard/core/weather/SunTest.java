@@ -21,7 +21,7 @@ import org.testng.annotations.Test;
 public class SunTest {
   private static Airfield at(double latitudeDeg, double longitudeDeg) {
     return new Airfield(new AirfieldId("QXXX"), "Somewhere", latitudeDeg, longitudeDeg, 0, ZoneOffset.UTC, 0,
-        List.of(), Outbound.NONE, Optional.empty());
+        List.of(), Outbound.NONE, Optional.empty(), Optional.empty());
   }
 
   /** J. Meeus, Astronomical Algorithms, example 25.a: declination −7.785 07° (value from memory). */

@@ -89,7 +89,8 @@ public final class FiguresAskedReader {
       doc.fault(field, "The fleet has no airfield %s.".formatted(id));
     }
     return known.orElseGet(() ->
-        new Airfield(id, "?", 0, 0, 0, ZoneOffset.UTC, 0, List.of(), Outbound.NONE, Optional.empty()));
+        new Airfield(id, "?", 0, 0, 0, ZoneOffset.UTC, 0, List.of(), Outbound.NONE, Optional.empty(),
+        Optional.empty()));
   }
 
   /** A report carries a day of the month only; it is of the day of the flight, or of one beside it. */

@@ -66,7 +66,8 @@ public final class FleetReader {
         doc.of("id", AirfieldId::new, "QXXX"), doc.text("name"), doc.number("latitude-deg", -90, 90),
         doc.number("longitude-deg", -180, 180), doc.whole("elevation-ft", -1_500, 20_000),
         doc.of("zone", ZoneId::of, "UTC"), variation, runways, outbound(doc),
-        doc.has("ground") ? doc.inner("ground", d -> GroundPlanReader.plan(d, runways)) : Optional.empty());
+        doc.has("ground") ? doc.inner("ground", d -> GroundPlanReader.plan(d, runways)) : Optional.empty(),
+        doc.has("deck") ? doc.inner("deck", DeckReader::deck) : Optional.empty());
   }
 
   private static Outbound outbound(Doc doc) {

@@ -22,6 +22,7 @@ import neatlanyard.formats.text.Doc;
  */
 final class DrawingReader {
   static final int MOST_DRAWINGS = 200;
+  static final int MOST_PHOTOS = 20;
   private static final int MOST_CHARACTERS = 10_000;
   private static final int MOST_SHAPES = 120;
   private static final double MOST_SIDE = 2_000;
@@ -43,13 +44,29 @@ final class DrawingReader {
       doc.fault("id", "'%s' is no name: small letters, digits and hyphens, at most 40.".formatted(id));
     }
     DrawingReader reader = new DrawingReader(doc);
+    if (doc.has("photo")) {
+      return photo(doc, id);
+    }
     String svg = doc.text("svg");
     if (svg.length() > MOST_CHARACTERS) {
       doc.fault("svg", "A drawing has at most %d characters; this has %d.".formatted(MOST_CHARACTERS, svg.length()));
     } else if (!svg.isEmpty()) {
       reader.svg(svg);
     }
-    return new Drawing(id, doc.text("title"), reader.width, reader.height, reader.shapes);
+    return new Drawing(id, doc.text("title"), reader.width, reader.height, reader.shapes, "");
+  }
+
+  private static Drawing photo(Doc doc, String id) {
+    String base64 = doc.text("photo");
+    PhotoFile.Read read = PhotoFile.read(base64);
+    if (!read.fault().isEmpty()) {
+      doc.fault("photo", read.fault());
+    }
+    if (doc.has("svg")) {
+      doc.fault("svg", "It is drawn or it is a photo, not both.");
+    }
+    PhotoFile photo = read.photo().orElse(new PhotoFile(1, 1));
+    return new Drawing(id, doc.text("title"), photo.width(), photo.height(), List.of(), base64);
   }
 
   private void svg(String text) {

@@ -128,6 +128,9 @@ public final class PackReader {
     if (drawings.size() > DrawingReader.MOST_DRAWINGS) {
       doc.fault("drawings", "A pack has at most %d drawings.".formatted(DrawingReader.MOST_DRAWINGS));
     }
+    if (drawings.stream().filter(d -> !d.photo().isEmpty()).count() > DrawingReader.MOST_PHOTOS) {
+      doc.fault("drawings", "A pack has at most %d photos.".formatted(DrawingReader.MOST_PHOTOS));
+    }
     Set<String> known = drawings.stream().map(Drawing::id).collect(Collectors.toSet());
     procedures.stream().flatMap(p -> p.steps().stream()).forEach(s -> Stream.concat(s.looks().right().stream(),
         s.looks().wrong().stream()).filter(l -> !known.contains(l)).forEach(l -> doc.fault("procedures",

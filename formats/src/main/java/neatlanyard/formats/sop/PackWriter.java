@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import neatlanyard.core.fleet.Seating;
 import neatlanyard.core.sop.DayValue;
 import neatlanyard.core.sop.Matter;
 import neatlanyard.core.sop.Owner;
@@ -84,7 +85,9 @@ public final class PackWriter {
       });
       return list;
     });
-    some(tree, "drawings", p.drawings(), d -> fields("id", d.id(), "title", d.title(), "svg", DrawingReader.svg(d)));
+    some(tree, "drawings", p.drawings(), d -> d.photo().isEmpty()
+        ? fields("id", d.id(), "title", d.title(), "svg", DrawingReader.svg(d))
+        : fields("id", d.id(), "title", d.title(), "photo", d.photo()));
     some(tree, "waivers", p.waivers(), w -> fields("rule", w.rule(), "at", w.at(), "reason", w.reason()));
     return tree;
   }
@@ -138,6 +141,9 @@ public final class PackWriter {
     Map<String, Object> m = fields(
         "length-m", p.lengthM(), "fuselage-width-m", p.fuselageWidthM(), "wing", aerofoil(p.wing()), "tailplane",
         aerofoil(p.tailplane()));
+    if (p.seating() != Seating.ABREAST) {
+      m.put("seating", Doc.written(p.seating()));
+    }
     some(m, "engines", p.engines(), e ->
         fields("kind", Doc.written(e.kind()), "x", e.x(), "y", e.y(), "diameter-m", e.diameterM()));
     some(m, "gear", p.gear(), g -> fields("x", g.x(), "y", g.y(), "wheels", g.wheels()));

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import neatlanyard.core.fleet.Seating;
 import neatlanyard.core.sop.Planform;
 import neatlanyard.core.sop.TagId;
 import neatlanyard.core.units.Numbers;
@@ -15,7 +16,7 @@ final class PlanformReader {
 
   /** Stands in for one that could not be read; it never leaves the reader. */
   static final Planform NONE = new Planform(1, 1, NO_WING, NO_WING, List.of(), List.of(), List.of(), List.of(),
-      Optional.empty());
+      Seating.ABREAST, Optional.empty());
 
   private PlanformReader() {}
 
@@ -37,6 +38,7 @@ final class PlanformReader {
             d.one("kind", Planform.Hazard.Kind.class), d.text("name"), d.number("x", -60, 60), d.number("y", -20, 140),
             d.number("width-m", 0.2, 60), d.number("length-m", 0.2, 60),
             d.has("during") ? Optional.of(tag(d, tags)) : Optional.empty())),
+        doc.one("seating", Seating.class, Seating.ABREAST),
         doc.has("ground") ? doc.inner("ground", PlanformReader::ground) : Optional.empty());
     planform.ground().ifPresent(g -> rolls(doc, planform, g));
     return planform;

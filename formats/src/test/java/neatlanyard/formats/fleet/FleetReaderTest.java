@@ -133,6 +133,17 @@ public class FleetReaderTest {
         "'bears-t' is 0");
   }
 
+  @Test
+  public void a_deck_that_cannot_be_is_told_with_its_place() throws IOException {
+    String fleet = Files.readString(Path.of(System.getProperty("lanyard.root", ".."), "demo", "fleet.yaml"));
+    String wrong = fleet.replace("corners: \"14 150\"", "corners: \"30 150\"")
+        .replace("{name: Spot 2,", "{name: Lift,").replace("corners: \"-2 160, -2 246\"", "corners: \"-2 160\"")
+        .replace("remark: \"A wire that is drawn out or breaks sweeps the deck at knee height.\"", "remark: ''")
+        .replace("corners: \"13 60, 20 60, 20 90, 13 90\"", "corners: \"13 60, x\"");
+    assertThat(String.join("\n", faults(FleetReader.read(wrong)))).contains("'Spot 1' reaches over the edge",
+        "'Lift' stands twice", "A catapult has at least 2", "A wire says in words", "pairs such as");
+  }
+
   /** As a device is sent the one it leaves from. */
   @Test
   public void an_airfield_that_is_written_reads_as_it_was_but_for_its_alternate_and_its_ground() throws IOException {
@@ -142,7 +153,8 @@ public class FleetReaderTest {
       assertThat(FleetReader.read(AirfieldWriter.write(a, fleet)).orThrow("one").airfields()).containsExactly(
           new Airfield(a.id(), a.name(), a.latitudeDeg(), a.longitudeDeg(), a.elevationFt(), a.zone(),
           a.variationDeg(), a.runways(),
-          new Outbound(a.outbound().landing(), Optional.empty(), a.outbound().minimumFt()), Optional.empty()));
+          new Outbound(a.outbound().landing(), Optional.empty(), a.outbound().minimumFt()), Optional.empty(),
+          Optional.empty()));
     }
   }
 }

@@ -6,15 +6,22 @@ import com.networknt.schema.InputFormat;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.util.Arrays;
+import java.util.Base64;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
+import javax.imageio.ImageIO;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.Fleet;
 import neatlanyard.core.fleet.Flight;
@@ -25,6 +32,7 @@ import neatlanyard.core.proof.PackCheck;
 import neatlanyard.core.sop.Card;
 import neatlanyard.core.sop.Circumstance;
 import neatlanyard.core.sop.Day;
+import neatlanyard.core.sop.Drawing;
 import neatlanyard.core.sop.Matter;
 import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.Procedure;
@@ -283,6 +291,57 @@ public class PackReaderTest {
     assertThat(String.join("\n", faults(PackReader.read(wrong)))).contains(why);
     assertThat(String.join("\n", faults(PackReader.read(pack.replace("right: [pin-proud]", "right: [unknown]")))))
         .contains("looks like 'unknown', which is no drawing of this pack");
+  }
+
+  /** A JPEG as Java's own ImageIO writes it, of no more than what it must have. */
+  private static byte[] jpeg(int width, int height) throws IOException {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    ImageIO.write(new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB), "jpeg", out);
+    return out.toByteArray();
+  }
+
+  /** With a segment put in behind its beginning. */
+  private static byte[] with(byte[] jpeg, int marker) {
+    byte[] segment = {(byte) 0xff, (byte) marker, 0, 6, 'E', 'x', 'i', 'f'};
+    return ByteBuffer.allocate(jpeg.length + segment.length).put(jpeg, 0, 2).put(segment)
+        .put(jpeg, 2, jpeg.length - 2).array();
+  }
+
+  @DataProvider
+  Object[][] photos() throws IOException {
+    byte[] good = jpeg(40, 30);
+    return new Object[][] {
+        {base64(with(good, 0xe1)), "carries more than the picture"},
+        {base64(with(good, 0xfe)), "carries more than the picture"},
+        {base64(Arrays.copyOf(good, good.length - 9)), "not all of one"},
+        {base64(jpeg(1_201, 4)), "at most 1200 pixels a side"},
+        {base64("<svg onload='x()'/>".getBytes(StandardCharsets.UTF_8)), "It is no JPEG"},
+        {"not base64!", "written in base64"}, {"A".repeat(80_001), "at most 60000 bytes"}};
+  }
+
+  private static String base64(byte[] file) {
+    return Base64.getEncoder().encodeToString(file);
+  }
+
+  /** The pack with a photo in place of its first drawing. */
+  private static String photographed(String pack, String photo) {
+    return pack.substring(0, pack.indexOf("    svg: >-")) + "    photo: '" + photo + "'\n"
+        + pack.substring(pack.indexOf("  - id: ", pack.indexOf("    svg: >-")));
+  }
+
+  @Test(dataProvider = "photos")
+  public void a_photo_of_a_pack_is_a_whole_picture_and_nothing_else(String photo, String why) throws IOException {
+    assertThat(String.join("\n", faults(PackReader.read(photographed(demo("packs/pellow-9.yaml"), photo)))))
+        .contains(why);
+  }
+
+  @Test
+  public void a_photo_is_read_and_written_as_it_is() throws IOException {
+    String photo = base64(jpeg(40, 30));
+    Pack pack = PackReader.read(photographed(demo("packs/pellow-9.yaml"), photo)).orThrow("pack");
+    Drawing drawing = pack.drawings().getFirst();
+    assertThat(drawing).extracting(Drawing::width, Drawing::height, Drawing::photo).containsExactly(40.0, 30.0, photo);
+    assertThat(PackReader.read(PackWriter.json(pack)).orThrow("pack").drawings()).isEqualTo(pack.drawings());
   }
 
   @Test

@@ -97,7 +97,7 @@ class DepartureController {
 
   @GetMapping("/api/departures")
   List<DepartureLine> all(@AuthenticationPrincipal SignedIn who) {
-    return departures.shown().stream().map(s -> viewer.line(s.flight(), s.look(), who)).toList();
+    return viewer.lines(departures.shown(), who);
   }
 
   @PostMapping("/api/departures/{id}/open")

@@ -6,7 +6,9 @@ import java.time.InstantSource;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -17,6 +19,8 @@ import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.fleet.Rostered;
 import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.fleet.Seating;
+import neatlanyard.core.fleet.TypeId;
 import neatlanyard.core.log.Event;
 import neatlanyard.core.sop.Card;
 import neatlanyard.core.sop.Circumstance;
@@ -54,22 +58,24 @@ import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.sop.CardViews;
 import neatlanyard.server.sop.GroundViews;
+import neatlanyard.server.sop.PackDesk;
 import neatlanyard.server.weather.Reports;
 import org.springframework.stereotype.Component;
 
 /** Puts a departure's flight and card into what the screens show. */
 @Component
 class DepartureViewer {
-  /** Inputs stand before the surfaces in a sample: time and three axes. */
-
   private final FleetDesk fleet;
+  private final PackDesk packs;
   private final Reports reports;
   private final ProgressViewer progress;
   private final TechDesk tech;
   private final InstantSource clock;
 
-  DepartureViewer(FleetDesk fleet, Reports reports, ProgressViewer progress, TechDesk tech, InstantSource clock) {
+  DepartureViewer(FleetDesk fleet, PackDesk packs, Reports reports, ProgressViewer progress, TechDesk tech,
+      InstantSource clock) {
     this.fleet = fleet;
+    this.packs = packs;
     this.reports = reports;
     this.progress = progress;
     this.tech = tech;
@@ -83,13 +89,23 @@ class DepartureViewer {
         header(state), state.card().map(c -> card(state, c, walks)), progress.progress(d));
   }
 
-  DepartureLine line(Flight flight, Look look, SignedIn who) {
+  /** All departures shown, as one person sees them. */
+  List<DepartureLine> lines(List<Departures.Shown> shown, SignedIn who) {
+    Map<TypeId, Seating> seatings = new HashMap<>();
+    return shown.stream().map(s -> {
+      Optional<TypeId> type = fleet.fleet().tail(s.flight().tail()).map(t -> t.type());
+      return line(s.flight(), s.look(), who, type, type.map(t -> seatings.computeIfAbsent(t, packs::seating))
+          .orElse(Seating.ABREAST));
+    }).toList();
+  }
+
+  private DepartureLine line(Flight flight, Look look, SignedIn who, Optional<TypeId> type, Seating seating) {
     Optional<Look.Open> open = look instanceof Look.Open o ? Optional.of(o) : Optional.empty();
     String note = look instanceof Look.Unreadable ? "its log cannot be read"
         : open.map(o -> note(o, flight)).orElse("");
     return new DepartureLine(
         flight.id().value(), flight.number(), flight.tail().value(),
-        fleet.fleet().tail(flight.tail()).map(t -> t.type().value()).orElse(""), place(flight.from()),
+        type.map(TypeId::value).orElse(""), seating, place(flight.from()),
         place(flight.to()),
         flight.departs(), zone(flight.from()).getId(), crew(flight), flight.place(who.id()).isPresent(),
         !(look instanceof Look.NotOpened), open.flatMap(Look.Open::tiedOff).isPresent(),
@@ -111,7 +127,8 @@ class DepartureViewer {
         .map(Doc::written)
         .orElse("a third crew member");
     return new Header(
-        f.id().value(), f.number(), f.tail().value(), o.tail().type().value(), place(f.from()), place(f.to()),
+        f.id().value(), f.number(), f.tail().value(), o.tail().type().value(),
+        d.pack().planform().seating(), place(f.from()), place(f.to()),
         f.departs(),
         zone(f.from()).getId(), d.pack().title(), o.pack().value(), o.revision(), crew(f), f.remark(),
         reader,
@@ -142,6 +159,7 @@ class DepartureViewer {
         CardViews.planform(d.pack().planform()),
         GroundViews.of(d.pack().planform()),
         TaxiReader.plan(d),
+        fleet.fleet().airfield(d.opened().flight().from()).flatMap(Airfield::deck).map(TaxiReader::deck),
         d.facts().left().map(l -> new LeftView(l.by(), l.flight(), l.at(), l.states().stream()
             .map(s -> "%s %s".formatted(d.pack().name(s.point()), s.value())).toList())),
         walk(card, walks),

@@ -11,6 +11,7 @@ import neatlanyard.core.dispatch.Severity;
 import neatlanyard.core.dispatch.Verdict;
 import neatlanyard.core.fleet.Code;
 import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.fleet.Seating;
 import neatlanyard.core.gauge.Judged;
 import neatlanyard.core.sop.Circumstance;
 import neatlanyard.core.sop.School;
@@ -20,6 +21,7 @@ import neatlanyard.core.state.Status;
 import neatlanyard.server.controls.ControlViews.ControlCheckView;
 import neatlanyard.server.controls.ControlViews.JudgementView;
 import neatlanyard.server.departure.LaterViews.LeftView;
+import neatlanyard.server.departure.TaxiViews.DeckView;
 import neatlanyard.server.departure.TaxiViews.GroundPlanView;
 import neatlanyard.server.departure.TaxiViews.TaxiView;
 import neatlanyard.server.figures.FiguresViews.FigureView;
@@ -39,7 +41,8 @@ public final class DepartureViews {
 
   /** One line of the list. @param yours whether the one who asks is on the crew */
   public record DepartureLine(
-      String id, String number, String tail, String type, PlaceName from, PlaceName to, Instant departs, String zone,
+      String id, String number, String tail, String type, Seating seating, PlaceName from, PlaceName to,
+      Instant departs, String zone,
       List<CrewView> crew, boolean yours, boolean opened, boolean tiedOff, String remark, String note,
       Optional<Instant> due,
       int tags, List<HangingView> first, List<SeatView> seats) {}
@@ -61,7 +64,8 @@ public final class DepartureViews {
    * @param resuming how a stopped checklist goes on in this fleet
    */
   public record Header(
-      String id, String number, String tail, String type, PlaceName from, PlaceName to, Instant departs, String zone,
+      String id, String number, String tail, String type, Seating seating, PlaceName from, PlaceName to,
+      Instant departs, String zone,
       String pack, String packId, String revision, List<CrewView> crew, String remark, String reader,
       School resuming, List<SchoolView> schools, List<CircumstanceView> asks, ControlCheckView controlCheck) {}
 
@@ -82,7 +86,8 @@ public final class DepartureViews {
       long key, DayView day, String controlCheckWhen, List<PartView> parts, List<String> handedOver,
       List<LeftOutView> leftOut,
       List<TagKindView> tags, List<PlaceView> places, List<DrawingView> drawings, PlanformView planform,
-      Optional<GroundView> ground, Optional<GroundPlanView> plan, Optional<LeftView> left, WalkView walk,
+      Optional<GroundView> ground, Optional<GroundPlanView> plan, Optional<DeckView> deck,
+      Optional<LeftView> left, WalkView walk,
       List<EntryLineView> entries, List<SeverityView> severities) {}
 
   /** How bad a find may be said to be. */

@@ -8,6 +8,7 @@ import java.util.Objects;
 import java.util.Optional;
 import neatlanyard.core.departure.Picture;
 import neatlanyard.core.departure.TaxiWay;
+import neatlanyard.core.fleet.Deck;
 import neatlanyard.core.fleet.GroundPlan;
 import neatlanyard.core.fleet.Refusal;
 import neatlanyard.core.fleet.RefusalCode;
@@ -24,6 +25,8 @@ import neatlanyard.core.taxi.Rolling;
 import neatlanyard.formats.text.Doc;
 import neatlanyard.server.departure.TaxiViews.BrakesView;
 import neatlanyard.server.departure.TaxiViews.ClearanceForm;
+import neatlanyard.server.departure.TaxiViews.DeckAreaView;
+import neatlanyard.server.departure.TaxiViews.DeckView;
 import neatlanyard.server.departure.TaxiViews.GroundPlanView;
 import neatlanyard.server.departure.TaxiViews.HeardView;
 import neatlanyard.server.departure.TaxiViews.LaneView;
@@ -105,6 +108,15 @@ final class TaxiReader {
             new double[] {s.fromEastM(), s.fromNorthM()}, new double[] {s.toEastM(), s.toNorthM()}, s.widthM()))
             .toList(),
         school == School.BY_AIRFIELD ? g.transponder().words() : school.words().toLowerCase(java.util.Locale.ROOT)));
+  }
+
+  static DeckView deck(Deck deck) {
+    return new DeckView(corners(deck.outline()), deck.areas().stream().map(a -> new DeckAreaView(
+        a.name(), a.kind(), a.kind().area(), corners(a.corners()), a.remark())).toList());
+  }
+
+  private static List<double[]> corners(List<Deck.Corner> corners) {
+    return corners.stream().map(c -> new double[] {c.rightM(), c.aheadM()}).toList();
   }
 
   private static LaneView lane(GroundPlan g, GroundPlan.Taxiway t) {

@@ -3,6 +3,7 @@ package neatlanyard.server.departure;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import neatlanyard.core.fleet.Deck;
 import neatlanyard.core.fleet.GroundPlan;
 import neatlanyard.core.state.TaxiNotes;
 import neatlanyard.core.taxi.Way;
@@ -19,6 +20,13 @@ public final class TaxiViews {
    */
   public record GroundPlanView(List<PlanSpotView> spots, List<LaneView> lanes, List<StripView> strips,
       String transponder) {}
+
+  /** The deck of a ship; places in metres, right of its middle line and ahead of its stern. */
+  public record DeckView(List<double[]> outline, List<DeckAreaView> areas) {}
+
+  /** @param remark what can hurt there; empty where nothing can */
+  public record DeckAreaView(String name, Deck.Area.Kind kind, boolean closed, List<double[]> corners,
+      String remark) {}
 
   public record PlanSpotView(String name, double east, double north, GroundPlan.Spot.Kind kind, String remark) {}
 

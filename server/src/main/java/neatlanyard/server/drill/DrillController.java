@@ -32,6 +32,7 @@ import neatlanyard.server.drill.DrillViews.DrillTypeView;
 import neatlanyard.server.drill.DrillViews.DrillsView;
 import neatlanyard.server.drill.DrillViews.KindScoreView;
 import neatlanyard.server.drill.DrillViews.MeasuredView;
+import neatlanyard.server.drill.DrillViews.ReasonView;
 import neatlanyard.server.drill.DrillViews.RoundForm;
 import neatlanyard.server.drill.DrillViews.RoundView;
 import neatlanyard.server.drill.DrillViews.RoundsForm;
@@ -116,6 +117,14 @@ class DrillController {
         d.begun().id().toString(), d.begun().at(), d.begun().type().value(), d.begun().task(), d.begun().seed(),
         d.answers().size(), view(Detection.of(d.trials())), d.answers().stream().mapToInt(Answer::callsRight).sum(),
         d.answers().stream().mapToInt(Answer::callsWrong).sum(), complete(d), d.after().limits());
+  }
+
+  /** Every step of a type that says why it is done, in the order of the card. */
+  @GetMapping("/api/drills/reasons/{type}")
+  List<ReasonView> reasons(@PathVariable String type) {
+    return packs.withControls(type).procedures().stream()
+        .flatMap(p -> p.steps().stream().filter(s -> !s.why().isEmpty())
+        .map(s -> new ReasonView(p.title(), s.challenge(), s.response(), s.why()))).toList();
   }
 
   /** Begins one. */

@@ -45,6 +45,9 @@ public final class DrillViews {
   /** A type that can be drilled. */
   public record DrillTypeView(String type, String title) {}
 
+  /** Why a step of a type is done. @param procedure its title */
+  public record ReasonView(String procedure, String challenge, String response, String why) {}
+
   /** What somebody does. @param words in a few words */
   public record TaskView(Task task, String title, String words) {}
 

@@ -12,6 +12,7 @@ import neatlanyard.core.figures.FigureInput;
 import neatlanyard.core.figures.FiguresAsked;
 import neatlanyard.core.figures.Limit;
 import neatlanyard.core.figures.WorkedOut;
+import neatlanyard.core.fleet.Seating;
 import neatlanyard.core.log.Entry;
 import neatlanyard.core.log.Event;
 import neatlanyard.core.log.Facts;
@@ -28,7 +29,6 @@ import neatlanyard.core.sop.Step;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.units.Numbers;
 import neatlanyard.core.units.Words;
-import neatlanyard.formats.text.Doc;
 
 /** Says each entry of a log in words. */
 final class EntryWords {
@@ -37,11 +37,14 @@ final class EntryWords {
   private final Map<PlaceId, String> places;
   private final Map<PointId, String> points;
 
+  private final Seating seating;
+
   private final Predicate<Entry> covered;
 
   /** @param covered whether what somebody entered must not be shown yet */
   EntryWords(Pack pack, Predicate<Entry> covered) {
     this.covered = covered;
+    seating = pack.planform().seating();
     steps = pack.procedures().stream().flatMap(p -> p.steps().stream()).collect(Collectors.toMap(Step::id, s -> s));
     places = pack.places().stream().collect(Collectors.toMap(Place::id, Place::name));
     points = pack.points().stream().collect(Collectors.toMap(Point::id, Point::name));
@@ -52,7 +55,7 @@ final class EntryWords {
     return switch (entry.event()) {
       case Event.Opened e -> "Opened %s, %s, on %s revision %s".formatted(
           e.flight().number(), e.tail().id(), e.pack(), e.revision());
-      case Event.SeatTaken e -> "Took the %s seat".formatted(Doc.written(e.seat()));
+      case Event.SeatTaken e -> "Took the %s seat".formatted(seating.name(e.seat()));
       case Event.DaySet e -> "Card cut: %s".formatted(e.day().report().text());
       case Event.StepDone e -> "%s: %s".formatted(challenge(e.step()), response(e.step()));
       case Event.StepNotToday e -> "%s: not today, %s".formatted(challenge(e.step()), e.reason());
@@ -99,7 +102,8 @@ final class EntryWords {
       case Event.Interrupted e -> "Called away";
       case Event.WentOn e -> "Went on";
       case Event.PanelHandedOver e ->
-          "%s handed to the %s seat".formatted(places.getOrDefault(e.panel(), e.panel().value()), Doc.written(e.to()));
+          "%s handed to the %s seat".formatted(places.getOrDefault(e.panel(), e.panel().value()),
+          seating.name(e.to()));
       case Event.DoesNotFit e -> "%s: does not fit, %s".formatted(challenge(e.step()), e.words());
       case Event.StepUndone e -> "%s: taken back".formatted(challenge(e.step()));
       case Event.StepLater e -> "%s: put aside, %s".formatted(challenge(e.step()), e.reason());

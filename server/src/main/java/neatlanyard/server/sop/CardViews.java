@@ -102,8 +102,9 @@ public final class CardViews {
   /** @param right and {@code wrong}, ids of drawings */
   public record LooksView(List<String> right, List<String> wrong) {}
 
-  /** A line drawing, in a field of its width and height. */
-  public record DrawingView(String id, String title, double width, double height, List<ShapeView> shapes) {}
+  /** A drawing in a field of its width and height. @param photo a JPEG in base64; empty where it is drawn */
+  public record DrawingView(String id, String title, double width, double height, List<ShapeView> shapes,
+      String photo) {}
 
   public record ShapeView(Drawing.Form form, Map<String, String> measures, Drawing.Tone tone) {}
 
@@ -153,7 +154,7 @@ public final class CardViews {
         .flatMap(l -> Stream.concat(l.right().stream(), l.wrong().stream())).collect(Collectors.toSet());
     return card.pack().drawings().stream().filter(d -> named.contains(d.id()))
         .map(d -> new DrawingView(d.id(), d.title(), d.width(), d.height(), d.shapes().stream()
-            .map(x -> new ShapeView(x.form(), x.measures(), x.tone())).toList())).toList();
+            .map(x -> new ShapeView(x.form(), x.measures(), x.tone())).toList(), d.photo())).toList();
   }
 
   private static List<BeatView> beats(Step step) {

@@ -16,6 +16,7 @@ import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Refusal;
 import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.core.fleet.Role;
+import neatlanyard.core.fleet.Seating;
 import neatlanyard.core.fleet.TypeId;
 import neatlanyard.core.proof.Budget;
 import neatlanyard.core.proof.Finding;
@@ -23,8 +24,8 @@ import neatlanyard.core.proof.PackCheck;
 import neatlanyard.core.record.Chain;
 import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.PackId;
-import neatlanyard.core.sop.Revision.Signed;
 import neatlanyard.core.sop.Revision;
+import neatlanyard.core.sop.Revision.Signed;
 import neatlanyard.core.sop.RevisionLife;
 import neatlanyard.core.sop.Revisions;
 import neatlanyard.formats.sop.PackReader;
@@ -202,6 +203,11 @@ public class PackDesk {
         .map(this::known)
         .filter(k -> k.pack.type().equals(type))
         .max(Comparator.comparing(k -> k.revision.published().orElseThrow().at()));
+  }
+
+  /** How the pilots of a type sit, by the pack in force today; side by side where there is none. */
+  public Seating seating(TypeId type) {
+    return inForce(type, today()).map(k -> k.pack.planform().seating()).orElse(Seating.ABREAST);
   }
 
   /** Packs in force today, of types whose controls have limits to be judged by. */

@@ -51,7 +51,8 @@ class PackViewer {
     Revision r = k.revision();
     List<Finding> findings = desk.findings(k);
     return new RevisionView(
-        r.pack().value(), r.name(), k.pack().title(), k.pack().type().value(), steps(k.pack()),
+        r.pack().value(), r.name(), k.pack().title(), k.pack().type().value(),
+        k.pack().planform().seating(), steps(k.pack()),
         k.pack().tails().stream().map(t -> t.id().value()).toList(), r.sha256(), r.life(), desk.words(r),
         r.edition(),
         signed(r.drafted()), r.checked().map(this::signed), r.published().map(this::signed), r.effective(),

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.fleet.Seating;
 import neatlanyard.core.sop.Change;
 import neatlanyard.core.sop.Revision;
 import neatlanyard.core.sop.Stage;
@@ -25,8 +26,8 @@ public final class SopViews {
    * @param advice other findings that nobody waived
    */
   public record RevisionView(
-      String id, String revision, String title, String type, int steps, List<String> tails, String sha256,
-          Revision.Life life,
+      String id, String revision, String title, String type, Seating seating, int steps, List<String> tails,
+      String sha256, Revision.Life life,
       String state, long edition, SignedView drafted, Optional<SignedView> checked, Optional<SignedView> published,
       Optional<LocalDate> effective, int faults, int advice) {}
 

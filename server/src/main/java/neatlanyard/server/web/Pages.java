@@ -11,8 +11,8 @@ import org.springframework.web.bind.annotation.GetMapping;
 /** The addresses of the interface's own pages, all served by its one document. */
 @Controller
 class Pages {
-  @GetMapping({"/", "/sign-in", "/password", "/desk", "/drills", "/reading", "/recordings", "/access", "/packs/**",
-      "/tails", "/tails/**", "/departures/**"})
+  @GetMapping({"/", "/sign-in", "/password", "/desk", "/drills", "/drills/**", "/reading", "/recordings", "/access",
+      "/packs/**", "/tails", "/tails/**", "/departures/**"})
   String page() {
     return "forward:/index.html";
   }

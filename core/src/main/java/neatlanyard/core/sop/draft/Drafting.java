@@ -16,6 +16,7 @@ import java.util.stream.Stream;
 import neatlanyard.core.controls.Axis;
 import neatlanyard.core.controls.ControlSpec;
 import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.fleet.Seating;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.fleet.TypeId;
 import neatlanyard.core.sop.Owner;
@@ -224,7 +225,7 @@ public final class Drafting {
 
   private static final Planform SHAPE = new Planform(20, 2.4, new Planform.Aerofoil(20, 6, 3, 7, 1.5),
       new Planform.Aerofoil(7, 17, 2, 18, 1), List.of(), List.of(), List.of(), List.of(),
-      Optional.empty());
+      Seating.ABREAST, Optional.empty());
 
   private static ControlSpec.Surface surface(String id, String name, Axis axis, double positive) {
     return new ControlSpec.Surface(id, name, axis, positive, -positive, 1.5, List.of(), List.of());
