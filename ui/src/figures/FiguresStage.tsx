@@ -97,6 +97,8 @@ export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStagePr
   const commander = view.header.crew.some((c) => c.id === me.id && c.commander)
   const worked = figures?.worked
   const given = figures?.given
+  // Without tables of the type nothing rests on a load sheet or on a choice of take-off.
+  const tabled = figures?.tables !== ''
   const back = () => setPanel('')
   const below = figures?.elsewhere.some((a) => (a.report?.below.length ?? 0) > 0) ?? false
   const mayEnter = figure !== undefined && mine(figure) && !tiedOff && !figure.notToday
@@ -124,24 +126,28 @@ export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStagePr
           <Action
             hotkey="c"
             size="desk"
-            main={!given?.condition && panel === ''}
+            main={tabled && !given?.condition && panel === ''}
             disabled={disabled}
             onAct={() => setPanel('condition')}
           >
             {given?.condition ? `Runway ${given.condition}` : 'How is the runway?'}
           </Action>
-          <Action
-            hotkey="s"
-            size="desk"
-            main={given?.condition !== '' && !given?.sheet && panel === ''}
-            disabled={disabled && !given?.sheet}
-            onAct={() => setPanel('sheet')}
-          >
-            {given?.sheet ? `Sheet ${given.sheet.edition}${given.sheet.changed && ', changed'}` : 'Load sheet'}
-          </Action>
-          <Action hotkey="r" size="desk" disabled={disabled} onAct={() => setPanel('take-off')}>
-            {given?.runway || given?.flap || given?.thrust ? 'Take-off chosen' : 'Take-off'}
-          </Action>
+          {tabled && (
+            <>
+              <Action
+                hotkey="s"
+                size="desk"
+                main={given?.condition !== '' && !given?.sheet && panel === ''}
+                disabled={disabled && !given?.sheet}
+                onAct={() => setPanel('sheet')}
+              >
+                {given?.sheet ? `Sheet ${given.sheet.edition}${given.sheet.changed && ', changed'}` : 'Load sheet'}
+              </Action>
+              <Action hotkey="r" size="desk" disabled={disabled} onAct={() => setPanel('take-off')}>
+                {given?.runway || given?.flap || given?.thrust ? 'Take-off chosen' : 'Take-off'}
+              </Action>
+            </>
+          )}
           <Action hotkey="t" size="desk" disabled={disabled} onAct={() => setPanel('wind')}>
             {given?.tower ? 'Tower wind' : 'Tower'}
           </Action>
@@ -160,9 +166,11 @@ export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStagePr
           >
             {below ? 'Below landing limits' : 'Destination'}
           </Action>
-          <Action hotkey="v" size="desk" onAct={() => setPanel(panel === 'arithmetic' ? '' : 'arithmetic')}>
-            Arithmetic
-          </Action>
+          {tabled && (
+            <Action hotkey="v" size="desk" onAct={() => setPanel(panel === 'arithmetic' ? '' : 'arithmetic')}>
+              Arithmetic
+            </Action>
+          )}
         </div>
       )}
       {figures && figures.missing.length > 0 && (

@@ -104,7 +104,6 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
               </p>
             )}
             <StepRemarks view={view} item={item} />
-            {view.card?.deck && s.place?.width === 0 && <DeckFold deck={view.card.deck} />}
             {!saying && s.plainHere.length > 0 && mine && <Glance place={s.place} />}
             {!saying && closed && (
               <Closed
@@ -195,6 +194,10 @@ export const StepStage = ({ live, part, wanted, next, onGo }: StepStageProps) =>
             </Action>
           )}
         </div>
+        {/* Before anybody walks on it, and when it is left. */}
+        {(part.stage === 'power-up' || part.stage === 'line-up') && view.card?.deck && (
+          <DeckFold deck={view.card.deck} />
+        )}
       </section>
       <aside className={classes.aside}>
         <FlightDeck

@@ -2,7 +2,7 @@ import { useState } from 'react'
 import type { TurnView } from '../api.gen'
 import { Action } from '../app/Action'
 import { Fold } from '../app/Fold'
-import { DeckMap } from '../deck/DeckMap'
+import { DeckFold } from '../deck/DeckMap'
 import type { Live } from '../live/useDeparture'
 import { Brakes } from './Brakes'
 import { Clearance } from './Clearance'
@@ -31,8 +31,12 @@ export const TaxiHelp = ({ live }: { live: Live }) => {
           <GroundMap plan={plan} way={way} here={way?.places[here]?.at} />
         </div>
       )}
-      {deck && <DeckMap deck={deck} />}
-      {way ? (
+      {deck && <DeckFold deck={deck} />}
+      {deck ? (
+        <Fold line="Speeds, brakes and the turn">
+          <Rest live={live} />
+        </Fold>
+      ) : way ? (
         <>
           <p className={classes.waits}>
             <b>Transponder</b> {plan?.transponder}. <b>Control check</b> {way.controlCheck}.

@@ -62,7 +62,7 @@ public class ChecklistTest extends AtTheDemo {
     wren.page.getByLabel("What the simulated aircraft shows").selectOption("not/flaps");
     action(wren, "Read the aircraft").click();
     wren.stage("Line-up");
-    assertThat(wren.page.getByText("Take-off configuration. Flaps: 15 wanted, 0 by the aircraft's own data."))
+    assertThat(wren.page.getByText("Take-off configuration. Flaps: 15 wanted, 0 by the aircraft's own data"))
         .isVisible();
     assertThat(action(wren, "Done space")).isDisabled();
   }

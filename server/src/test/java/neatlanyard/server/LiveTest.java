@@ -192,7 +192,7 @@ public class LiveTest extends AbstractTestNGSpringContextTests {
     assertThat(wren.post(url, "{\"device\":\"d1\",\"behaviour\":\"not/flaps\"}").status()).isEqualTo(200);
     JsonNode read = listener.until(p -> p.has("aircraft"));
     assertThat(read.path("takeoff").get(0).path("words").asString())
-        .isEqualTo("Flaps: 15 wanted, 0 by the aircraft's own data");
+        .isEqualTo("Flaps: 15 wanted, 0 by the aircraft's own data; the flap is not agreed yet");
     assertThat(wren.post(url, "{\"device\":\"d1\",\"behaviour\":\"left-powered\"}").status()).isEqualTo(200);
     JsonNode found = listener.until(p -> !p.path("aircraft").path("foundSo").isEmpty());
     assertThat(found.path("aircraft").path("foundSo").valueStream().map(JsonNode::asString).toList())

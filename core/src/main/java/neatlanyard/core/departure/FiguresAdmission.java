@@ -17,9 +17,9 @@ import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.fleet.Refusal;
 import neatlanyard.core.fleet.RefusalCode;
+import neatlanyard.core.flow.ByFigure;
 import neatlanyard.core.log.Event;
 import neatlanyard.core.sop.Card.Item;
-import neatlanyard.core.sop.Condition;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.state.FigureEntries;
 
@@ -48,16 +48,11 @@ final class FiguresAdmission {
 
   /** A figure that on this day must be one of some, whoever agrees on another. */
   private Optional<Refusal> only(CriticalFigure figure, String value) {
-    return attempt.now().entersAt(figure).stream().flatMap(i -> i.step().only().stream())
-        .filter(o -> o.figure() == figure && o.values().stream().noneMatch(v -> Recogniser.agrees(figure, v, value))
-        && holds(o.when()))
+    return ByFigure.only(attempt.now(), figure)
+        .filter(o -> o.values().stream().noneMatch(v -> Recogniser.agrees(figure, v, value)))
         .findFirst().flatMap(o -> no(RefusalCode.NOT_THAT_FIGURE, "The %s %s is not taken here: %s.".formatted(
         figure.words(), value.strip(), o.because()), "Here it is %s.".formatted(
         String.join(" or ", o.values()))));
-  }
-
-  private boolean holds(Condition when) {
-    return attempt.now().situation().filter(s -> when.ask(attempt.now().pack().policy(), s).holds()).isPresent();
   }
 
   private static Optional<Refusal> typed(CriticalFigure figure, String value) {

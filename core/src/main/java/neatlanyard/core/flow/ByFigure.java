@@ -8,13 +8,14 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import neatlanyard.core.figures.entry.CriticalFigure;
 import neatlanyard.core.figures.entry.Recogniser;
-import neatlanyard.core.sop.Card.Item;
 import neatlanyard.core.sop.Card;
+import neatlanyard.core.sop.Card.Item;
 import neatlanyard.core.sop.DayValue;
 import neatlanyard.core.sop.DayValue.Source;
 import neatlanyard.core.sop.Point;
 import neatlanyard.core.sop.PointId;
 import neatlanyard.core.sop.State;
+import neatlanyard.core.sop.Step.Only;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.state.DepartureState;
 import neatlanyard.core.state.FigureEntries.Settled;
@@ -32,12 +33,32 @@ public final class ByFigure {
 
   /** The same as it was at an entry of the log: what was set by another figure still stands there. */
   static State position(DepartureState d, State wanted, long number) {
-    return wanted.byFigure() ? figured(d, wanted.point(), number).orElseGet(() -> d.pack().usual(wanted)) : wanted;
+    return wanted.byFigure() ? figured(d, wanted.point(), number).or(() -> alone(d, wanted.point()))
+        .orElseGet(() -> d.pack().usual(wanted)) : wanted;
   }
 
-  /** Where a control stands for take-off: by its figure, or as the pack has it. */
+  /** Where a control stands for take-off: by its figure, by the one value that today allows, or as the pack has it. */
   public static State takeoff(DepartureState d, State usual) {
-    return figured(d, usual.point(), Long.MAX_VALUE).orElse(usual);
+    return figured(d, usual.point(), Long.MAX_VALUE).or(() -> alone(d, usual.point())).orElse(usual);
+  }
+
+  /** The figure by which a control stands, while it is not settled: until then its position is the usual one. */
+  public static Optional<CriticalFigure> open(DepartureState d, PointId control) {
+    return d.pack().point(control).flatMap(Point::agreed)
+        .filter(f -> d.entries().settled(f, Long.MAX_VALUE).isEmpty());
+  }
+
+  /** What a figure may be today and nothing else, each with why; none where the pack does not bound it. */
+  public static Stream<Only> only(DepartureState d, CriticalFigure figure) {
+    return d.entersAt(figure).stream().flatMap(i -> i.step().only().stream()).filter(o -> o.figure() == figure)
+        .filter(o -> d.situation().filter(s -> o.when().ask(d.pack().policy(), s).holds()).isPresent());
+  }
+
+  /** Where a figure may have one value alone, that one. */
+  private static Optional<State> alone(DepartureState d, PointId control) {
+    return d.pack().point(control).flatMap(p -> p.agreed().flatMap(f -> only(d, f)
+        .filter(o -> o.values().size() == 1).map(o -> o.values().getFirst())
+        .filter(p.states()::contains).findFirst())).map(state -> new State(control, state));
   }
 
   /** A figure that is no position of the control says nothing of it. */

@@ -66,7 +66,9 @@ public final class DayValues {
       case Source.Turn t -> turn(d, item);
       case Source.Position p -> item.step().wanted(p.point()).map(s -> new TodaysValue(
           List.of(ByFigure.position(d, s).value()), ByFigure.position(d, s).value(),
-          s.byFigure() ? "the figures both entered" : "procedures of the type"));
+          !s.byFigure() ? "procedures of the type" : ByFigure.open(d, s.point())
+              .map(f -> "procedures of the type, the %s is not agreed yet".formatted(f.words()))
+              .orElse("the figures both entered")));
     });
   }
 

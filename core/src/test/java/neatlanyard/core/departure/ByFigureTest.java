@@ -75,6 +75,18 @@ public class ByFigureTest {
     assertThat(today(Scene.ready(Scene.BY_FIGURES), SPEEDS)).as("not known before all of them are").isEmpty();
   }
 
+  /** Nobody reads what is usual elsewhere as what is wanted here. */
+  @Test
+  public void until_it_is_agreed_it_is_the_one_value_that_today_allows_and_is_said_to_be_open() {
+    TodaysValue usual = today(Scene.ready(Scene.BY_FIGURES), FLAPS).orElseThrow();
+    assertThat(usual.from()).isEqualTo("procedures of the type, the flap is not agreed yet");
+    assertThat(today(agreedOn("15"), FLAPS).orElseThrow().from()).isEqualTo("the figures both entered");
+    Scene full = Scene.ready(Scene.FULL_FLAP);
+    assertThat(today(full, FLAPS).orElseThrow().plain()).isEqualTo("full");
+    assertThat(configuration(full))
+        .containsExactly("Flaps: full wanted, nobody has said so; the flap is not agreed yet");
+  }
+
   /** A choice goes up in capitals; the position is called as the pack calls it. */
   @Test
   public void a_position_is_recognised_however_it_was_written() {

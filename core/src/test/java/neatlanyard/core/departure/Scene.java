@@ -203,13 +203,20 @@ final class Scene {
   private static final State FLAPS_AGREED = new State(new PointId("flaps"), State.AGREED);
 
   /** A flap and speeds that two enter, a lever that is set by the one, and a list that reads both. */
-  static final Pack BY_FIGURES = with(
+  static final Pack BY_FIGURES = byFigures();
+
+  /** The same where nothing but full flap will do today. */
+  static final Pack FULL_FLAP = byFigures(
+      new Step.Only(CriticalFigure.FLAP, new Condition.Always(), List.of("full"), "it sinks with less"));
+
+  private static Pack byFigures(Step.Only... only) {
+    return with(
       List.of(new Point(new PointId("flaps"), "Flaps", new PlaceId("overhead"), true, true,
           Optional.of(CriticalFigure.FLAP), List.of("0", "15", "27", "full"))),
       List.of(new State(new PointId("flaps"), "15")), List.of(
       new Procedure(new ProcedureId("figures"), "Figures", Stage.FIGURES, Procedure.Kind.FIGURES, List.of(), List.of(
           Step.of("enter", "overhead", "flap", "compared", Owner.BOTH)
-          .enters(CriticalFigure.FLAP, CriticalFigure.V1, CriticalFigure.VR).build())),
+          .enters(CriticalFigure.FLAP, CriticalFigure.V1, CriticalFigure.VR).only(only).build())),
       new Procedure(new ProcedureId("after-start"), "After start", Stage.START, Procedure.Kind.FLOW, List.of(),
       List.of(
           Step.of("set-flaps", "overhead", "flaps", "as agreed", Owner.RIGHT).sets(FLAPS_AGREED).build())),
@@ -218,6 +225,7 @@ final class Scene {
               .value(new DayValue(new DayValue.Source.Position(FLAPS_AGREED.point()), true)).build(),
           Step.of("speeds", "place", "speeds", "read", Owner.LEFT).value(new DayValue(
               new DayValue.Source.Agreed(List.of(CriticalFigure.V1, CriticalFigure.VR)), false)).build()))));
+  }
 
   /** A trim that is set between two control checks, and a flap that must be full where it leaves from. */
   static final Pack TRIMMED = with(List.of(), List.of(), List.of(
