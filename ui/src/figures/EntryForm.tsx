@@ -17,6 +17,8 @@ interface EntryFormProps {
   choices: string[]
   /** What the other typed, where one types and the other looks. */
   typed: string | undefined
+  /** Whether one types and the other looks, so that nothing is covered. */
+  oneTypes: boolean
   onEnter: (value: string) => void
 }
 
@@ -34,7 +36,7 @@ const othersAreKeys = (e: KeyboardEvent<HTMLInputElement>) => {
 const FIELD = { input: classes.field!, section: classes.unit! }
 
 /** One figure, entered alone: digits with their unit beside them, or one of a few. */
-export const EntryForm = ({ draft, figure: f, choices, typed, onEnter }: EntryFormProps) => {
+export const EntryForm = ({ draft, figure: f, choices, typed, oneTypes, onEnter }: EntryFormProps) => {
   const [text, setText, dropText] = useDraft(draft)
   const [wrong, setWrong] = useState('')
   const input = useRef<HTMLInputElement>(null)
@@ -60,9 +62,11 @@ export const EntryForm = ({ draft, figure: f, choices, typed, onEnter }: EntryFo
   const alone =
     typed !== undefined
       ? `The other pilot typed it; hold it against your own source.`
-      : f.entries.length > 0
-        ? 'The other pilot has entered it. It stays covered until you have too.'
-        : 'Each alone, compared. It is covered until both have entered.'
+      : oneTypes
+        ? 'Type it; the other pilot holds it against a source of their own.'
+        : f.entries.length > 0
+          ? 'The other pilot has entered it. It stays covered until you have too.'
+          : 'Each alone, compared. It is covered until both have entered.'
   return (
     <form
       className={classes.enter}

@@ -283,6 +283,7 @@ export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStagePr
               figure={figure}
               choices={choicesOf(figure, figures)}
               typed={figures?.alone === false && figure.standing === 'covered' ? figure.entries[0]?.value : undefined}
+              oneTypes={figures?.alone === false}
               onEnter={enter(figure)}
             />
           ) : figure && mayEnter ? (
