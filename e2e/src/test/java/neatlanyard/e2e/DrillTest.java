@@ -121,4 +121,31 @@ public class DrillTest extends AtTheDemo {
     wren.page.evaluate("() => { window.pad.buttons = [{pressed: true}] }");
     assertThat(wren.page.locator("h1")).containsText(Pattern.compile("Stopped|Found"));
   }
+
+  @Test
+  public void the_reasons_of_a_type_are_asked_and_what_was_not_known_comes_again() {
+    Crew wren = drills(Crew.in(browser, app, "Wren Adeyo", ColorScheme.LIGHT));
+    wren.page.getByLabel("Type").selectOption("selkie-m3");
+    wren.button("Why it is done").click();
+    assertThat(wren.heading("Front seat pins")).isVisible();
+    assertThat(wren.page.getByText("Why? Say it to yourself first.")).isVisible();
+    wren.readable();
+    wren.key("Space");
+    assertThat(wren.page.getByText("A seat is safe by its pins alone.")).isVisible();
+    wren.key("a");
+    assertThat(wren.page.getByText("2 of ")).isVisible();
+    Locator over = wren.heading("reasons known");
+    for (int n = 3; !over.isVisible(); n++) {
+      wren.key("Space");
+      assertThat(wren.button("I knew it")).isVisible();
+      wren.key("Space");
+      assertThat(over.or(wren.page.getByText(n + " of "))).isVisible();
+    }
+    assertThat(over).hasText(Pattern.compile("^(\\d+) of (\\d+) reasons known$"));
+    assertThat(wren.button("That one again")).isVisible();
+    wren.key("Space");
+    assertThat(wren.heading("Front seat pins")).isVisible();
+    wren.key("x");
+    assertThat(wren.heading("Drills: the control check")).isVisible();
+  }
 }

@@ -44,9 +44,11 @@ public class FleetTest extends Flown {
     Crew.together(all, "Safe, then power", "");
     Crew.together(all, "Walkaround", "");
     Crew.together(all, "Flows", "");
-    figures(List.of(ida, wren), papers("zero-fuel-weight", "21400", "fuel", "5200", "takeoff-weight", "26500",
+    wren.stage("Figures");
+    Papers.give(wren);
+    figures(List.of(ida, wren), papers("zero-fuel-weight", "20654", "fuel", "5200", "takeoff-weight", "25754",
         "runway",
-        "25", "runway-heading", "248", "initial-level", "3000", "transponder", "2621", "flap", "half", "v2", "105"));
+        "25", "runway-heading", "248", "initial-level", "3000", "transponder", "2621", "flap", "half", "v2", "99"));
     Crew.together(all, "Figures", "");
     BriefingTest.briefed(ida, wren);
     Crew.together(all, "Start", "");

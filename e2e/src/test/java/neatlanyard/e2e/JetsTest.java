@@ -20,6 +20,10 @@ public class JetsTest extends Flown {
     wren.cut();
     Crew.together(both, "Safe, then power", "");
     assertThat(ida.tag("4 of 4 seat pins in")).isVisible();
+    wren.stage("Walkaround");
+    wren.page.getByText("The deck: 5 places that can hurt").click();
+    assertThat(wren.page.getByText("cross it only when the deck says so")).isVisible();
+    wren.readable();
     Crew.together(both, "Walkaround", "");
     Crew.together(both, "Flows", "");
     both.forEach(c -> c.stage("Figures"));

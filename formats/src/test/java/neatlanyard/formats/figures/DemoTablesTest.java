@@ -14,7 +14,7 @@ public class DemoTablesTest {
 
   @DataProvider
   Object[] aircraft() {
-    return new Object[] {DemoTakeoffModel.DOVRIN, DemoTakeoffModel.HALYARD};
+    return new Object[] {DemoTakeoffModel.DOVRIN, DemoTakeoffModel.HALYARD, DemoTakeoffModel.BURDOCK};
   }
 
   @Test(dataProvider = "aircraft")

@@ -42,22 +42,29 @@ final class DemoTakeoffModel {
   record Engine(double staticN, double watts, double lossPerMps) {}
 
   /**
+   * @param engines how many
    * @param inducedDrag of the square of lift
    * @param asymmetryDrag with an engine out
    * @param brakeJ of one full stop
    */
   record Aircraft(
       String type, double wingM2, double inducedDrag, double gearDrag, double asymmetryDrag, double groundLift,
-      List<Flap> flaps, Flap landing, Engine engine, double vmcKt, double leastV1Kt, double brakeJ, double[] weightsKg,
-      double[] temperaturesC) {}
+      List<Flap> flaps, Flap landing, int engines, Engine engine, double vmcKt, double leastV1Kt, double brakeJ,
+      double[] weightsKg, double[] temperaturesC) {}
 
   static final Aircraft DOVRIN = new Aircraft("dovrin-46", 54, 0.036, 0.02, 0.018, 0.7,
-      List.of(new Flap("15", 2.5, 0.045)), new Flap("30", 3.2, 0.12), new Engine(33_000, 1_650_000, 0), 88, 84, 43e6,
+      List.of(new Flap("15", 2.5, 0.045)), new Flap("30", 3.2, 0.12), 2,
+      new Engine(33_000, 1_650_000, 0), 88, 84, 43e6,
       new double[] {12_000, 14_000, 16_000, 18_200}, new double[] {-30, 0, 20, 30, 40, 50});
   static final Aircraft HALYARD = new Aircraft("halyard-210", 122, 0.0406, 0.02, 0.012, 0.5,
-      List.of(new Flap("1", 2.2, 0.05), new Flap("2", 2.45, 0.062)), new Flap("3", 2.8, 0.14),
+      List.of(new Flap("1", 2.2, 0.05), new Flap("2", 2.45, 0.062)), new Flap("3", 2.8, 0.14), 2,
       new Engine(116_000, 0, 0.001_2), 110, 107, 245e6,
       new double[] {42_000, 50_000, 58_000, 66_000, 75_000}, new double[] {-30, 0, 20, 30, 40, 50, 60});
+
+  static final Aircraft BURDOCK = new Aircraft("burdock-four", 110, 0.043_7, 0.025, 0.008, 0.8,
+      List.of(new Flap("half", 1.9, 0.05)), new Flap("full", 2.4, 0.11), 4,
+      new Engine(15_000, 800_000, 0), 82, 78, 50e6,
+      new double[] {20_000, 24_000, 28_000}, new double[] {-30, 0, 20, 40});
 
   private static final double[] ALTITUDES_FT = {-1_000, 2_000, 5_000};
   private static final double[] WINDS_KT = {-15, 0, 20, 40};
@@ -223,12 +230,16 @@ final class DemoTakeoffModel {
     double q = SEA_LEVEL_DENSITY / 2 * v * v;
     double lift = kg * G / (q * a.wingM2);
     double drag = q * a.wingM2 * (flap.drag + a.inducedDrag * lift * lift + (gear ? a.gearDrag : 0)
-        + (engines == 1 ? a.asymmetryDrag : 0));
+        + (oneOut(engines) ? a.asymmetryDrag : 0));
     return (engines * thrust(v / StrictMath.sqrt(air.densityRatio()), air) - drag) / (kg * G);
   }
 
   private double oneOutGradient(double kg, Air air) {
-    return gradient(kg, air, 1, false);
+    return gradient(kg, air, a.engines - 1, false);
+  }
+
+  private boolean oneOut(int engines) {
+    return engines == a.engines - 1;
   }
 
   private static double braking(RunwayState state) {
@@ -265,8 +276,9 @@ final class DemoTakeoffModel {
       }
     }
     double v1 = (low + high) / 2;
-    double all = roll.along(0, vr, 2) + roll.air(2);
-    double run = StrictMath.max(roll.go(v1) - roll.inTheAir(1) / 2, 1.15 * (all - roll.inTheAir(2) / 2));
+    double all = roll.along(0, vr, a.engines) + roll.air(a.engines);
+    double run = StrictMath.max(roll.go(v1) - roll.inTheAir(a.engines - 1) / 2,
+        1.15 * (all - roll.inTheAir(a.engines) / 2));
     return new Run(roll.go(v1), roll.stop(v1), all, run, v1);
   }
 
@@ -289,11 +301,11 @@ final class DemoTakeoffModel {
     }
 
     double go(double v1) {
-      return along(0, v1, 2) + along(v1, vr(kg), 1) + air(1);
+      return along(0, v1, a.engines) + along(v1, vr(kg), a.engines - 1) + air(a.engines - 1);
     }
 
     double stop(double v1) {
-      return along(0, v1, 2) + 2 * over(v1) + along(v1, 0, 0);
+      return along(0, v1, a.engines) + 2 * over(v1) + along(v1, 0, 0);
     }
 
     /** Way from a speed to a stop, with so much of the weight pushing against it besides the brakes. */
@@ -328,7 +340,7 @@ final class DemoTakeoffModel {
     private double acceleration(double indicated, int engines) {
       double q = SEA_LEVEL_DENSITY / 2 * indicated * indicated;
       double lift = q * a.wingM2 * (engines == 0 ? a.groundLift / 4 : a.groundLift);
-      double drag = q * a.wingM2 * (flap.drag + a.gearDrag + (engines == 1 ? a.asymmetryDrag : 0)
+      double drag = q * a.wingM2 * (flap.drag + a.gearDrag + (oneOut(engines) ? a.asymmetryDrag : 0)
           + (engines == 0 ? 0.05 : 0));
       double friction = (engines == 0 ? braking(state) : rolling(state)) * StrictMath.max(0, kg * G - lift);
       double push = engines * thrust(indicated / root, air);
@@ -343,7 +355,7 @@ final class DemoTakeoffModel {
     }
 
     double inTheAir(int engines) {
-      double gradient = StrictMath.max(0.012, gradient(kg, air, engines, true) * (engines == 1 ? 0.9 : 0.6));
+      double gradient = StrictMath.max(0.012, gradient(kg, air, engines, true) * (oneOut(engines) ? 0.9 : 0.6));
       return SCREEN_M / gradient * StrictMath.max(0.2, over(v2(kg)) / (v2(kg) / root));
     }
   }
