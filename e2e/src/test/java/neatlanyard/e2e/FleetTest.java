@@ -38,7 +38,7 @@ public class FleetTest extends Flown {
     String flight = "Survey 50";
     Crew ida = sits("Ida Marsk", flight, "left", ColorScheme.LIGHT);
     Crew wren = sits("Wren Adeyo", flight, "right", ColorScheme.DARK);
-    Crew jun = sits("Jun Saldo", flight, "engineer", ColorScheme.DARK);
+    Crew jun = sits("Jun Saldo", flight, "engineer's", ColorScheme.DARK);
     List<Crew> all = List.of(ida, wren, jun);
     ida.cut();
     Crew.together(all, "Safe, then power", "");
