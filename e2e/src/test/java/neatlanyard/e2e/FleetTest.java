@@ -48,7 +48,7 @@ public class FleetTest extends Flown {
     Papers.give(wren);
     figures(List.of(ida, wren), papers("zero-fuel-weight", "20654", "fuel", "5200", "takeoff-weight", "25754",
         "runway",
-        "25", "runway-heading", "248", "initial-level", "3000", "transponder", "2621", "flap", "half", "v2", "99"));
+        "25", "runway-heading", "250", "initial-level", "3000", "transponder", "2621", "flap", "half", "v2", "99"));
     Crew.together(all, "Figures", "");
     BriefingTest.briefed(ida, wren);
     Crew.together(all, "Start", "");
