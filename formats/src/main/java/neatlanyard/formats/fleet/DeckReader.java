@@ -42,10 +42,10 @@ final class DeckReader {
   private static Area area(Doc doc) {
     Area.Kind kind = doc.one("kind", Area.Kind.class);
     Area area = new Area(doc.text("name"), kind, corners(doc, "corners"), doc.text("remark", ""));
-    if (kind != null && doc.has("corners") && area.corners().size() < kind.least()) {
+    if (doc.has("corners") && area.corners().size() < kind.least()) {
       doc.fault("corners", "A %s has at least %d.".formatted(kind.written(), kind.least()));
     }
-    if (kind != null && kind.hurts() && area.remark().isEmpty()) {
+    if (kind.hurts() && area.remark().isEmpty()) {
       doc.fault("remark", "A %s says in words what can hurt there.".formatted(kind.written()));
     }
     return area;

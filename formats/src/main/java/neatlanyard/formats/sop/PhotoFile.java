@@ -16,6 +16,8 @@ record PhotoFile(int width, int height) {
   private static final int BEGIN = 0xd8;
   private static final int END = 0xd9;
   private static final int SCAN = 0xda;
+  private static final int FIRST_RESTART = 0xd0;
+  private static final int LAST_RESTART = 0xd7;
   /** Frames that every browser draws: baseline, extended, progressive. */
   private static final int FIRST_FRAME = 0xc0;
   private static final int LAST_FRAME = 0xc2;
@@ -54,8 +56,8 @@ record PhotoFile(int width, int height) {
     while (i + 4 <= n && at(file, i) == MARKER) {
       int kind = at(file, i + 1);
       int length = at(file, i + 2) << 8 | at(file, i + 3);
-      if (kind == SCAN) {
-        return frame.isEmpty() ? Read.fault("It is no JPEG that browsers draw.") : new Read(frame, "");
+      if (kind == SCAN && frame.isEmpty()) {
+        return Read.fault("It is no JPEG that browsers draw.");
       }
       boolean application = kind > FIRST_APPLICATION && kind <= LAST_APPLICATION && kind != COLOURS;
       if (application || kind == COMMENT) {
@@ -69,8 +71,24 @@ record PhotoFile(int width, int height) {
         }
       }
       i += 2 + length;
+      if (kind == SCAN) {
+        i = behindScan(file, i);
+        if (i == n - 2) {
+          return new Read(frame, "");
+        }
+      }
     }
     return Read.fault("It is no JPEG, or not all of one.");
+  }
+
+  /** Where the coded data of a scan ends: at a marker that is neither a stuffed byte nor a restart. */
+  private static int behindScan(byte[] file, int from) {
+    int i = from;
+    while (i + 1 < file.length && (at(file, i) != MARKER || at(file, i + 1) == 0
+        || at(file, i + 1) >= FIRST_RESTART && at(file, i + 1) <= LAST_RESTART)) {
+      i++;
+    }
+    return i;
   }
 
   private boolean fits() {

@@ -313,6 +313,8 @@ public class PackReaderTest {
     return new Object[][] {
         {base64(with(good, 0xe1)), "carries more than the picture"},
         {base64(with(good, 0xfe)), "carries more than the picture"},
+        {base64(ByteBuffer.allocate(good.length + 8).put(good).put("more".getBytes(StandardCharsets.UTF_8)).put(
+            good, good.length - 4, 4).array()), "not all of one"},
         {base64(Arrays.copyOf(good, good.length - 9)), "not all of one"},
         {base64(jpeg(1_201, 4)), "at most 1200 pixels a side"},
         {base64("<svg onload='x()'/>".getBytes(StandardCharsets.UTF_8)), "It is no JPEG"},

@@ -6,7 +6,6 @@ import java.time.InstantSource;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -91,11 +90,10 @@ class DepartureViewer {
 
   /** All departures shown, as one person sees them. */
   List<DepartureLine> lines(List<Departures.Shown> shown, SignedIn who) {
-    Map<TypeId, Seating> seatings = new HashMap<>();
+    Map<TypeId, Seating> seatings = packs.seatings();
     return shown.stream().map(s -> {
       Optional<TypeId> type = fleet.fleet().tail(s.flight().tail()).map(t -> t.type());
-      return line(s.flight(), s.look(), who, type, type.map(t -> seatings.computeIfAbsent(t, packs::seating))
-          .orElse(Seating.ABREAST));
+      return line(s.flight(), s.look(), who, type, type.map(seatings::get).orElse(Seating.ABREAST));
     }).toList();
   }
 

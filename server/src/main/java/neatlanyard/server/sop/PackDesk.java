@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.BooleanSupplier;
+import java.util.stream.Collectors;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Refusal;
 import neatlanyard.core.fleet.RefusalCode;
@@ -205,9 +206,12 @@ public class PackDesk {
         .max(Comparator.comparing(k -> k.revision.published().orElseThrow().at()));
   }
 
-  /** How the pilots of a type sit, by the pack in force today; side by side where there is none. */
-  public Seating seating(TypeId type) {
-    return inForce(type, today()).map(k -> k.pack.planform().seating()).orElse(Seating.ABREAST);
+  /** How the pilots of each type sit, by the pack in force today; a type without one is left out. */
+  public Map<TypeId, Seating> seatings() {
+    List<Revision> all = revisions.all();
+    return all.stream().map(Revision::pack).distinct()
+        .flatMap(p -> RevisionLife.inForce(all, p, today()).stream()).map(k -> known(k).pack)
+        .collect(Collectors.toMap(Pack::type, p -> p.planform().seating(), (a, b) -> a));
   }
 
   /** Packs in force today, of types whose controls have limits to be judged by. */
