@@ -27,7 +27,7 @@ public class JetsTest extends Flown {
     Crew.together(both, "Walkaround", "");
     Crew.together(both, "Flows", "");
     both.forEach(c -> c.stage("Figures"));
-    Papers.enter(wren, "flap", "half");
+    Papers.says(wren, "flap", "half");
     assertThat(wren.page.getByText("with less than full flap it sinks off the bow").first()).isVisible();
     wren.page.reload();
     assertThat(wren.heading("one types, both look")).isVisible();

@@ -48,8 +48,14 @@ record Papers(Map<String, String> figures) {
     return new Papers(all);
   }
 
-  /** One figure as one pilot types or presses it. */
+  /** One figure as one pilot types or presses it; it is taken. */
   static void enter(Crew who, String figure, String value) {
+    says(who, figure, value);
+    assertThat(cell(who, figure)).not().hasAttribute("data-standing", "open");
+  }
+
+  /** One figure as one pilot types or presses it, whether it is taken or refused. */
+  static void says(Crew who, String figure, String value) {
     cell(who, figure).click();
     Locator field = who.page.locator("main form input");
     // A phone shows no keys.
@@ -69,7 +75,6 @@ record Papers(Map<String, String> figures) {
     } else {
       choice.first().click();
     }
-    assertThat(cell(who, figure)).not().hasAttribute("data-standing", "open");
   }
 
   static Locator cell(Crew who, String figure) {
