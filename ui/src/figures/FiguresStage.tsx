@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react'
 import type { FigureView, FiguresView, PartView, WorkedView } from '../api.gen'
 import { Action } from '../app/Action'
 import { Fetching } from '../app/Fetching'
-import { ProblemNotice } from '../app/Notice'
+import { Caution, ProblemNotice } from '../app/Notice'
 import { clockTime } from '../app/clock'
 import { useSeatWords } from '../app/seating'
 import { signOut } from '../app/signOut'
@@ -196,6 +196,7 @@ export const FiguresStage = ({ live, parts, wanted, next, onGo }: FiguresStagePr
         </p>
       )}
       {worked?.runway && <RunwayDrawing runway={worked.runway} />}
+      {worked?.runway?.caution && <Caution>{worked.runway.caution}</Caution>}
       {worked && !worked.runway && (
         <p className={classes.bad} role="alert">
           {worked.limits

@@ -78,7 +78,7 @@ export const RunwayDrawing = ({ runway: r }: { runway: TakeoffRunwayView }) => {
         >
           {left}
         </text>
-        <Speed x={x(r.v1M)} name="V1" anchor="end" />
+        {r.v1M !== undefined && <Speed x={x(r.v1M)} name="V1" anchor="end" />}
         <Speed x={x(r.vrM)} name="VR" anchor="start" />
         {r.intersections.map((i) => (
           <g key={i.name}>
@@ -100,7 +100,7 @@ export const RunwayDrawing = ({ runway: r }: { runway: TakeoffRunwayView }) => {
           textAnchor={narrow ? 'start' : 'end'}
           className={classes.soft}
         >
-          V1 and VR about where they come
+          {r.v1M === undefined ? 'VR about where it comes' : 'V1 and VR about where they come'}
         </text>
       </svg>
     </figure>

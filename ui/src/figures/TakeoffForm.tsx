@@ -119,7 +119,9 @@ export const TakeoffForm = ({ figures, disabled, onSay, onBack }: TakeoffFormPro
                       {o.runway}
                       {o.intersection && ` from ${o.intersection}`}, flap {o.flap}, {o.thrust}
                     </b>
-                    <span>stop margin {metres(o.stopMarginM)}</span>
+                    <span>
+                      {metres(o.leftM)} left, {o.tightest}
+                    </span>
                     <span className={classes.soft}>at most {o.limiting}</span>
                     {o.used && <span>this one</span>}
                   </span>

@@ -10,6 +10,7 @@ import neatlanyard.core.figures.Takeoff;
 import neatlanyard.core.figures.TakeoffFigures;
 import neatlanyard.core.figures.Worked;
 import neatlanyard.core.units.Units;
+import neatlanyard.core.units.Words;
 
 /** The figures of one departure as lines at a terminal. */
 final class FiguresText {
@@ -102,15 +103,13 @@ final class FiguresText {
       case Takeoff.Result.Figures figures -> {
         TakeoffFigures t = figures.figures();
         line(out, "Take-off %s", t.of().words());
-        figure(out, "V1", t.v1(), "kt", 0);
+        t.v1().ifPresent(v1 -> figure(out, "V1", v1, "kt", 0));
         figure(out, "VR", t.vr(), "kt", 0);
         figure(out, "V2", t.v2(), "kt", 0);
         figure(out, "Flaps in at", t.flapRetract(), "kt", 0);
-        figure(out, "Engine-out take-off distance", t.goM(), "m", 0);
-        figure(out, "Accelerate-stop distance", t.stopM(), "m", 0);
-        figure(out, "Take-off distance, all engines and 15 %", t.allEnginesM(), "m", 0);
-        figure(out, "Take-off run", t.runM(), "m", 0);
-        line(out, "Left over: %d m to stop, %d m to fly", t.stopMarginM(), t.goMarginM());
+        t.distances().forEach(d -> figure(out, Words.first(d.what()), d.needed(),
+            "m of %d m %s, %d m left".formatted(d.availableM(), d.which(), d.leftM()), 0));
+        line(out, "Tightest: %s", t.tightest().what());
         line(out, "Most weight: %d kg, by %s", t.limiting().kg(), t.limiting().by().words());
       }
     }

@@ -19,12 +19,15 @@ public class FleetTest extends Flown {
     assertThat(ida.tag("Propeller tied")).isVisible();
     assertThat(ida.tag("Tanks read on a slope")).isVisible();
     Crew.together(both, "Flows", "");
+    ida.stage("Figures");
+    Papers.give(ida);
+    assertThat(ida.page.getByText("if it stops, you land ahead")).isVisible();
     figures(both, papers("zero-fuel-weight", "3310", "fuel", "620", "takeoff-weight", "3900", "runway", "21",
-        "intersection", "FULL", "initial-level", "4000", "transponder", "2617", "flap", "20", "v1", "68", "vr", "70",
-        "v2", "80"));
+        "intersection", "FULL", "initial-level", "4000", "transponder", "2617", "flap", "20", "vr", "74",
+        "v2", "79"));
     Crew.together(both, "Figures", "");
     ida.stage("Briefing");
-    assertThat(ida.page.getByText("49 kt by 445 m, 7 lights on").first()).isVisible();
+    assertThat(ida.page.getByText("52 kt by 445 m, 7 lights on").first()).isVisible();
     BriefingTest.briefed(ida, petra);
     Crew.together(both, "Start", "");
     assertThat(ida.tag("Propeller tied")).not().isVisible();

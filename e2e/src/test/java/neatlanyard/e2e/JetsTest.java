@@ -58,6 +58,8 @@ public class JetsTest extends Flown {
     Crew.together(both, "Safe, then power", "");
     Crew.together(both, "Walkaround", "");
     Crew.together(both, "Flows", "");
+    petra.stage("Figures");
+    Papers.give(petra);
     figures(both, papers("fuel", "1500", "takeoff-weight", "5500", "runway", "27R", "flap", "half", "v2", "128",
         "transponder", "4301"));
     Crew.together(both, "Figures", "");

@@ -17,4 +17,14 @@ import neatlanyard.core.fleet.Airfield;
  */
 public record FiguresBasis(
     Optional<TypeFigures> type, List<String> texts, Holdover holdover, Optional<Airfield> from,
-    Optional<Airfield> to) {}
+    Optional<Airfield> to) {
+  /** Whether it leaves from the deck of a ship: no take-off is worked out then. */
+  boolean fromDeck() {
+    return from.isPresent() && from.get().runways().isEmpty();
+  }
+
+  /** By what a take-off is worked out; empty where none is. */
+  public Optional<TypeFigures> forTakeoff() {
+    return fromDeck() ? Optional.empty() : type;
+  }
+}

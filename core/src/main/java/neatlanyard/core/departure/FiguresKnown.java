@@ -43,6 +43,10 @@ public record FiguresKnown(
       return Result.none(List.of("No figures were brought in for the type %s; what is entered is compared with the"
           .formatted(type) + " other pilot's entry alone."));
     }
+    if (basis.fromDeck()) {
+      return Result.none(List.of("No take-off is worked out from %s, which has no runway."
+          .formatted(basis.from().get().name())));
+    }
     Optional<FiguresAsked> asked = asked(basis);
     if (asked.isEmpty()) {
       return Result.none(missing(basis));

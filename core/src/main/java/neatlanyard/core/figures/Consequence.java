@@ -89,11 +89,16 @@ public final class Consequence {
 
   private Optional<String> speeds(TakeoffFigures wrong) {
     double most = wrong.vr().value() - right.vr().value();
-    return most == 0 && wrong.v1().value() == right.v1().value() && wrong.v2().value() == right.v2().value()
-        ? Optional.empty() : Optional.of("V1 %s for %s, VR %s for %s, V2 %s for %s: %s.".formatted(
-        whole(wrong.v1()), whole(right.v1()), whole(wrong.vr()), whole(right.vr()), whole(wrong.v2()),
+    Optional<String> v1 = wrong.v1().flatMap(w -> right.v1().map(r -> "V1 %s for %s, ".formatted(whole(w), whole(r))));
+    return most == 0 && v1(wrong) == v1(right) && wrong.v2().value() == right.v2().value()
+        ? Optional.empty() : Optional.of("%sVR %s for %s, V2 %s for %s: %s.".formatted(
+        v1.orElse(""), whole(wrong.vr()), whole(right.vr()), whole(wrong.v2()),
         Worked.kt(right.v2().value()), most == 0 ? "the same rotation" : "rotated %s too %s".formatted(
         Worked.kt(Math.abs(most)), most < 0 ? "early" : "late")));
+  }
+
+  private static double v1(TakeoffFigures t) {
+    return t.v1().map(Worked::value).orElse(0.0);
   }
 
   private static String whole(Worked worked) {
@@ -115,13 +120,17 @@ public final class Consequence {
   }
 
   private Optional<String> v1(double kt) {
-    double over = kt - right.v1().value();
+    Optional<TakeoffFigures.Distance> stop = right.distance(TakeoffFigures.LimitedBy.STOP_DISTANCE);
+    if (right.v1().isEmpty() || stop.isEmpty()) {
+      return Optional.empty();
+    }
+    double over = kt - v1(right);
     if (kt > right.vr().value()) {
       return Optional.of("V1 would be above VR, %s.".formatted(Worked.kt(right.vr().value())));
     }
     return over == 0 ? Optional.empty() : Optional.of(over > 0
         ? "A stop would begin up to %s too late; %s are left to stop in.".formatted(
-        Worked.kt(over), Worked.m(right.stopMarginM()))
+        Worked.kt(over), Worked.m(stop.get().leftM()))
         : "A take-off would go on with an engine out from %s too little.".formatted(Worked.kt(-over)));
   }
 

@@ -5,6 +5,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import neatlanyard.core.figures.entry.CriticalFigure;
 import neatlanyard.core.figures.entry.EntryContext;
 import neatlanyard.core.fleet.Runway;
@@ -76,7 +77,7 @@ public final class CriticalValues {
       number(CriticalFigure.ASSUMED_TEMPERATURE, Worked.of(assumed.celsius(), "Take-off tables of the type",
           "%d °C is the highest with which all holds, or as the crew chose".formatted(assumed.celsius())), 0);
     }
-    number(CriticalFigure.V1, t.v1(), 0);
+    t.v1().ifPresent(v1 -> number(CriticalFigure.V1, v1, 0));
     number(CriticalFigure.VR, t.vr(), 0);
     number(CriticalFigure.V2, t.v2(), 0);
   }
@@ -104,6 +105,10 @@ public final class CriticalValues {
     return new EntryContext(others, lastFlight, rows(figures, figure));
   }
 
+  private static OptionalInt speed(TakeoffOption o, CriticalFigure figure) {
+    return figure == CriticalFigure.V1 ? o.v1() : OptionalInt.of(figure == CriticalFigure.VR ? o.vr() : o.v2());
+  }
+
   /** The same speed for other flaps and thrusts on the runway that is used. */
   private static List<EntryContext.Row> rows(DepartureFigures figures, CriticalFigure figure) {
     Optional<TakeoffCase> used = figures.chosen().flatMap(r -> r instanceof Takeoff.Result.Figures t
@@ -114,8 +119,8 @@ public final class CriticalValues {
     return figures.options().stream().flatMap(r -> r.good().stream())
         .filter(o -> o.of().end().equals(used.get().end()) && o.of().from().equals(used.get().from()))
         .filter(o -> !o.of().flap().equals(used.get().flap()) || !o.of().thrust().equals(used.get().thrust()))
-        .map(o -> new EntryContext.Row("flap %s, thrust %s".formatted(o.of().flap(), o.of().thrust().words()),
-        Integer.toString(figure == CriticalFigure.V1 ? o.v1() : figure == CriticalFigure.VR ? o.vr() : o.v2())))
+        .flatMap(o -> speed(o, figure).stream().mapToObj(kt -> new EntryContext.Row(
+        "flap %s, thrust %s".formatted(o.of().flap(), o.of().thrust().words()), Integer.toString(kt))))
         .limit(ROWS).toList();
   }
 }

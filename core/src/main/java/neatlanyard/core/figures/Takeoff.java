@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import neatlanyard.core.figures.TakeoffFigures.Distance;
 import neatlanyard.core.figures.TakeoffFigures.LimitedBy;
+import neatlanyard.core.figures.TakeoffRules.Fit;
 import neatlanyard.core.figures.TakeoffTables.ForFlap;
 import neatlanyard.core.figures.TakeoffTables.Gives;
 import neatlanyard.core.fleet.Runway;
@@ -18,14 +20,12 @@ public final class Takeoff {
   private final TakeoffCase c;
   private final TakeoffReading reading;
   private final ForFlap tables;
-  private final Runway.Declared left;
 
   private Takeoff(TakeoffType type, TakeoffCase of, TakeoffReading reading) {
     this.type = type;
     this.c = of;
     this.reading = reading;
     this.tables = reading.tables;
-    this.left = reading.left;
   }
 
   /** What came of it. */
@@ -62,30 +62,33 @@ public final class Takeoff {
 
   private TakeoffFigures figures(int structureKg) {
     Grid.Point point = reading.point(c.weightKg());
-    Worked go = distance(Gives.ACCELERATE_GO, point, 1);
-    Worked stop = distance(Gives.ACCELERATE_STOP, point, 1);
-    Worked all = distance(Gives.ALL_ENGINES, point, TakeoffReading.ALL_ENGINES_FACTOR);
-    Worked run = distance(Gives.TAKEOFF_RUN, point, 1);
-    Worked v1 = speed(Gives.V1, point);
+    List<Distance> distances = reading.fits.stream().map(f -> distance(f, point)).toList();
+    Optional<Worked> v1 = reading.hasV1() ? Optional.of(speed(Gives.V1, point)) : Optional.empty();
     Worked vr = speed(Gives.VR, point);
     Worked v2 = speed(Gives.V2, point);
     List<Limit> limits = new ArrayList<>();
-    limits.add(fits(LimitedBy.GO_DISTANCE, go, left.todaM(), "TODA"));
-    limits.add(fits(LimitedBy.ALL_ENGINES_DISTANCE, all, left.todaM(), "TODA"));
-    limits.add(fits(LimitedBy.STOP_DISTANCE, stop, left.asdaM(), "ASDA"));
-    limits.add(fits(LimitedBy.TAKEOFF_RUN, run, left.toraM(), "TORA"));
-    limits.add(climb(point));
-    c.end().obstacles().forEach(o -> limits.add(over(o, point)));
-    limits.add(brakes(v1.value(), point));
+    for (int i = 0; i < distances.size(); i++) {
+      limits.add(fits(distances.get(i), reading.fits.get(i).source()));
+    }
+    v1.ifPresent(v -> {
+      limits.add(climb(point));
+      c.end().obstacles().forEach(o -> limits.add(over(o, point)));
+      limits.add(brakes(v.value(), point));
+    });
     limits.add(tyres(v2.value()));
-    limits.addAll(relations(v1.value(), vr.value(), v2.value(), point));
-    return new TakeoffFigures(c, v1, vr, v2, speed(Gives.FLAP_RETRACT, point), go, stop, all, run,
-        left.asdaM() - stop.whole(), left.todaM() - Math.max(go.whole(), all.whole()), limits,
-        reading.weights(structureKg));
+    limits.addAll(v1.isPresent() ? relations(v1.get().value(), vr.value(), v2.value(), point)
+        : relations(vr.value(), v2.value(), point));
+    return new TakeoffFigures(c, v1, vr, v2, speed(Gives.FLAP_RETRACT, point),
+        tables.at(Gives.ALL_ENGINES, point) * reading.gravel, distances, limits, reading.weights(structureKg));
   }
 
-  private Worked distance(Gives gives, Grid.Point point, double factor) {
-    double table = tables.at(gives, point);
+  private Distance distance(Fit fit, Grid.Point point) {
+    return new Distance(fit.by(), fit.what(), needed(fit, point), fit.availableM(), fit.which());
+  }
+
+  private Worked needed(Fit fit, Grid.Point point) {
+    double factor = fit.factor();
+    double table = tables.at(fit.table(), point);
     List<String> lines = new ArrayList<>();
     lines.add("%s by the table for %s".formatted(Worked.m(table), words(point)));
     double metres = table * factor * reading.gravel;
@@ -95,9 +98,9 @@ public final class Takeoff {
     if (reading.gravel != 1) {
       lines.add("× %s on gravel = %s".formatted(Numbers.written(reading.gravel, 2), Worked.m(metres)));
     }
-    double rounded = reading.metres(gives, point, factor);
+    double rounded = reading.metres(fit, point);
     lines.add("%s, rounded up".formatted(Worked.m(rounded)));
-    return new Worked(rounded, lines, factor == 1 ? TABLES : TABLES + "; 14 CFR 25.113");
+    return new Worked(rounded, lines, factor == 1 ? TABLES : "%s; %s".formatted(TABLES, fit.source()));
   }
 
   private String words(Grid.Point p) {
@@ -129,20 +132,26 @@ public final class Takeoff {
     return List.of(
         relation("VR not below V1", vr, v1),
         relation("VR not below 1.05 VMC", vr, TakeoffReading.VR_OVER_VMC * type.vmcKt()),
-        relation("V2 not below 1.13 of the stall speed", v2,
-        TakeoffReading.V2_OVER_STALL * tables.at(Gives.STALL, point)),
+        relation("V2 not below 1.13 of the stall speed", v2, reading.leastV2(point)),
         relation("V2 not below VR", v2, vr));
   }
 
-  private static Limit relation(String what, double speed, double least) {
-    return new Limit(what, speed >= least - TakeoffReading.ROUNDING,
-        "%s against %s kt.".formatted(Worked.kt(speed), Numbers.written(least, 1)), "14 CFR 25.107");
+  private List<Limit> relations(double vr, double v2, Grid.Point point) {
+    return List.of(
+        relation("VR not below the stall speed", vr, tables.at(Gives.STALL, point)),
+        relation("V2 not below 1.2 of the stall speed", v2, reading.leastV2(point)),
+        relation("V2 not below VR", v2, vr));
   }
 
-  private Limit fits(LimitedBy by, Worked needed, int available, String which) {
-    return limit(by, "%s needed of %s %s, %s.".formatted(Worked.m(needed.value()), Worked.m(available), which,
-        available >= needed.whole() ? Worked.m(available - needed.whole()) + " left"
-        : Worked.m(needed.whole() - available) + " too short"), "14 CFR 25.113");
+  private Limit relation(String what, double speed, double least) {
+    return new Limit(what, speed >= least - TakeoffReading.ROUNDING,
+        "%s against %s kt.".formatted(Worked.kt(speed), Numbers.written(least, 1)),
+        reading.hasV1() ? "14 CFR 25.107" : "14 CFR 23.51");
+  }
+
+  private Limit fits(Distance d, String source) {
+    return limit(d.by(), "%s needed of %s %s, %s.".formatted(Worked.m(d.needed().value()), Worked.m(d.availableM()),
+        d.which(), d.leftM() >= 0 ? Worked.m(d.leftM()) + " left" : Worked.m(-d.leftM()) + " too short"), source);
   }
 
   private Limit limit(LimitedBy by, String words, String source) {

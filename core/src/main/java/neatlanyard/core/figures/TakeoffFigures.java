@@ -2,25 +2,22 @@ package neatlanyard.core.figures;
 
 import java.util.Comparator;
 import java.util.List;
-import java.util.stream.Stream;
+import java.util.Optional;
 
 /**
  * What a take-off needs and how it is flown.
  *
- * @param v1 and the other speeds in whole knots
- * @param goM from the beginning to 35 ft with an engine out, in metres
- * @param stopM from the beginning to a stop from V1
- * @param allEnginesM to 35 ft on all engines, and 15 per cent
- * @param runM take-off run
- * @param stopMarginM of the accelerate-stop distance available that is left
- * @param goMarginM of the take-off distance available that is left
+ * @param v1 and the other speeds in whole knots; no V1 with one engine
+ * @param screenM metres from the beginning to the screen on all engines, not factored
+ * @param distances that must fit
  * @param limits whether each of what must hold holds for this weight
  * @param weights the heaviest that each limit allows, the lowest first
  */
 public record TakeoffFigures(
-    TakeoffCase of, Worked v1, Worked vr, Worked v2, Worked flapRetract, Worked goM, Worked stopM, Worked allEnginesM,
-    Worked runM, int stopMarginM, int goMarginM, List<Limit> limits, List<LimitingWeight> weights) {
+    TakeoffCase of, Optional<Worked> v1, Worked vr, Worked v2, Worked flapRetract, double screenM,
+    List<Distance> distances, List<Limit> limits, List<LimitingWeight> weights) {
   public TakeoffFigures {
+    distances = List.copyOf(distances);
     limits = List.copyOf(limits);
     weights = List.copyOf(weights);
   }
@@ -34,6 +31,7 @@ public record TakeoffFigures(
     STOP_DISTANCE("accelerate-stop distance"),
     ALL_ENGINES_DISTANCE("take-off distance, all engines"),
     TAKEOFF_RUN("take-off run"),
+    TAKEOFF_DISTANCE("take-off distance"),
     CLIMB("climb with an engine out"),
     OBSTACLE("obstacle"),
     BRAKE_ENERGY("brake energy"),
@@ -52,36 +50,35 @@ public record TakeoffFigures(
   }
 
   /**
-   * What is tightest.
+   * One that must fit.
    *
-   * @param what such as "stop from V1, engine out"
+   * @param what such as "stop from V1"
    * @param needed metres from where the take-off begins
    * @param availableM of it, and {@code which} of the declared distances that is
    */
-  public record Tightest(String what, Worked needed, int availableM, String which) {
+  public record Distance(LimitedBy by, String what, Worked needed, int availableM, String which) {
     public int leftM() {
       return availableM - needed.whole();
     }
   }
 
   /** The distance with the least to spare. */
-  public Tightest tightest() {
-    int asda = of.left().asdaM();
-    int toda = of.left().todaM();
-    return Stream.of(new Tightest("stop from V1", stopM, asda, "ASDA"),
-        new Tightest("go on, engine out", goM, toda, "TODA"),
-        new Tightest("all engines and 15 %", allEnginesM, toda, "TODA"),
-        new Tightest("take-off run", runM, of.left().toraM(), "TORA"))
-        .min(Comparator.comparingInt(Tightest::leftM)).orElseThrow();
+  public Distance tightest() {
+    return distances.stream().min(Comparator.comparingInt(Distance::leftM)).orElseThrow();
+  }
+
+  /** Empty where nothing of the kind must fit. */
+  public Optional<Distance> distance(LimitedBy by) {
+    return distances.stream().filter(d -> d.by == by).findFirst();
   }
 
   /**
    * About where a speed comes, in metres from where the take-off begins: with constant acceleration the way grows with
-   * the square of the speed over the ground (kinematics), and on all engines V2 is there by 35 ft.
+   * the square of the speed over the ground (kinematics), and on all engines V2 is there by the screen.
    */
   public int placeM(Worked speed) {
     double share = (speed.value() - of.headKt()) / (v2.value() - of.headKt());
-    return (int) Math.round(allEnginesM.value() / TakeoffReading.ALL_ENGINES_FACTOR * share * share);
+    return (int) Math.round(screenM * share * share);
   }
 
   public boolean held() {

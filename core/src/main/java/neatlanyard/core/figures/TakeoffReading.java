@@ -1,7 +1,6 @@
 package neatlanyard.core.figures;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -9,6 +8,7 @@ import java.util.OptionalInt;
 import java.util.function.DoublePredicate;
 import neatlanyard.core.figures.TakeoffFigures.LimitedBy;
 import neatlanyard.core.figures.TakeoffFigures.LimitingWeight;
+import neatlanyard.core.figures.TakeoffRules.Fit;
 import neatlanyard.core.figures.TakeoffTables.ForFlap;
 import neatlanyard.core.figures.TakeoffTables.Gives;
 import neatlanyard.core.fleet.Runway;
@@ -19,15 +19,14 @@ import neatlanyard.core.units.Units;
  * One way to take off, read out of a type's tables in bare numbers: straight between their points, never beyond them,
  * rounded to the safe side. {@link Takeoff} puts it into words.
  *
- * <p>Distances by 14 CFR 25.113, speeds by 25.107, gradients by 25.121(b) and 25.115, brakes by 25.109. What the
- * wind's half and one and a half times do (25.105(d)) is in the tables.
+ * <p>Distances by 14 CFR 25.113, speeds by 25.107, gradients by 25.121(b) and 25.115, brakes by 25.109; with one
+ * engine see {@link TakeoffRules#ONE_ENGINE}. What the wind's half and one and a half times do (25.105(d)) is in the
+ * tables.
  */
 final class TakeoffReading {
   static final double SCREEN_FT = 35;
-  static final double ALL_ENGINES_FACTOR = 1.15;
   static final double VR_OVER_VMC = 1.05;
   private static final double V2_OVER_VMC = 1.10;
-  static final double V2_OVER_STALL = 1.13;
   private static final int PERCENT = 100;
   /** 14 CFR 25.105(d). */
   private static final double TAIL_FACTOR = 1.5;
@@ -38,7 +37,9 @@ final class TakeoffReading {
   private final TakeoffType type;
   private final TakeoffCase c;
   final ForFlap tables;
+  private final TakeoffRules rules;
   final Runway.Declared left;
+  final List<Fit> fits;
   final double gravel;
   /** At which the tables are read. */
   private final double tableC;
@@ -47,7 +48,9 @@ final class TakeoffReading {
     this.type = type;
     this.c = of;
     this.tables = type.tables().of(of.flap(), of.state());
+    this.rules = type.rules();
     this.left = of.left();
+    this.fits = rules.fits(left);
     this.gravel = of.surface() == Runway.Surface.GRAVEL
         ? 1 + type.gravelPercent().orElse(0) / (double) PERCENT : 1;
     this.tableC = tableC();
@@ -103,7 +106,7 @@ final class TakeoffReading {
   }
 
   private Optional<String> missing(Grid.Point point) {
-    return tables.missing(point).map(w -> w + ".");
+    return tables.missing(rules.asked(), point).map(w -> w + ".");
   }
 
   private Optional<String> thrustRefused() {
@@ -183,33 +186,50 @@ final class TakeoffReading {
 
   TakeoffOption option(int structureKg) {
     Grid.Point p = point(c.weightKg());
-    double go = Math.max(metres(Gives.ACCELERATE_GO, p, 1), metres(Gives.ALL_ENGINES, p, ALL_ENGINES_FACTOR));
     double vr = kt(Gives.VR, p);
     double v2 = kt(Gives.V2, p);
-    return new TakeoffOption(c, holds(c.weightKg()) && v2 >= vr, (int) kt(Gives.V1, p), (int) vr, (int) v2,
-        left.asdaM() - (int) metres(Gives.ACCELERATE_STOP, p, 1), left.todaM() - (int) go,
-        weights(structureKg).getFirst());
+    OptionalInt v1 = hasV1() ? OptionalInt.of((int) kt(Gives.V1, p)) : OptionalInt.empty();
+    Fit tightest = fits.stream().min(Comparator.comparingInt(f -> leftM(f, p))).orElseThrow();
+    return new TakeoffOption(c, holds(c.weightKg()) && v2 >= vr, v1, (int) vr, (int) v2, leftM(tightest, p),
+        tightest.what(), weights(structureKg).getFirst());
+  }
+
+  private int leftM(Fit fit, Grid.Point point) {
+    return fit.availableM() - (int) metres(fit, point);
+  }
+
+  boolean hasV1() {
+    return rules.asked().contains(Gives.V1);
   }
 
   /** Rounded up. */
-  double metres(Gives gives, Grid.Point point, double factor) {
-    return Math.ceil(tables.at(gives, point) * factor * gravel - ROUNDING);
+  double metres(Fit fit, Grid.Point point) {
+    return Math.ceil(tables.at(fit.table(), point) * fit.factor() * gravel - ROUNDING);
   }
 
   /** What a speed is raised to, and why. */
   record Floor(double kt, String why) {}
 
-  /** 14 CFR 25.107; VR rests on V1. */
+  /** 14 CFR 25.107; VR rests on V1. With one engine 14 CFR 23.51 before amendment 23-64, from memory. */
   List<Floor> floors(Gives speed, Grid.Point point) {
+    if (!hasV1()) {
+      return speed == Gives.VR ? List.of(new Floor(tables.at(Gives.STALL, point), "the stall speed, 14 CFR 23.51(a)"))
+          : speed == Gives.V2 ? List.of(new Floor(leastV2(point), "1.2 of the stall speed, 14 CFR 23.51(c)"))
+          : List.of();
+    }
     return switch (speed) {
       case V1 -> List.of(new Floor(type.leastV1Kt(), "the least V1 with an engine out on the ground"));
       case VR -> List.of(new Floor(VR_OVER_VMC * type.vmcKt(), "1.05 VMC, 14 CFR 25.107(e)"),
           new Floor(kt(Gives.V1, point), "V1, 14 CFR 25.107(e)"));
       case V2 -> List.of(
-          new Floor(V2_OVER_STALL * tables.at(Gives.STALL, point), "1.13 of the stall speed, 14 CFR 25.107(b)"),
+          new Floor(leastV2(point), "1.13 of the stall speed, 14 CFR 25.107(b)"),
           new Floor(V2_OVER_VMC * type.vmcKt(), "1.10 VMC, 14 CFR 25.107(b)"));
       default -> List.of();
     };
+  }
+
+  double leastV2(Grid.Point point) {
+    return rules.v2OverStall() * tables.at(Gives.STALL, point);
   }
 
   /** V1 is rounded down, so that the stop holds; the others up, so that it flies. */
@@ -254,17 +274,14 @@ final class TakeoffReading {
   }
 
   private boolean holds(double kg) {
-    return Arrays.stream(LimitedBy.values()).filter(b -> b != LimitedBy.STRUCTURE).allMatch(b -> holds(b, kg));
+    return rules.limits().stream().allMatch(b -> holds(b, kg));
   }
 
   /** Whether a weight is within one limit, everything else as it is; false where the tables say nothing. */
   boolean holds(LimitedBy by, double kg) {
     Grid.Point p = point(kg);
     return switch (by) {
-      case GO_DISTANCE -> tables.at(Gives.ACCELERATE_GO, p) * gravel <= left.todaM();
-      case STOP_DISTANCE -> tables.at(Gives.ACCELERATE_STOP, p) * gravel <= left.asdaM();
-      case ALL_ENGINES_DISTANCE -> tables.at(Gives.ALL_ENGINES, p) * ALL_ENGINES_FACTOR * gravel <= left.todaM();
-      case TAKEOFF_RUN -> tables.at(Gives.TAKEOFF_RUN, p) * gravel <= left.toraM();
+      case GO_DISTANCE, STOP_DISTANCE, ALL_ENGINES_DISTANCE, TAKEOFF_RUN, TAKEOFF_DISTANCE -> fits(by, p);
       case CLIMB -> tables.at(Gives.CLIMB, p) >= type.leastClimb();
       case OBSTACLE -> c.end().obstacles().stream().allMatch(o -> clears(o, p));
       case BRAKE_ENERGY -> kt(Gives.V1, p) + tailKt() <= tables.at(Gives.BRAKE_ENERGY, p) + ROUNDING;
@@ -273,12 +290,25 @@ final class TakeoffReading {
     };
   }
 
+  private boolean fits(LimitedBy by, Grid.Point point) {
+    for (Fit fit : fits) {
+      if (fit.by() == by && !(tables.at(fit.table(), point) * fit.factor() * gravel <= fit.availableM())) {
+        return false;
+      }
+    }
+    return true;
+  }
+
   List<LimitingWeight> weights(int structureKg) {
     List<LimitingWeight> all = new ArrayList<>();
     Grid.Axis axis = tables.axis(Grid.Of.WEIGHT).orElseThrow();
-    for (LimitedBy by : LimitedBy.values()) {
-      boolean obstacles = by != LimitedBy.OBSTACLE || !c.end().obstacles().isEmpty();
-      if (by != LimitedBy.STRUCTURE && obstacles) {
+    for (LimitedBy by : rules.limits()) {
+      boolean any = switch (by) {
+        case OBSTACLE -> !c.end().obstacles().isEmpty();
+        case TAKEOFF_DISTANCE, STOP_DISTANCE -> fits.stream().anyMatch(f -> f.by() == by);
+        default -> true;
+      };
+      if (any) {
         all.add(heaviest(by, axis, kg -> holds(by, kg)));
       }
     }

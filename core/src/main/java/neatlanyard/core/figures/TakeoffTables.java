@@ -1,7 +1,6 @@
 package neatlanyard.core.figures;
 
 import java.util.EnumMap;
-import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -21,7 +20,7 @@ public final class TakeoffTables {
     ACCELERATE_GO("m"),
     /** From the beginning to a stop begun at V1. */
     ACCELERATE_STOP("m"),
-    /** From the beginning to 35 ft on all engines, not factored. */
+    /** From the beginning to 35 ft on all engines, with one engine to 50 ft; not factored. */
     ALL_ENGINES("m"),
     /**
      * From the beginning to half way between lift-off and 35 ft: the longer of an engine failing at V1, and of 1.15
@@ -44,9 +43,6 @@ public final class TakeoffTables {
     /** From 50 ft above the threshold to a full stop, not factored. */
     LANDING("m");
 
-    /** All that a take-off asks. */
-    private static final Gives[] OF_TAKEOFF = EnumSet.complementOf(EnumSet.of(LANDING)).toArray(Gives[]::new);
-
     private final String unit;
 
     Gives(String unit) {
@@ -62,7 +58,7 @@ public final class TakeoffTables {
   public record Key(Gives gives, String flap, Optional<RunwayState> state) {}
 
   public TakeoffTables(Map<Key, Grid> grids) {
-    List<String> all = grids.keySet().stream().filter(k -> k.gives == Gives.ACCELERATE_GO).map(Key::flap).distinct()
+    List<String> all = grids.keySet().stream().filter(k -> k.gives == Gives.ALL_ENGINES).map(Key::flap).distinct()
         .sorted().toList();
     Map<String, Map<RunwayState, ForFlap>> made = new HashMap<>();
     for (String flap : grids.keySet().stream().map(Key::flap).distinct().toList()) {
@@ -74,7 +70,7 @@ public final class TakeoffTables {
     }
     this.flaps = all;
     this.byFlap = made;
-    this.covered = grids.keySet().stream().filter(k -> k.gives == Gives.ACCELERATE_GO).flatMap(k -> k.state.stream())
+    this.covered = grids.keySet().stream().filter(k -> k.gives == Gives.ALL_ENGINES).flatMap(k -> k.state.stream())
         .collect(Collectors.toUnmodifiableSet());
   }
 
@@ -121,7 +117,7 @@ public final class TakeoffTables {
       this.flap = flap;
       this.state = state;
       this.grids = grids;
-      Grid distances = grids.get(Gives.ACCELERATE_GO);
+      Grid distances = grids.get(Gives.ALL_ENGINES);
       if (distances != null) {
         distances.axes().forEach(a -> axes.put(a.of(), a));
       }
@@ -133,9 +129,9 @@ public final class TakeoffTables {
       return grid == null ? Double.NaN : grid.at(point);
     }
 
-    /** Why there is no value, for the first of what a take-off asks that has none; empty where all have. */
-    Optional<String> missing(Grid.Point point) {
-      for (Gives gives : Gives.OF_TAKEOFF) {
+    /** Why there is no value, for the first of what is asked that has none; empty where all have. */
+    Optional<String> missing(Set<Gives> asked, Grid.Point point) {
+      for (Gives gives : asked) {
         if (Double.isNaN(at(gives, point))) {
           Grid grid = grids.get(gives);
           String table = "%s, flap %s, %s".formatted(

@@ -6,9 +6,9 @@ import java.util.OptionalInt;
 /**
  * What the take-off figures of a type rest on.
  *
- * @param engines two, three or four
- * @param leastV1Kt with which the rudder holds it on the ground with an engine out
- * @param vmcKt minimum control speed in the air
+ * @param engines one to four
+ * @param leastV1Kt with which the rudder holds it on the ground with an engine out; 0 with one engine
+ * @param vmcKt minimum control speed in the air; 0 with one engine
  * @param tyreKt the most over the ground
  * @param antiIceC by how many degrees engine anti-ice makes the tables hotter
  * @param airConditioningC the same for air taken for the cabin
@@ -25,6 +25,11 @@ public record TakeoffType(
     OptionalInt gravelPercent, int shortStripM) {
   public TakeoffType {
     steps = List.copyOf(steps);
+  }
+
+  /** What its take-off must keep to. */
+  TakeoffRules rules() {
+    return engines == 1 ? TakeoffRules.ONE_ENGINE : TakeoffRules.ENGINE_OUT;
   }
 
   /** Least gross gradient with an engine out, gear up, in per cent (14 CFR 25.121(b)). */

@@ -59,7 +59,8 @@ final class Tree {
           "gravel", v.gravel(), "beginsM", v.beginsM(), "neededM", v.neededM(), "neededWhat", v.neededWhat(),
           "availableM", v.availableM(), "availableWhat", v.availableWhat(), "leftM", v.leftM(), "v1M", v.v1M(),
           "vrM", v.vrM(), "heading", v.heading(), "windFromDeg", v.windFromDeg(), "along", v.along(),
-          "across", v.across(), "thirds", v.thirds(), "intersections", v.intersections(), "limiting", v.limiting());
+          "across", v.across(), "thirds", v.thirds(), "intersections", v.intersections(), "limiting", v.limiting(),
+          "caution", v.caution());
       case IntersectionView v -> fields("name", v.name(), "atM", v.atM(), "leftM", v.leftM(),
           "tooShort", v.tooShort());
       case PointView v -> fields("percent", v.percent(), "kg", v.kg());
@@ -70,7 +71,7 @@ final class Tree {
           "to", v.to());
       case LimitView v -> fields("what", v.what(), "held", v.held(), "words", v.words(), "source", v.source());
       case OptionView v -> fields("runway", v.runway(), "intersection", v.intersection(), "flap", v.flap(),
-          "thrust", v.thrust(), "thrustCode", v.thrustCode(), "stopMarginM", v.stopMarginM(),
+          "thrust", v.thrust(), "thrustCode", v.thrustCode(), "leftM", v.leftM(), "tightest", v.tightest(),
           "limiting", v.limiting(), "used", v.used());
       case HoldoverView v -> fields("began", v.began(), "least", v.least(), "most", v.most(), "words", v.words(),
           "arithmetic", v.arithmetic());

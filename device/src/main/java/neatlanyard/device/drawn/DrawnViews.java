@@ -69,17 +69,18 @@ public final class DrawnViews {
    * @param neededM from there, of what is tightest, and {@code neededWhat} that is
    * @param availableM where that distance ends @param availableWhat such as "ASDA"
    * @param leftM to spare
-   * @param v1M and {@code vrM}, about where the speeds come, by the square of the speed
+   * @param v1M and {@code vrM}, about where the speeds come, by the square of the speed; no V1 with one engine
    * @param windFromDeg where the wind blows from, clockwise from the way of the take-off; empty when calm or variable
    * @param thirds codes by thirds as this end has them
    * @param along and {@code across}, the wind in words
+   * @param caution what these figures do not answer for; empty where they answer for all
    */
   public record TakeoffRunwayView(
       String runway, String take, int lengthM, boolean gravel, int beginsM, int neededM,
-      String neededWhat, int availableM, String availableWhat, int leftM, int v1M, int vrM, String heading,
-      Optional<Integer> windFromDeg,
+      String neededWhat, int availableM, String availableWhat, int leftM, Optional<Integer> v1M, int vrM,
+      String heading, Optional<Integer> windFromDeg,
       String along, String across, List<ThirdView> thirds, List<IntersectionView> intersections,
-      String limiting) {}
+      String limiting, String caution) {}
 
   /** @param tooShort whether nothing holds from there with this flap */
   public record IntersectionView(String name, int atM, int leftM, boolean tooShort) {}
@@ -104,9 +105,10 @@ public final class DrawnViews {
   /** @param words empty while they would tell what is to be entered without sight of it */
   public record LimitView(String what, boolean held, String words, String source) {}
 
+  /** @param leftM to spare of the distance that is {@code tightest} */
   public record OptionView(
-      String runway, String intersection, String flap, String thrust, String thrustCode, int stopMarginM,
-      String limiting, boolean used) {}
+      String runway, String intersection, String flap, String thrust, String thrustCode, int leftM,
+      String tightest, String limiting, boolean used) {}
 
   public record HoldoverView(
       Instant began, Optional<Instant> least, Optional<Instant> most, String words, List<String> arithmetic) {}

@@ -106,7 +106,7 @@ public final class FiguresDrawn {
     return f.options().stream().flatMap(r -> r.good().stream()).filter(f::windHolds)
         .map((TakeoffOption o) -> new OptionView(
         o.of().end().name().value(), o.of().from().map(Runway.Intersection::name).orElse(""), o.of().flap(),
-        o.of().thrust().words(), o.of().thrust().code(), o.stopMarginM(), "%s kg, %s".formatted(
+        o.of().thrust().words(), o.of().thrust().code(), o.leftM(), o.tightest(), "%s kg, %s".formatted(
         GivenDrawn.whole(o.limiting().kg()), o.limiting().by().words()), used.filter(o.of()::equals).isPresent()))
         .toList();
   }

@@ -12,6 +12,9 @@ import neatlanyard.device.drawn.DrawnViews.TakeoffRunwayView;
 
 /** The runway that is used as it is drawn, all places in metres from its beginning. */
 final class RunwayDrawn {
+  private static final String ONE_ENGINE =
+      "One engine: if it stops, you land ahead. No way over obstacles is worked out.";
+
   private final DepartureFigures f;
   private final TakeoffFigures t;
   private final Runway.End end;
@@ -25,17 +28,18 @@ final class RunwayDrawn {
   }
 
   TakeoffRunwayView view() {
-    TakeoffFigures.Tightest tightest = t.tightest();
+    TakeoffFigures.Distance tightest = t.tightest();
     DepartureFigures.EndWind on = f.ends().stream().filter(e -> e.wind().runway().equals(end.name())).findFirst()
         .orElseThrow();
     Runway runway = f.asked().from().runway(end.name()).orElseThrow();
     return new TakeoffRunwayView(end.name().value(), t.of().words() + " thrust", end.declared().toraM(),
         runway.surface() == Runway.Surface.GRAVEL, begins, tightest.needed().whole(), tightest.what(),
-        begins + tightest.availableM(), tightest.which(), tightest.leftM(), begins + t.placeM(t.v1()),
+        begins + tightest.availableM(), tightest.which(), tightest.leftM(), t.v1().map(v -> begins + t.placeM(v)),
         begins + t.placeM(t.vr()), heading(),
         from(), on.wind().alongWords(), on.wind().acrossWords(),
         f.asked().condition().thirds().stream().map(GivenDrawn::third).toList(), intersections(),
-        "%s kg, by %s".formatted(Numbers.written(t.limiting().kg(), 0), t.limiting().by().words()));
+        "%s kg, by %s".formatted(Numbers.written(t.limiting().kg(), 0), t.limiting().by().words()),
+        t.v1().isPresent() ? "" : ONE_ENGINE);
   }
 
   private String heading() {

@@ -90,15 +90,16 @@ public final class FiguresJson {
       case Takeoff.Result.Figures figures -> {
         TakeoffFigures t = figures.figures();
         of(node, t.of()).put("held", t.held());
-        worked(node, "v1-kt", t.v1(), 0);
+        t.v1().ifPresent(v1 -> worked(node, "v1-kt", v1, 0));
         worked(node, "vr-kt", t.vr(), 0);
         worked(node, "v2-kt", t.v2(), 0);
         worked(node, "flap-retract-kt", t.flapRetract(), 0);
-        worked(node, "go-m", t.goM(), 0);
-        worked(node, "stop-m", t.stopM(), 0);
-        worked(node, "all-engines-m", t.allEnginesM(), 0);
-        worked(node, "run-m", t.runM(), 0);
-        node.put("stop-margin-m", t.stopMarginM()).put("go-margin-m", t.goMarginM());
+        ArrayNode distances = node.putArray("distances");
+        t.distances().forEach(d -> {
+          ObjectNode distance = distances.addObject().put("what", d.what());
+          worked(distance, "needed-m", d.needed(), 0);
+          distance.put("available-m", d.availableM()).put("which", d.which()).put("left-m", d.leftM());
+        });
         node.put("most-kg", t.limiting().kg()).put("limited-by", t.limiting().by().words());
       }
     }
@@ -109,8 +110,9 @@ public final class FiguresJson {
       case TakeoffOption.Result.None none -> of(node, none.of()).put("why-not", none.why());
       case TakeoffOption.Result.Figures figures -> {
         TakeoffOption o = figures.option();
-        of(node, o.of()).put("held", o.held()).put("v1-kt", o.v1()).put("vr-kt", o.vr()).put("v2-kt", o.v2())
-            .put("stop-margin-m", o.stopMarginM()).put("go-margin-m", o.goMarginM())
+        of(node, o.of()).put("held", o.held());
+        o.v1().ifPresent(v1 -> node.put("v1-kt", v1));
+        node.put("vr-kt", o.vr()).put("v2-kt", o.v2()).put("left-m", o.leftM()).put("tightest", o.tightest())
             .put("most-kg", o.limiting().kg()).put("limited-by", o.limiting().by().words());
       }
     }

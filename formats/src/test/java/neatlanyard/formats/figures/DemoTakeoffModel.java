@@ -15,12 +15,13 @@ import neatlanyard.core.figures.TakeoffTables.Gives;
 /**
  * Where the demo's take-off tables come from: a point mass on a runway, with invented numbers for invented aircraft.
  *
- * <p>Thrust is flat up to 15 °C above standard and loses one per cent a degree from there; a propeller gives its power
- * over its speed. On the ground drag, lift, rolling friction and slope work; a stop has two seconds at V1 and then
- * brakes without reverse. V1 is where going and stopping take the same distance, not below the least V1 and not above
- * VR. A landing comes down 3.5° from 50 ft at 1.23 times the stall speed (14 CFR 25.125(b)), has a second on the
- * ground and then brakes, propellers or engines in reverse. Half of a head wind counts and one and a half of a tail
- * wind (14 CFR 25.105(d)). Metres, seconds, kilograms.
+ * <p>Thrust is flat up to 15 °C above standard and loses one per cent a degree from there; a propeller gives its
+ * power over its speed. On the ground drag, lift, rolling friction and slope work; a stop has two seconds at V1 and
+ * then brakes without reverse. V1 is where going and stopping take the same distance, not below the least V1 and not
+ * above VR. With one engine there is no V1: V2 is 1.2 times the stall speed and the screen 50 ft. A landing comes
+ * down 3.5° from 50 ft at 1.23 times the stall speed (14 CFR 25.125(b)), has a second on the ground and then brakes,
+ * propellers or engines in reverse. Half of a head wind counts and one and a half of a tail wind (14 CFR 25.105(d)).
+ * Metres, seconds, kilograms.
  */
 final class DemoTakeoffModel {
   private static final double G = 9.806_65;
@@ -66,6 +67,15 @@ final class DemoTakeoffModel {
       new Engine(15_000, 800_000, 0), 82, 78, 50e6,
       new double[] {20_000, 24_000, 28_000}, new double[] {-30, 0, 20, 40});
 
+  static final Aircraft PELLOW = new Aircraft("pellow-9", 25.7, 0.045, 0.02, 0, 0.5,
+      List.of(new Flap("20", 2.2, 0.065)), new Flap("20", 2.2, 0.065), 1,
+      new Engine(11_500, 500_000, 0), 0, 0, 8e6,
+      new double[] {2_700, 3_300, 3_900, 4_400}, new double[] {-30, 0, 20, 40});
+  static final Aircraft SELKIE = new Aircraft("selkie-m3", 17, 0.06, 0.025, 0, 0.4,
+      List.of(new Flap("half", 1.75, 0.05)), new Flap("full", 2.05, 0.12), 1,
+      new Engine(25_000, 0, 0.001), 0, 0, 30e6,
+      new double[] {4_400, 5_000, 5_600, 6_300}, new double[] {-30, 0, 20, 40});
+
   private static final double[] ALTITUDES_FT = {-1_000, 2_000, 5_000};
   private static final double[] WINDS_KT = {-15, 0, 20, 40};
   private static final double[] SLOPES = {-2, 0, 2};
@@ -97,6 +107,10 @@ final class DemoTakeoffModel {
   private void write(StringBuilder out) {
     for (RunwayState state : List.of(RunwayState.DRY, RunwayState.WET, RunwayState.SNOW, RunwayState.SLUSH)) {
       List<Of> all = List.of(Of.WEIGHT, Of.PRESSURE_ALTITUDE, Of.TEMPERATURE, Of.WIND, Of.SLOPE);
+      if (a.engines == 1) {
+        table(out, Gives.ALL_ENGINES, Optional.of(state), all, values(points(all), p -> allEngines(p, state), 0));
+        continue;
+      }
       List<Run> runs = points(all).stream().map(p -> run(p, state)).toList();
       table(out, Gives.ACCELERATE_GO, Optional.of(state), all, values(runs, Run::go, 0));
       table(out, Gives.ACCELERATE_STOP, Optional.of(state), all, values(runs, Run::stop, 0));
@@ -111,9 +125,11 @@ final class DemoTakeoffModel {
     table(out, Gives.FLAP_RETRACT, Optional.empty(), weight,
         values(points(weight), p -> 1.3 * stall(p[0]) / MPS_PER_KT, 1));
     List<Of> air = List.of(Of.WEIGHT, Of.PRESSURE_ALTITUDE, Of.TEMPERATURE);
-    table(out, Gives.CLIMB, Optional.empty(), air, values(points(air), p -> 100 * oneOutGradient(p[0], air(p)), 2));
-    table(out, Gives.BRAKE_ENERGY, Optional.empty(), air, values(points(air),
-        p -> StrictMath.sqrt(2 * a.brakeJ / p[0]) * StrictMath.sqrt(air(p).densityRatio()) / MPS_PER_KT, 1));
+    if (a.engines > 1) {
+      table(out, Gives.CLIMB, Optional.empty(), air, values(points(air), p -> 100 * oneOutGradient(p[0], air(p)), 2));
+      table(out, Gives.BRAKE_ENERGY, Optional.empty(), air, values(points(air),
+          p -> StrictMath.sqrt(2 * a.brakeJ / p[0]) * StrictMath.sqrt(air(p).densityRatio()) / MPS_PER_KT, 1));
+    }
     List<Of> thin = List.of(Of.PRESSURE_ALTITUDE, Of.TEMPERATURE);
     table(out, Gives.POWER, Optional.empty(), thin, values(points(thin), p -> 100 * new Air(p[0], p[1]).rating(), 1));
   }
@@ -126,7 +142,7 @@ final class DemoTakeoffModel {
   }
 
   private double landing(double[] p, RunwayState state) {
-    Roll roll = new Roll(p[0], air(p), p[3] * MPS_PER_KT, p[4] / 100, state);
+    Roll roll = roll(p, state);
     double speed = 1.23 * stall(p[0]);
     double descent = THRESHOLD_M / StrictMath.tan(StrictMath.toRadians(APPROACH_DEG));
     return descent * roll.over(speed) / (speed / roll.root) + roll.over(speed) + roll.stopping(speed, REVERSE);
@@ -217,7 +233,7 @@ final class DemoTakeoffModel {
   }
 
   private double v2(double kg) {
-    return StrictMath.max(1.13 * stall(kg), 1.10 * a.vmcKt * MPS_PER_KT) + MPS_PER_KT;
+    return StrictMath.max((a.engines == 1 ? 1.2 : 1.13) * stall(kg), 1.10 * a.vmcKt * MPS_PER_KT) + MPS_PER_KT;
   }
 
   private double vr(double kg) {
@@ -262,8 +278,16 @@ final class DemoTakeoffModel {
   /** @param v1 as indicated, in metres a second */
   private record Run(double go, double stop, double allEngines, double takeoffRun, double v1) {}
 
+  private Roll roll(double[] p, RunwayState state) {
+    return new Roll(p[0], air(p), p[3] * MPS_PER_KT, p[4] / 100, state);
+  }
+
+  private double allEngines(double[] p, RunwayState state) {
+    return roll(p, state).allEngines(vr(p[0]));
+  }
+
   private Run run(double[] p, RunwayState state) {
-    Roll roll = new Roll(p[0], air(p), p[3] * MPS_PER_KT, p[4] / 100, state);
+    Roll roll = roll(p, state);
     double vr = vr(p[0]);
     double low = StrictMath.min(vr, a.leastV1Kt * MPS_PER_KT);
     double high = vr;
@@ -276,7 +300,7 @@ final class DemoTakeoffModel {
       }
     }
     double v1 = (low + high) / 2;
-    double all = roll.along(0, vr, a.engines) + roll.air(a.engines);
+    double all = roll.allEngines(vr);
     double run = StrictMath.max(roll.go(v1) - roll.inTheAir(a.engines - 1) / 2,
         1.15 * (all - roll.inTheAir(a.engines) / 2));
     return new Run(roll.go(v1), roll.stop(v1), all, run, v1);
@@ -302,6 +326,10 @@ final class DemoTakeoffModel {
 
     double go(double v1) {
       return along(0, v1, a.engines) + along(v1, vr(kg), a.engines - 1) + air(a.engines - 1);
+    }
+
+    double allEngines(double vr) {
+      return along(0, vr, a.engines) + air(a.engines);
     }
 
     double stop(double v1) {
@@ -356,7 +384,8 @@ final class DemoTakeoffModel {
 
     double inTheAir(int engines) {
       double gradient = StrictMath.max(0.012, gradient(kg, air, engines, true) * (oneOut(engines) ? 0.9 : 0.6));
-      return SCREEN_M / gradient * StrictMath.max(0.2, over(v2(kg)) / (v2(kg) / root));
+      double screen = a.engines == 1 ? THRESHOLD_M : SCREEN_M;
+      return screen / gradient * StrictMath.max(0.2, over(v2(kg)) / (v2(kg) / root));
     }
   }
 }

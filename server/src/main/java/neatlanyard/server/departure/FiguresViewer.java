@@ -43,7 +43,7 @@ class FiguresViewer {
   FiguresView view(DepartureState d) {
     FiguresBasis basis = work.basis(d);
     FiguresKnown.Result result = TodaysFigures.of(d, basis);
-    return new FiguresView(d.lastNumber(), result.missing(), basis.type().map(TypeFigures::edition).orElse(""),
+    return new FiguresView(d.lastNumber(), result.missing(), basis.forTakeoff().map(TypeFigures::edition).orElse(""),
         TodaysFigures.alone(d), d.entries().worked().changed().stream().map(FigureInput::words).toList(),
         GivenDrawn.of(d.given(), FuelStory.lines(d)), choices(d, basis),
         result.figures().map(f -> FiguresDrawn.of(f, figure -> told(d, figure))), elsewhere.views(d, basis.type()));
@@ -59,13 +59,13 @@ class FiguresViewer {
     Map<String, List<String>> mixes = new LinkedHashMap<>();
     fluids.forEach((f, m) -> mixes.put(f, List.copyOf(m.descendingSet())));
     return new ChoicesView(List.copyOf(intersections.keySet()), intersections,
-        basis.type().map(t -> t.takeoff().tables().flaps()).orElseGet(() -> positions(d)),
+        basis.forTakeoff().map(t -> t.takeoff().tables().flaps()).orElseGet(() -> positions(d)),
         basis.type().map(t -> t.takeoff().steps()).orElse(List.of()), Arrays.stream(Contaminant.values())
         .map(c -> new ContaminantView(c, c.words(), c.deep())).toList(), mixes, sheets.name(),
         places(basis, Loading::cabins), places(basis, Loading::holds));
   }
 
-  /** Where a type has no tables: the positions of the lever that the figure says. */
+  /** Where no take-off is worked out: the positions of the lever that the figure says. */
   private static List<String> positions(DepartureState d) {
     return d.pack().points().stream().filter(p -> p.agreed().filter(f -> f == CriticalFigure.FLAP).isPresent())
         .flatMap(p -> p.states().stream()).toList();
