@@ -189,17 +189,21 @@ final class TakeoffReading {
     double vr = kt(Gives.VR, p);
     double v2 = kt(Gives.V2, p);
     OptionalInt v1 = hasV1() ? OptionalInt.of((int) kt(Gives.V1, p)) : OptionalInt.empty();
-    Fit tightest = fits.stream().min(Comparator.comparingInt(f -> leftM(f, p))).orElseThrow();
-    return new TakeoffOption(c, holds(c.weightKg()) && v2 >= vr, v1, (int) vr, (int) v2, leftM(tightest, p),
-        tightest.what(), weights(structureKg).getFirst());
-  }
-
-  private int leftM(Fit fit, Grid.Point point) {
-    return fit.availableM() - (int) metres(fit, point);
+    int least = Integer.MAX_VALUE;
+    String tightest = "";
+    for (Fit fit : fits) {
+      int left = fit.availableM() - (int) metres(fit, p);
+      if (left < least) {
+        least = left;
+        tightest = fit.what();
+      }
+    }
+    return new TakeoffOption(c, holds(c.weightKg()) && v2 >= vr, v1, (int) vr, (int) v2, least, tightest,
+        weights(structureKg).getFirst());
   }
 
   boolean hasV1() {
-    return rules.asked().contains(Gives.V1);
+    return rules == TakeoffRules.ENGINE_OUT;
   }
 
   /** Rounded up. */
@@ -274,7 +278,12 @@ final class TakeoffReading {
   }
 
   private boolean holds(double kg) {
-    return rules.limits().stream().allMatch(b -> holds(b, kg));
+    for (LimitedBy by : rules.limits()) {
+      if (!holds(by, kg)) {
+        return false;
+      }
+    }
+    return true;
   }
 
   /** Whether a weight is within one limit, everything else as it is; false where the tables say nothing. */

@@ -81,10 +81,6 @@ enum TakeoffRules {
     return limits;
   }
 
-  boolean limits(LimitedBy by) {
-    return limits.contains(by);
-  }
-
   double v2OverStall() {
     return v2OverStall;
   }
