@@ -1,0 +1,208 @@
+package neatlanyard.core.timeline;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What comes after what in a timeline: what waits, who does what first, what is kept apart. Lengths may change in it,
+ * the order does not; from it come slack, the critical chain and, in {@link Likelihood}, the chance to be on time.
+ */
+public final class Order {
+  private static final int NOTHING = -1;
+
+  private final Demands demands;
+  final int count;
+  /** Of activities in an order in which nothing comes before what it waits for. */
+  final int[] sorted;
+  final int[][] before;
+  final double[][] least;
+  private final String[][] because;
+  final double[] from;
+
+  /** @param begins and {@code slack} in whole seconds: how much later it may be without moving the departure */
+  public record Room(Duration begins, Duration latest) {
+    public Duration slack() {
+      return latest.minus(begins);
+    }
+  }
+
+  /** One of a chain that nothing can be taken out of. @param because why it is not earlier */
+  public record Link(ActivityId activity, Duration begins, Duration ends, String because) {}
+
+  private record Edge(int after, double least, String because) {}
+
+  private Order(Demands demands, Timeline timeline) {
+    this.demands = demands;
+    List<Activity> all = demands.activities();
+    this.count = all.size();
+    List<ActivityId> ids = all.stream().map(Activity::id).toList();
+    List<List<Edge>> edges = new ArrayList<>();
+    for (int i = 0; i < count; i++) {
+      edges.add(new ArrayList<>());
+    }
+    for (Wait w : demands.waits()) {
+      edges.get(ids.indexOf(w.before())).add(new Edge(ids.indexOf(w.after()), w.least().toMillis() / 1_000.0, waits(w)));
+    }
+    for (int i = 0; i < count; i++) {
+      for (int j = 0; j < count; j++) {
+        pair(timeline, all.get(i), all.get(j)).ifPresent(edges.get(j)::add);
+      }
+    }
+    this.before = new int[count][];
+    this.least = new double[count][];
+    this.because = new String[count][];
+    for (int i = 0; i < count; i++) {
+      before[i] = edges.get(i).stream().mapToInt(Edge::after).toArray();
+      least[i] = edges.get(i).stream().mapToDouble(Edge::least).toArray();
+      because[i] = edges.get(i).stream().map(Edge::because).toArray(String[]::new);
+    }
+    this.from = all.stream().mapToDouble(a -> a.from().toMillis() / 1_000.0).toArray();
+    this.sorted = sorted();
+  }
+
+  /** The order of a timeline that keeps to its demands. */
+  public static Order of(Demands demands, Timeline timeline) {
+    return new Order(demands, timeline);
+  }
+
+  private String waits(Wait w) {
+    String after = "after %s".formatted(demands.activity(w.after()).what());
+    return w.because().isEmpty() ? after : "%s: %s".formatted(after, w.because());
+  }
+
+  /** What one has to do with another that begins no earlier. */
+  private Optional<Edge> pair(Timeline t, Activity one, Activity other) {
+    Timeline.Slot first = t.of(one.id());
+    Timeline.Slot second = t.of(other.id());
+    if (one.equals(other) || first.ends().compareTo(second.begins()) > 0
+        || first.begins().equals(second.ends()) && one.id().value().compareTo(other.id().value()) > 0) {
+      return Optional.empty();
+    }
+    int index = demands.activities().indexOf(one);
+    Optional<PersonId> busy = first.who().stream().filter(second.who()::contains).findFirst();
+    if (busy.isPresent()) {
+      Duration walk = demands.walk(one, other);
+      return Optional.of(new Edge(index, walk.toMillis() / 1_000.0, "%s is busy with %s%s".formatted(
+          demands.name(busy.get()), one.what(), walk.isZero() ? "" : " and walks")));
+    }
+    return demands.apart().stream().filter(a -> a.activities().containsAll(Set.of(one.id(), other.id()))).findFirst()
+        .map(a -> new Edge(index, 0, "not with %s: %s".formatted(one.what(), a.because())));
+  }
+
+  private int[] sorted() {
+    int[] order = new int[count];
+    boolean[] done = new boolean[count];
+    int placed = 0;
+    while (placed < count) {
+      int sizeBefore = placed;
+      for (int i = 0; i < count; i++) {
+        if (!done[i] && Arrays.stream(before[i]).allMatch(b -> done[b])) {
+          done[i] = true;
+          order[placed++] = i;
+        }
+      }
+      if (placed == sizeBefore) {
+        throw new IllegalArgumentException("What is to be ordered runs in a circle");
+      }
+    }
+    return order;
+  }
+
+  /**
+   * Earliest beginnings with some lengths.
+   *
+   * @param lengths in seconds, by activity
+   * @param begins filled with the beginnings
+   * @return the end of the last
+   */
+  double forward(double[] lengths, double[] begins) {
+    double end = 0;
+    for (int i : sorted) {
+      double at = from[i];
+      int[] all = before[i];
+      for (int k = 0; k < all.length; k++) {
+        at = Math.max(at, begins[all[k]] + lengths[all[k]] + least[i][k]);
+      }
+      begins[i] = at;
+      end = Math.max(end, at + lengths[i]);
+    }
+    return end;
+  }
+
+  double[] planned() {
+    return demands.activities().stream().mapToDouble(a -> a.length().plannedSeconds()).toArray();
+  }
+
+  /** The room each has, when everything begins as early as it can and takes what is planned. */
+  public Map<ActivityId, Room> rooms() {
+    double[] lengths = planned();
+    double[] begins = new double[count];
+    double end = Math.max(forward(lengths, begins), demands.due().toSeconds());
+    double[] latest = new double[count];
+    for (int i = 0; i < count; i++) {
+      latest[i] = demands.activities().get(i).until().map(Duration::toSeconds).map(u -> Math.min(u, end)).orElse(end)
+          - lengths[i];
+    }
+    for (int n = count - 1; n >= 0; n--) {
+      int i = sorted[n];
+      for (int k = 0; k < before[i].length; k++) {
+        int b = before[i][k];
+        latest[b] = Math.min(latest[b], latest[i] - least[i][k] - lengths[b]);
+      }
+    }
+    Map<ActivityId, Room> rooms = new HashMap<>();
+    for (int i = 0; i < count; i++) {
+      rooms.put(demands.activities().get(i).id(), new Room(seconds(begins[i]), seconds(latest[i])));
+    }
+    return rooms;
+  }
+
+  /** From the first to the last: taking time out of any of them, or out of what stands between, is what helps. */
+  public List<Link> criticalChain() {
+    double[] lengths = planned();
+    double[] begins = new double[count];
+    forward(lengths, begins);
+    List<Link> chain = new ArrayList<>();
+    int at = last(lengths, begins);
+    while (at != NOTHING) {
+      int k = binding(at, lengths, begins);
+      Activity a = demands.activities().get(at);
+      String why = k != NOTHING ? because[at][k] : from[at] > 0 ? "not before its window" : "from the beginning";
+      chain.addFirst(new Link(a.id(), seconds(begins[at]), seconds(begins[at] + lengths[at]), why));
+      at = k == NOTHING ? NOTHING : before[at][k];
+    }
+    return chain;
+  }
+
+  /** The activity that is over last; nothing where there is none. */
+  int last(double[] lengths, double[] begins) {
+    int last = NOTHING;
+    for (int i = 0; i < count; i++) {
+      if (last == NOTHING || begins[i] + lengths[i] > begins[last] + lengths[last]) {
+        last = i;
+      }
+    }
+    return last;
+  }
+
+  /** Which of what comes before it an activity waits for; nothing where it begins with its window. */
+  int binding(int i, double[] lengths, double[] begins) {
+    for (int k = 0; k < before[i].length; k++) {
+      int b = before[i][k];
+      if (begins[b] + lengths[b] + least[i][k] >= begins[i] - 1e-9) {
+        return k;
+      }
+    }
+    return NOTHING;
+  }
+
+  private static Duration seconds(double seconds) {
+    return Duration.ofMillis(Math.round(seconds * 1_000));
+  }
+}

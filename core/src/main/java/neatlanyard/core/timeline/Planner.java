@@ -1,0 +1,37 @@
+package neatlanyard.core.timeline;
+
+import java.time.Duration;
+import java.util.List;
+import java.util.Optional;
+
+/** Finds the best timeline there is. */
+public interface Planner {
+  /** What came of it. */
+  sealed interface Outcome {
+    /**
+     * @param bound no timeline can depart before this, since the plan begins; {@code proven} where this one does then
+     * @param proven whether nothing better is possible, and not only not found in the time there was
+     */
+    record Planned(Timeline timeline, Duration bound, boolean proven) implements Outcome {}
+
+    /** @param demands that cannot hold together, and any of which left out they can: a sentence each */
+    record Clash(List<String> demands) implements Outcome {
+      public Clash {
+        demands = List.copyOf(demands);
+      }
+    }
+
+    /** Nothing was found in the time there was, and nothing shown to be impossible. */
+    record NoTime() implements Outcome {}
+  }
+
+  /**
+   * The earliest departure not before it is due; of these the least of what runs; of these everything as early as it
+   * may be; of these the one with the fewest other people doing things than before.
+   *
+   * @param demands without faults
+   * @param before what people have in their heads; empty at first
+   * @param within the most time for it
+   */
+  Outcome plan(Demands demands, Optional<Timeline> before, Duration within);
+}

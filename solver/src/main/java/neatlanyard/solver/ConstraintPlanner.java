@@ -1,0 +1,126 @@
+package neatlanyard.solver;
+
+import com.google.ortools.Loader;
+import com.google.ortools.sat.CpSolver;
+import com.google.ortools.sat.CpSolverStatus;
+import com.google.ortools.sat.LinearExpr;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import neatlanyard.core.timeline.Demands;
+import neatlanyard.core.timeline.Planner;
+import neatlanyard.core.timeline.Timeline;
+
+/** Plans with a constraint solver, one aim after the other: each keeps what those before it reached. */
+public final class ConstraintPlanner implements Planner {
+  private static final double NANOS = 1e9;
+  /** Of the time there is, what an aim after the first may take at most. */
+  private static final double LATER_AIM = 0.25;
+
+  private final int workers;
+
+  /**
+   * Loads the solver, which takes about a second the first time.
+   *
+   * @param workers how many threads look at once; with one the same demands always give the same timeline
+   */
+  public ConstraintPlanner(int workers) {
+    Loader.loadNativeLibraries();
+    this.workers = workers;
+  }
+
+  @Override
+  public Outcome plan(Demands demands, Optional<Timeline> before, Duration within) {
+    if (!demands.faults().isEmpty()) {
+      throw new IllegalArgumentException("The demands have faults: %s".formatted(demands.faults()));
+    }
+    return new Run(demands, within).plan(before);
+  }
+
+  private final class Run {
+    private final Demands demands;
+    private final Model model;
+    private final long ends;
+    private final double within;
+
+    Run(Demands demands, Duration within) {
+      this.demands = demands;
+      this.ends = System.nanoTime() + within.toNanos();
+      this.within = within.toNanos() / NANOS;
+      this.model = new Model(demands, h -> true);
+    }
+
+    Outcome plan(Optional<Timeline> before) {
+      before.ifPresent(model::hint);
+      model.cp.minimize(model.departs);
+      CpSolver first = solver(left());
+      CpSolverStatus status = first.solve(model.cp);
+      if (status == CpSolverStatus.INFEASIBLE) {
+        return new Outcome.Clash(clash());
+      }
+      if (status != CpSolverStatus.OPTIMAL && status != CpSolverStatus.FEASIBLE) {
+        return new Outcome.NoTime();
+      }
+      long departs = first.value(model.departs);
+      Timeline found = model.timeline(v -> first.value(v));
+      model.cp.addLessOrEqual(model.departs, departs);
+      boolean proven = status == CpSolverStatus.OPTIMAL;
+      if (demands.runs().isPresent()) {
+        var runs = model.runsFrom(demands.runs().get());
+        model.cp.maximize(runs);
+        CpSolver late = solver(Math.min(left(), within * LATER_AIM));
+        model.hint(found);
+        CpSolverStatus as = late.solve(model.cp);
+        if (as == CpSolverStatus.OPTIMAL || as == CpSolverStatus.FEASIBLE) {
+          found = model.timeline(v -> late.value(v));
+          model.cp.addGreaterOrEqual(runs, late.value(runs));
+        }
+        proven &= as == CpSolverStatus.OPTIMAL;
+      }
+      List<LinearExpr> aims = new ArrayList<>();
+      if (!demands.activities().isEmpty()) {
+        aims.add(model.early());
+      }
+      before.map(model::changed).ifPresent(aims::add);
+      for (LinearExpr aim : aims) {
+        model.hint(found);
+        model.cp.minimize(aim);
+        CpSolver next = solver(Math.min(left(), within * LATER_AIM));
+        CpSolverStatus as = next.solve(model.cp);
+        if (as == CpSolverStatus.OPTIMAL || as == CpSolverStatus.FEASIBLE) {
+          found = model.timeline(v -> next.value(v));
+          model.cp.addLessOrEqual(aim, Math.round(next.objectiveValue()));
+        }
+        proven &= as == CpSolverStatus.OPTIMAL;
+      }
+      Duration bound = Duration.ofSeconds((long) Math.ceil(first.bestObjectiveBound() - 1e-6));
+      return new Outcome.Planned(found, bound, proven);
+    }
+
+    private double left() {
+      return Math.max(0.01, (ends - System.nanoTime()) / NANOS);
+    }
+
+    private CpSolver solver(double seconds) {
+      CpSolver solver = new CpSolver();
+      solver.getParameters().setNumWorkers(workers).setRandomSeed(1).setMaxTimeInSeconds(seconds);
+      return solver;
+    }
+
+    /** Left out one by one, each for good when the others still clash: what stays is smallest. */
+    private List<String> clash() {
+      Set<Hard> kept = new HashSet<>(Hard.of(demands));
+      for (Hard one : Hard.of(demands)) {
+        kept.remove(one);
+        Model without = new Model(demands, kept::contains);
+        if (solver(left()).solve(without.cp) != CpSolverStatus.INFEASIBLE) {
+          kept.add(one);
+        }
+      }
+      return Hard.of(demands).stream().filter(kept::contains).map(h -> h.words(demands)).toList();
+    }
+  }
+}

@@ -1,0 +1,128 @@
+package neatlanyard.solver;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalLong;
+import java.util.Random;
+import java.util.Set;
+import neatlanyard.core.timeline.Activity;
+import neatlanyard.core.timeline.Demands;
+import neatlanyard.core.timeline.Length;
+import neatlanyard.core.timeline.Order;
+import neatlanyard.core.timeline.Person;
+import neatlanyard.core.timeline.PersonId;
+import neatlanyard.core.timeline.Planner.Outcome;
+import neatlanyard.core.timeline.Timeline;
+import neatlanyard.core.timeline.Wait;
+import org.testng.annotations.Test;
+
+public class ConstraintPlannerTest {
+  private static final Duration WITHIN = Duration.ofSeconds(20);
+  private final ConstraintPlanner planner = new ConstraintPlanner(1);
+
+  private static int horizon(Demands d) {
+    return d.activities().stream().mapToInt(a -> a.length().plannedSeconds()).sum() + 14;
+  }
+
+  /** Thousands of small demands: the same departure as by trying everything, and a clash where nothing is found so. */
+  @Test
+  public void it_departs_as_early_as_the_exhaustive_search() {
+    Random random = new Random(20270114);
+    int clashes = 0;
+    int late = 0;
+    for (int n = 0; n < 2_000; n++) {
+      Demands d = Instances.random(random, 1 + random.nextInt(4), 1 + random.nextInt(3), 1, true);
+      OptionalLong best = Exhaustive.departs(d, horizon(d));
+      Outcome outcome = planner.plan(d, Optional.empty(), WITHIN);
+      if (best.isEmpty()) {
+        assertThat(outcome).as("%d: %s", n, d).isInstanceOf(Outcome.Clash.class);
+        clashes++;
+      } else {
+        Outcome.Planned planned = (Outcome.Planned) outcome;
+        assertThat(planned.timeline().departs(d).toSeconds()).as("%d: %s", n, d).isEqualTo(best.getAsLong());
+        assertThat(planned.proven()).isTrue();
+        assertThat(d.broken(planned.timeline())).as("%d: %s", n, d).isEmpty();
+        late += best.getAsLong() > d.due().toSeconds() ? 1 : 0;
+      }
+    }
+    assertThat(clashes).isBetween(200, 1_500);
+    assertThat(late).isGreaterThan(200);
+  }
+
+  /** What is named clashes, and without any one of it nothing does. */
+  @Test
+  public void a_clash_is_named_by_its_smallest_part() {
+    Demands d = demands(List.of(
+        activity("power", 60, Duration.ofMinutes(10), Optional.empty()),
+        activity("stall", 60, Duration.ZERO, Optional.of(Duration.ofMinutes(12))),
+        activity("other", 60, Duration.ZERO, Optional.of(Duration.ofMinutes(30)))),
+        List.of(new Wait(Instances.id(0), Instances.id(1), Duration.ofMinutes(4), Optional.empty(),
+        "the stall test needs 4 min of AC")), Duration.ofMinutes(40));
+    Outcome.Clash clash = (Outcome.Clash) planner.plan(d, Optional.empty(), WITHIN);
+    assertThat(clash.demands()).containsExactly(
+        "stall begins at least 4 min after power: the stall test needs 4 min of AC.", "stall is over by minute 12.");
+  }
+
+  /** Over many plans of the size of a departure nothing that is demanded is broken, and its order gives it again. */
+  @Test
+  public void larger_timelines_keep_to_everything() {
+    Random random = new Random(7);
+    int planned = 0;
+    for (int n = 0; n < 60; n++) {
+      Demands d = Instances.random(random, 30, 3, 20, n % 2 == 0);
+      if (!(planner.plan(d, Optional.empty(), WITHIN) instanceof Outcome.Planned p)) {
+        continue;
+      }
+      planned++;
+      assertThat(d.broken(p.timeline())).as("%d", n).isEmpty();
+      Order order = Order.of(d, p.timeline());
+      List<Order.Link> chain = order.criticalChain();
+      order.rooms().forEach((id, room) ->
+          assertThat(room.begins()).as("no later than planned").isLessThanOrEqualTo(p.timeline().of(id).begins()));
+      assertThat(chain.getLast().ends()).isLessThanOrEqualTo(p.timeline().departs(d));
+      for (int i = 1; i < chain.size(); i++) {
+        assertThat(chain.get(i).begins()).isGreaterThanOrEqualTo(chain.get(i - 1).ends());
+      }
+    }
+    assertThat(planned).isGreaterThan(30);
+  }
+
+  /** What runs begins as late as it may; what anybody may do stays with who had it. */
+  @Test
+  public void less_runs_and_people_keep_what_they_had() {
+    Demands d = new Demands(
+        List.of(new Person(new PersonId("left"), "Left"), new Person(new PersonId("right"), "Right")),
+        List.of(either("apu", 60), either("walk", 300), either("flow", 300)),
+        List.of(new Wait(Instances.id(0), Instances.id(2), Duration.ofMinutes(2), Optional.empty(), "")), List.of(),
+        List.of(), Duration.ofMinutes(20), Optional.of(Instances.id(0)));
+    Timeline first = ((Outcome.Planned) planner.plan(d, Optional.empty(), WITHIN)).timeline();
+    assertThat(first.of(Instances.id(0)).begins()).isEqualTo(Duration.ofMinutes(12));
+    assertThat(first.of(Instances.id(1)).begins()).isEqualTo(Duration.ZERO);
+    for (String who : List.of("left", "right")) {
+      Timeline had = new Timeline(java.util.Map.of(Instances.id(1), new Timeline.Slot(Duration.ZERO,
+          Duration.ofMinutes(5), Set.of(new PersonId(who)))));
+      Timeline again = ((Outcome.Planned) planner.plan(d, Optional.of(had), WITHIN)).timeline();
+      assertThat(again.of(Instances.id(1)).who()).containsExactly(new PersonId(who));
+    }
+  }
+
+  private static int counter;
+
+  private static Activity activity(String what, int seconds, Duration from, Optional<Duration> until) {
+    return new Activity(Instances.id(counter++), what, List.of(Set.of()), Length.always(Duration.ofSeconds(seconds)),
+        Optional.empty(), from, until);
+  }
+
+  private static Activity either(String what, int seconds) {
+    int n = what.equals("apu") ? 0 : what.equals("walk") ? 1 : 2;
+    return new Activity(Instances.id(n), what, List.of(Set.of(new PersonId("left")), Set.of(new PersonId("right"))),
+        Length.always(Duration.ofSeconds(seconds)), Optional.empty(), Duration.ZERO, Optional.empty());
+  }
+
+  private static Demands demands(List<Activity> activities, List<Wait> waits, Duration due) {
+    return new Demands(List.of(), activities, waits, List.of(), List.of(), due, Optional.empty());
+  }
+}
