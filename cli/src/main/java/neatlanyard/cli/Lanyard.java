@@ -7,12 +7,12 @@ import picocli.CommandLine.Command;
 /** The commands that need no server. */
 @Command(
     name = "lanyard",
-    description = "Checks and drafts packs, checks records, judges control traces, works figures out, backs databases "
-    + "up.",
+    description = "Checks and drafts packs, checks records, judges control traces, works figures out, plans "
+    + "departures, backs databases up.",
     mixinStandardHelpOptions = true,
     subcommands = {
-        Verify.class, Controls.class, ControlTrends.class, Figures.class, Entry.class, Check.class, DraftPack.class,
-        Backups.Make.class, Backups.Restore.class})
+        Verify.class, Controls.class, ControlTrends.class, Figures.class, Entry.class, Plan.class, Check.class,
+        DraftPack.class, Backups.Make.class, Backups.Restore.class})
 public final class Lanyard {
   /** What was asked about is as it should be. */
   static final int GOOD = 0;

@@ -62,7 +62,7 @@ public class HouseTest {
     noClasses().that().resideInAPackage("neatlanyard.formats..")
         .should().dependOnClassesThat()
         .resideInAnyPackage("neatlanyard.device..", "neatlanyard.store..", "neatlanyard.server..",
-        "org.springframework..", "org.jooq..")
+        "neatlanyard.solver..", "org.springframework..", "org.jooq..")
         .check(HOUSE);
     noClasses().that().resideInAPackage("neatlanyard.device..")
         .should().dependOnClassesThat()

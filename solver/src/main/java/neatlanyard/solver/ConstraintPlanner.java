@@ -68,24 +68,7 @@ public final class ConstraintPlanner implements Planner {
       Timeline found = model.timeline(v -> first.value(v));
       model.cp.addLessOrEqual(model.departs, departs);
       boolean proven = status == CpSolverStatus.OPTIMAL;
-      if (demands.runs().isPresent()) {
-        var runs = model.runsFrom(demands.runs().get());
-        model.cp.maximize(runs);
-        CpSolver late = solver(Math.min(left(), within * LATER_AIM));
-        model.hint(found);
-        CpSolverStatus as = late.solve(model.cp);
-        if (as == CpSolverStatus.OPTIMAL || as == CpSolverStatus.FEASIBLE) {
-          found = model.timeline(v -> late.value(v));
-          model.cp.addGreaterOrEqual(runs, late.value(runs));
-        }
-        proven &= as == CpSolverStatus.OPTIMAL;
-      }
-      List<LinearExpr> aims = new ArrayList<>();
-      if (!demands.activities().isEmpty()) {
-        aims.add(model.early());
-      }
-      before.map(model::changed).ifPresent(aims::add);
-      for (LinearExpr aim : aims) {
+      for (LinearExpr aim : aims(before)) {
         model.hint(found);
         model.cp.minimize(aim);
         CpSolver next = solver(Math.min(left(), within * LATER_AIM));
@@ -98,6 +81,16 @@ public final class ConstraintPlanner implements Planner {
       }
       Duration bound = Duration.ofSeconds((long) Math.ceil(first.bestObjectiveBound() - 1e-6));
       return new Outcome.Planned(found, bound, proven);
+    }
+
+    /** After the departure: each is wanted as small as it may be. */
+    private List<LinearExpr> aims(Optional<Timeline> before) {
+      List<LinearExpr> aims = new ArrayList<>();
+      demands.runs().ifPresent(r -> aims.add(LinearExpr.term(model.runsFrom(r), -1)));
+      aims.add(LinearExpr.newBuilder().add(model.rest).build());
+      aims.add(model.early());
+      before.map(model::changed).ifPresent(aims::add);
+      return aims;
     }
 
     private double left() {

@@ -29,12 +29,15 @@ final class Model {
   private final Map<ActivityId, IntVar> begins = new HashMap<>();
   private final Map<ActivityId, List<BoolVar>> ways = new HashMap<>();
   final IntVar departs;
+  /** When everything is over that does not wait for what runs. */
+  final IntVar rest;
 
   /** @param kept which of the demands of {@link Hard} stand; the others are left out */
   Model(Demands demands, Predicate<Hard> kept) {
     this.demands = demands;
     long horizon = horizon(demands);
     this.departs = cp.newIntVar(demands.due().toSeconds(), horizon, "departs");
+    this.rest = cp.newIntVar(0, horizon, "rest");
     Map<ActivityId, IntervalVar> intervals = new HashMap<>();
     for (Activity a : demands.activities()) {
       intervals.put(a.id(), activity(a, horizon, kept.test(new Hard.Until(a.id()))));
@@ -48,6 +51,9 @@ final class Model {
     });
     demands.apart().stream().filter(a -> kept.test(new Hard.KeptApart(a))).forEach(a ->
         cp.addNoOverlap(a.activities().stream().map(id -> get(intervals, id)).toArray(IntervalVar[]::new)));
+    Set<ActivityId> last = demands.runs().map(demands::waitingFor).orElse(Set.of());
+    demands.activities().stream().filter(a -> !last.contains(a.id())).forEach(a ->
+        cp.addGreaterOrEqual(rest, after(a, 0)));
   }
 
   /** Past which nothing need ever be: everything one after the other, with every wait and walk. */
@@ -87,7 +93,7 @@ final class Model {
     IntVar at = cp.newIntVar(from, Math.max(from, horizon - length), a.id().value());
     cp.addLessOrEqual(at, latest - length);
     begins.put(a.id(), at);
-    cp.addGreaterOrEqual(departs, LinearExpr.newBuilder().add(at).add(length).build());
+    cp.addGreaterOrEqual(departs, after(a, 0));
     List<BoolVar> literals = new ArrayList<>();
     for (int i = 0; i < a.ways().size(); i++) {
       literals.add(cp.newBoolVar("%s.%d".formatted(a.id(), i)));

@@ -54,6 +54,19 @@ public record Demands(
         || w.one().equals(b) && w.other().equals(a)).map(Walk::takes).findFirst().orElse(Duration.ZERO);
   }
 
+  /** What can only begin once an activity is over, through any number of waits, and the activity itself. */
+  public Set<ActivityId> waitingFor(ActivityId id) {
+    Set<ActivityId> all = new HashSet<>(Set.of(id));
+    boolean more = true;
+    while (more) {
+      more = false;
+      for (Wait w : waits) {
+        more |= all.contains(w.after()) && all.add(w.before());
+      }
+    }
+    return all;
+  }
+
   /** Every fault with its place; none where a timeline can be asked for. */
   public List<Fault> faults() {
     List<Fault> all = new ArrayList<>();

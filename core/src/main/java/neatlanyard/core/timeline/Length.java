@@ -33,7 +33,8 @@ public record Length(Duration median, double spread) {
     double m = likely.toMillis();
     double b = most.toMillis();
     if (!(a > 0 && a <= m && m <= b)) {
-      throw new IllegalArgumentException("%s, %s and %s do not rise from above nothing".formatted(least, likely, most));
+      throw new IllegalArgumentException(
+          "%s, %s and %s do not rise from above nothing".formatted(least, likely, most));
     }
     double mean = (a + 4 * m + b) / 6;
     double deviation = (b - a) / 6;

@@ -8,12 +8,13 @@ import java.util.List;
 import java.util.random.RandomGenerator;
 
 /**
- * How likely a departure is on time, by simulation: everything in the order of its timeline, each length drawn anew.
- * What may not wait longer than its most is not held to that here.
+ * How likely a departure is on time, by simulation: everything in the order of its timeline and as early as that
+ * lets it, each length drawn anew. What may not wait longer than its most is not held to that here.
  *
  * @param onTime share of the runs in which all was over when it was due
  * @param departs when all was over in half of the runs, and {@code late} in nine of ten
- * @param decides what most often stood on the chain that decided, in the runs that were late; the first decides most
+ * @param decides what decided, in the runs that were late: of the chain that was over last, what took longest beyond
+ *     its plan; the first decides most
  */
 public record Likelihood(int runs, double onTime, Duration departs, Duration late, List<Decides> decides) {
   private static final double LATE = 0.9;
@@ -43,13 +44,13 @@ public record Likelihood(int runs, double onTime, Duration departs, Duration lat
       ends[r] = order.forward(lengths, begins);
       if (ends[r] > due) {
         lateRuns++;
-        count(order, lengths, begins, decided);
+        count(order, medians, lengths, begins, decided);
       }
     }
     Arrays.sort(ends);
     List<Decides> decides = new ArrayList<>();
     for (int i = 0; i < decided.length; i++) {
-      if (decided[i] > 0 && spreads[i] > 0) {
+      if (decided[i] > 0) {
         decides.add(new Decides(demands.activities().get(i).id(), decided[i] / (double) lateRuns));
       }
     }
@@ -57,13 +58,15 @@ public record Likelihood(int runs, double onTime, Duration departs, Duration lat
     return new Likelihood(runs, (runs - lateRuns) / (double) runs, at(ends, 0.5), at(ends, LATE), decides);
   }
 
-  private static void count(Order order, double[] lengths, double[] begins, int[] decided) {
+  private static void count(Order order, double[] planned, double[] lengths, double[] begins, int[] decided) {
     int at = order.last(lengths, begins);
+    int most = at;
     while (at >= 0) {
-      decided[at]++;
+      most = lengths[at] - planned[at] > lengths[most] - planned[most] ? at : most;
       int k = order.binding(at, lengths, begins);
       at = k < 0 ? k : order.before[at][k];
     }
+    decided[most]++;
   }
 
   private static Duration at(double[] sorted, double share) {

@@ -15,6 +15,7 @@ import java.util.Set;
  */
 public final class Order {
   private static final int NOTHING = -1;
+  private static final double MILLIS = 1_000;
 
   private final Demands demands;
   final int count;
@@ -47,7 +48,8 @@ public final class Order {
       edges.add(new ArrayList<>());
     }
     for (Wait w : demands.waits()) {
-      edges.get(ids.indexOf(w.before())).add(new Edge(ids.indexOf(w.after()), w.least().toMillis() / 1_000.0, waits(w)));
+      edges.get(ids.indexOf(w.before())).add(new Edge(ids.indexOf(w.after()),
+          w.least().toMillis() / MILLIS, waits(w)));
     }
     for (int i = 0; i < count; i++) {
       for (int j = 0; j < count; j++) {
@@ -62,7 +64,7 @@ public final class Order {
       least[i] = edges.get(i).stream().mapToDouble(Edge::least).toArray();
       because[i] = edges.get(i).stream().map(Edge::because).toArray(String[]::new);
     }
-    this.from = all.stream().mapToDouble(a -> a.from().toMillis() / 1_000.0).toArray();
+    this.from = all.stream().mapToDouble(a -> a.from().toMillis() / MILLIS).toArray();
     this.sorted = sorted();
   }
 
@@ -88,7 +90,7 @@ public final class Order {
     Optional<PersonId> busy = first.who().stream().filter(second.who()::contains).findFirst();
     if (busy.isPresent()) {
       Duration walk = demands.walk(one, other);
-      return Optional.of(new Edge(index, walk.toMillis() / 1_000.0, "%s is busy with %s%s".formatted(
+      return Optional.of(new Edge(index, walk.toMillis() / MILLIS, "%s is busy with %s%s".formatted(
           demands.name(busy.get()), one.what(), walk.isZero() ? "" : " and walks")));
     }
     return demands.apart().stream().filter(a -> a.activities().containsAll(Set.of(one.id(), other.id()))).findFirst()
@@ -203,6 +205,6 @@ public final class Order {
   }
 
   private static Duration seconds(double seconds) {
-    return Duration.ofMillis(Math.round(seconds * 1_000));
+    return Duration.ofMillis(Math.round(seconds * MILLIS));
   }
 }

@@ -26,8 +26,9 @@ public interface Planner {
   }
 
   /**
-   * The earliest departure not before it is due; of these the least of what runs; of these everything as early as it
-   * may be; of these the one with the fewest other people doing things than before.
+   * The earliest departure not before it is due; of these the least of what runs; of these the one that is done with
+   * everything that does not wait for what runs as early as may be, which is the most slack; of these everything as
+   * early as it may be; of these the one with the fewest other people doing things than before.
    *
    * @param demands without faults
    * @param before what people have in their heads; empty at first

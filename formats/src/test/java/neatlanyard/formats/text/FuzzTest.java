@@ -48,6 +48,7 @@ import neatlanyard.formats.fleet.FlightsReader;
 import neatlanyard.formats.record.EntryJson;
 import neatlanyard.formats.record.RecordFile;
 import neatlanyard.formats.sop.PackReader;
+import neatlanyard.formats.timeline.PlanReader;
 import neatlanyard.formats.weather.StationReportReader;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -132,6 +133,7 @@ public class FuzzTest {
     readers.put("record", new Reader(80, List.of(record), RecordFile::check));
     readers.put("pack", new Reader(20, Stream.of("dovrin-46", "halyard-210")
         .map(p -> head(demo("packs/" + p + ".yaml"), 60)).toList(), PackReader::read));
+    readers.put("plan", new Reader(40, List.of(demo("plans/flight-14.yaml")), PlanReader::read));
     figures(readers, fleet);
     return readers;
   }
