@@ -4,7 +4,8 @@ import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.RunnerException;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
 
-/** Runs the measurements: "core", "packs", "controls", "figures", "acknowledge", "live", "flood", or all of them. */
+/** Runs the measurements: "core", "packs", "controls", "figures", "timeline", "acknowledge", "live", "flood",
+ * or all of them. */
 public final class Bench {
   private Bench() {}
 
@@ -24,6 +25,9 @@ public final class Bench {
     }
     if (what.equals("figures") || what.equals("all")) {
       rules(FiguresBench.class);
+    }
+    if (what.equals("timeline") || what.equals("all")) {
+      rules(TimelineBench.class);
     }
     if (what.equals("acknowledge") || what.equals("all")) {
       AcknowledgeBench.run();

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import neatlanyard.core.timeline.Demands;
+import neatlanyard.core.timeline.Order;
 import neatlanyard.core.timeline.Planner;
 import neatlanyard.core.timeline.Timeline;
 
@@ -80,7 +81,7 @@ public final class ConstraintPlanner implements Planner {
         proven &= as == CpSolverStatus.OPTIMAL;
       }
       Duration bound = Duration.ofSeconds((long) Math.ceil(first.bestObjectiveBound() - 1e-6));
-      return new Outcome.Planned(found, bound, proven);
+      return new Outcome.Planned(Order.early(demands, found), bound, proven);
     }
 
     /** After the departure: each is wanted as small as it may be. */
@@ -88,7 +89,6 @@ public final class ConstraintPlanner implements Planner {
       List<LinearExpr> aims = new ArrayList<>();
       demands.runs().ifPresent(r -> aims.add(LinearExpr.term(model.runsFrom(r), -1)));
       aims.add(LinearExpr.newBuilder().add(model.rest).build());
-      aims.add(model.early());
       before.map(model::changed).ifPresent(aims::add);
       return aims;
     }

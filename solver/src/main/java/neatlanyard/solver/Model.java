@@ -159,12 +159,6 @@ final class Model {
     return of(id);
   }
 
-  /** All beginnings together, but for what runs until the departure. */
-  LinearExpr early() {
-    return LinearExpr.sum(demands.activities().stream().map(Activity::id)
-        .filter(id -> demands.runs().filter(id::equals).isEmpty()).map(this::of).toArray(IntVar[]::new));
-  }
-
   /** How many activities are done by others than before. */
   LinearExpr changed(Timeline before) {
     List<Literal> others = new ArrayList<>();

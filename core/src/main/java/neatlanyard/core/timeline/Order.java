@@ -137,6 +137,29 @@ public final class Order {
     return end;
   }
 
+  /**
+   * The same order and the same people, everything as early as they let it, but for what runs and what waits for that;
+   * the timeline itself where a longest wait would not hold so.
+   */
+  public static Timeline early(Demands demands, Timeline timeline) {
+    Order order = new Order(demands, timeline);
+    Set<ActivityId> last = demands.runs().map(demands::waitingFor).orElse(Set.of());
+    for (int i = 0; i < order.count; i++) {
+      ActivityId id = demands.activities().get(i).id();
+      order.from[i] = last.contains(id) ? timeline.of(id).begins().toMillis() / MILLIS : order.from[i];
+    }
+    double[] begins = new double[order.count];
+    order.forward(order.planned(), begins);
+    Map<ActivityId, Timeline.Slot> slots = new HashMap<>();
+    for (int i = 0; i < order.count; i++) {
+      Activity a = demands.activities().get(i);
+      Duration at = seconds(begins[i]);
+      slots.put(a.id(), new Timeline.Slot(at, at.plusSeconds(a.length().plannedSeconds()), timeline.of(a.id()).who()));
+    }
+    Timeline early = new Timeline(slots);
+    return demands.broken(early).isEmpty() ? early : timeline;
+  }
+
   double[] planned() {
     return demands.activities().stream().mapToDouble(a -> a.length().plannedSeconds()).toArray();
   }

@@ -27,8 +27,8 @@ public interface Planner {
 
   /**
    * The earliest departure not before it is due; of these the least of what runs; of these the one that is done with
-   * everything that does not wait for what runs as early as may be, which is the most slack; of these everything as
-   * early as it may be; of these the one with the fewest other people doing things than before.
+   * everything that does not wait for what runs as early as may be, which is the most slack; of these the one with the
+   * fewest other people doing things than before. In its order everything is as early as {@link Order#early} makes it.
    *
    * @param demands without faults
    * @param before what people have in their heads; empty at first
