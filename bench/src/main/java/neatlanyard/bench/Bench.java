@@ -4,8 +4,10 @@ import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.RunnerException;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
 
-/** Runs the measurements: "core", "packs", "controls", "figures", "timeline", "acknowledge", "live", "flood",
- * or all of them. */
+/**
+ * Runs the measurements: "core", "packs", "controls", "figures", "timeline", "acknowledge", "live", "flood", or all of
+ * them.
+ */
 public final class Bench {
   private Bench() {}
 

@@ -92,7 +92,8 @@ final class Plan implements Callable<Integer> {
           yield Lanyard.NOT_GOOD;
         }
         case Outcome.NoTime n -> {
-          out.println("Nothing was found in %s s, and nothing shown to be impossible.".formatted(seconds));
+          out.println(json ? PlanJson.nothing(seconds)
+              : "Nothing was found in %s s, and nothing shown to be impossible.".formatted(seconds));
           yield Lanyard.NOT_GOOD;
         }
       };

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.Random;
@@ -56,9 +57,9 @@ public class ConstraintPlannerTest {
   @Test
   public void a_clash_is_named_by_its_smallest_part() {
     Demands d = demands(List.of(
-        activity("power", 60, Duration.ofMinutes(10), Optional.empty()),
-        activity("stall", 60, Duration.ZERO, Optional.of(Duration.ofMinutes(12))),
-        activity("other", 60, Duration.ZERO, Optional.of(Duration.ofMinutes(30)))),
+        activity(0, "power", Duration.ofMinutes(10), Optional.empty()),
+        activity(1, "stall", Duration.ZERO, Optional.of(Duration.ofMinutes(12))),
+        activity(2, "other", Duration.ZERO, Optional.of(Duration.ofMinutes(30)))),
         List.of(new Wait(Instances.id(0), Instances.id(1), Duration.ofMinutes(4), Optional.empty(),
         "the stall test needs 4 min of AC")), Duration.ofMinutes(40));
     Outcome.Clash clash = (Outcome.Clash) planner.plan(d, Optional.empty(), WITHIN);
@@ -95,31 +96,28 @@ public class ConstraintPlannerTest {
   public void less_runs_and_people_keep_what_they_had() {
     Demands d = new Demands(
         List.of(new Person(new PersonId("left"), "Left"), new Person(new PersonId("right"), "Right")),
-        List.of(either("apu", 60), either("walk", 300), either("flow", 300)),
+        List.of(either(0, "apu", 1), either(1, "walk", 5), either(2, "flow", 5)),
         List.of(new Wait(Instances.id(0), Instances.id(2), Duration.ofMinutes(2), Optional.empty(), "")), List.of(),
         List.of(), Duration.ofMinutes(20), Optional.of(Instances.id(0)));
     Timeline first = ((Outcome.Planned) planner.plan(d, Optional.empty(), WITHIN)).timeline();
     assertThat(first.of(Instances.id(0)).begins()).isEqualTo(Duration.ofMinutes(12));
     assertThat(first.of(Instances.id(1)).begins()).isEqualTo(Duration.ZERO);
     for (String who : List.of("left", "right")) {
-      Timeline had = new Timeline(java.util.Map.of(Instances.id(1), new Timeline.Slot(Duration.ZERO,
+      Timeline had = new Timeline(Map.of(Instances.id(1), new Timeline.Slot(Duration.ZERO,
           Duration.ofMinutes(5), Set.of(new PersonId(who)))));
       Timeline again = ((Outcome.Planned) planner.plan(d, Optional.of(had), WITHIN)).timeline();
       assertThat(again.of(Instances.id(1)).who()).containsExactly(new PersonId(who));
     }
   }
 
-  private static int counter;
-
-  private static Activity activity(String what, int seconds, Duration from, Optional<Duration> until) {
-    return new Activity(Instances.id(counter++), what, List.of(Set.of()), Length.always(Duration.ofSeconds(seconds)),
+  private static Activity activity(int n, String what, Duration from, Optional<Duration> until) {
+    return new Activity(Instances.id(n), what, List.of(Set.of()), Length.always(Duration.ofMinutes(1)),
         Optional.empty(), from, until);
   }
 
-  private static Activity either(String what, int seconds) {
-    int n = what.equals("apu") ? 0 : what.equals("walk") ? 1 : 2;
+  private static Activity either(int n, String what, int minutes) {
     return new Activity(Instances.id(n), what, List.of(Set.of(new PersonId("left")), Set.of(new PersonId("right"))),
-        Length.always(Duration.ofSeconds(seconds)), Optional.empty(), Duration.ZERO, Optional.empty());
+        Length.always(Duration.ofMinutes(minutes)), Optional.empty(), Duration.ZERO, Optional.empty());
   }
 
   private static Demands demands(List<Activity> activities, List<Wait> waits, Duration due) {

@@ -53,7 +53,7 @@ public final class Order {
     }
     for (int i = 0; i < count; i++) {
       for (int j = 0; j < count; j++) {
-        pair(timeline, all.get(i), all.get(j)).ifPresent(edges.get(j)::add);
+        pair(timeline, i, j).ifPresent(edges.get(j)::add);
       }
     }
     this.before = new int[count][];
@@ -78,15 +78,15 @@ public final class Order {
     return w.because().isEmpty() ? after : "%s: %s".formatted(after, w.because());
   }
 
-  /** What one has to do with another that begins no earlier. */
-  private Optional<Edge> pair(Timeline t, Activity one, Activity other) {
+  /** What one has to do with another that begins once it is over; nothing where both take no time at the same time. */
+  private Optional<Edge> pair(Timeline t, int index, int later) {
+    Activity one = demands.activities().get(index);
+    Activity other = demands.activities().get(later);
     Timeline.Slot first = t.of(one.id());
     Timeline.Slot second = t.of(other.id());
-    if (one.equals(other) || first.ends().compareTo(second.begins()) > 0
-        || first.begins().equals(second.ends()) && one.id().value().compareTo(other.id().value()) > 0) {
+    if (index == later || first.ends().compareTo(second.begins()) > 0 || first.begins().equals(second.ends())) {
       return Optional.empty();
     }
-    int index = demands.activities().indexOf(one);
     Optional<PersonId> busy = first.who().stream().filter(second.who()::contains).findFirst();
     if (busy.isPresent()) {
       Duration walk = demands.walk(one, other);

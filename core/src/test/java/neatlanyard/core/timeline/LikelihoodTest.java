@@ -84,6 +84,23 @@ public class LikelihoodTest {
     assertThat(order.criticalChain().getLast().because()).isEqualTo("after Activity 0");
   }
 
+  /** Of two that take no time at the same moment, what waits stands after what it waits for, whatever it is called. */
+  @Test
+  public void what_takes_no_time_runs_in_no_circle() {
+    List<Length> lengths = List.of(Length.always(s(0)), Length.always(s(0)), Length.always(s(60)));
+    Demands demands = demands(300, lengths, List.of(wait(1, 0, 0), wait(0, 2, 0)));
+    Person one = new Person(new PersonId("one"), "One");
+    List<Activity> busy = demands.activities().stream().map(a -> new Activity(a.id(), a.what(),
+        List.of(Set.of(one.id())), a.length(), a.place(), a.from(), a.until())).toList();
+    Demands theirs = new Demands(List.of(one), busy, demands.waits(), List.of(), List.of(), s(300), Optional.empty());
+    Map<ActivityId, Timeline.Slot> slots = new HashMap<>();
+    busy.forEach(a -> slots.put(a.id(), new Timeline.Slot(s(0), s(a.length().plannedSeconds()), Set.of(one.id()))));
+    Timeline timeline = new Timeline(slots);
+    assertThat(theirs.broken(timeline)).isEmpty();
+    assertThat(Order.early(theirs, timeline)).isEqualTo(timeline);
+    assertThat(Order.of(theirs, timeline).rooms()).containsEntry(id(0), new Order.Room(s(0), s(240)));
+  }
+
   @Test
   public void faults_are_named_with_their_place() {
     Demands circle = demands(60, List.of(Length.always(s(1)), Length.always(s(1)), Length.always(s(1))),

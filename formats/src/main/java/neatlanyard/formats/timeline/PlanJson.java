@@ -67,6 +67,11 @@ public final class PlanJson {
     return MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(all);
   }
 
+  /** Nothing was found in the time there was, and nothing shown to be impossible. */
+  public static String nothing(double seconds) {
+    return MAPPER.createObjectNode().put("nothing-found-in-s", seconds).toString();
+  }
+
   private static double parts(double share) {
     return Math.round(share * PARTS) / PARTS;
   }
