@@ -3,7 +3,8 @@ import { dismissPhoto, onPhotos, photoState } from '../live/photos'
 import { Problem } from '../app/api'
 import { ProblemNotice } from '../app/Notice'
 import { Action } from '../app/Action'
-import type { Outbox, Refused } from '../live/outbox'
+import type { Outbox } from '../live/outbox'
+import type { Refused } from '../live/outboxState'
 
 /** What the server did not take: it stays in sight until somebody has read it. */
 export const RefusedList = ({ outbox, refused }: { outbox: Outbox; refused: readonly Refused[] }) => {

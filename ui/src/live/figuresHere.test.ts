@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { FigureView, KeptFigures, Progress } from '../api.gen'
 import { askedOf, withFiguresHere } from './figuresHere'
 import type { WorkedHere } from './here'
-import type { OutboxState } from './outbox'
+import type { OutboxState } from './outboxState'
 
 const figure = (name: FigureView['figure'], value?: string): FigureView => ({
   figure: name,

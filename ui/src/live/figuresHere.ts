@@ -4,7 +4,7 @@ import type { DepartureView, KeptFigures, Progress, TagView, TextView } from '..
 import { ask, type Problem } from '../app/api'
 import { serverNow } from '../app/clock'
 import { askHere, type WorkedHere } from './here'
-import type { OutboxState } from './outbox'
+import type { OutboxState } from './outboxState'
 
 /** Words on which figures rest. */
 const RESTS_ON = [

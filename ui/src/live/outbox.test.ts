@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto'
 import { describe, expect, it, vi } from 'vitest'
-import { outboxOf, reduceOutbox, type OutboxEvent, type Outgoing, type OutboxState } from './outbox'
+import { outboxOf } from './outbox'
+import { reduceOutbox, type OutboxEvent, type OutboxState, type Outgoing } from './outboxState'
 import { wordsKept } from './wordsKept'
 
 const event = (id: string, kind = 'step-done'): Outgoing => ({

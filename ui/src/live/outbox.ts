@@ -1,30 +1,18 @@
 import { v7 } from 'uuid'
 import type { Answered } from '../api.gen'
 import { alone } from '../app/alone'
-import { type Code, ask, asProblem, Problem, worthTryingAgain } from '../app/api'
+import { ask, asProblem, Problem, worthTryingAgain } from '../app/api'
 import { serverNow } from '../app/clock'
 import { stored } from '../app/stored'
+import {
+  MOST_TAKEN,
+  reduceOutbox,
+  type OutboxEvent,
+  type OutboxState,
+  type Outgoing,
+  type Refused,
+} from './outboxState'
 import { takeOver, wordsKept, type Standing } from './wordsKept'
-
-/** An event on its way: named here, kept here until the server has it on its disk. */
-export interface Outgoing {
-  id: string
-  deviceAt: string
-  device: string
-  kind: string
-  body: Record<string, unknown>
-  /** What it is about, for a crew member to read if it is refused. */
-  label: string
-}
-
-export interface Refused {
-  /** The refusal's stable code; absent in what an earlier version kept. */
-  code?: Code
-  event: Outgoing
-  what: string
-  tryThis: string
-  faults: string[]
-}
 
 /** What became of an event: the number of its entry, or why it is refused. */
 interface Outcome {
@@ -32,75 +20,8 @@ interface Outcome {
   refused?: Omit<Refused, 'event'>
 }
 
-/** An event the server has taken, as the entry of that number. */
-export interface Taken {
-  id: string
-  deviceAt: string
-  kind: string
-  body: Record<string, unknown>
-  number: number
-}
-
-export interface OutboxState {
-  waiting: readonly Outgoing[]
-  /** Taken last: the stream tells of them a moment later, and until then they must not look undone. */
-  taken: readonly Taken[]
-  refused: readonly Refused[]
-  /** How many words this browser would not keep. @default 0 */
-  unkept?: number
-  /** Whether nobody answered when this page sent last, though its stream may seem to stand. @default false */
-  unanswered?: boolean
-}
-
-export type OutboxEvent =
-  | { type: 'put'; events: Outgoing[] }
-  | { type: 'accepted'; event: Outgoing; number: number }
-  | { type: 'refused'; event: Outgoing; refusal: Omit<Refused, 'event'> }
-  | { type: 'dismissed'; id: string }
-
-/** More than a stage has steps. */
-const MOST_TAKEN = 100
 /** Longer than any departure stays open. */
 const TAKEN_KEPT_MS = 2 * 24 * 3_600_000
-
-const without = <T>(all: readonly T[], id: (t: T) => string, gone: string): readonly T[] =>
-  all.some((t) => id(t) === gone) ? all.filter((t) => id(t) !== gone) : all
-
-const known = (s: OutboxState, id: string): boolean =>
-  s.waiting.some((w) => w.id === id) || s.taken.some((t) => t.id === id) || s.refused.some((r) => r.event.id === id)
-
-/** Another tab may have sent what this one could not. */
-const ANSWERED = { unanswered: undefined }
-
-/** Each tab hears of each event, maybe twice: the second time changes nothing. */
-export const reduceOutbox = (s: OutboxState, e: OutboxEvent): OutboxState => {
-  switch (e.type) {
-    case 'put': {
-      const fresh = e.events.filter((w) => !known(s, w.id))
-      return fresh.length === 0 ? s : { ...s, waiting: [...s.waiting, ...fresh] }
-    }
-    case 'accepted': {
-      const { id, deviceAt, kind, body } = e.event
-      if (s.taken.some((t) => t.id === id)) return s
-      return {
-        ...s,
-        waiting: without(s.waiting, (w) => w.id, id),
-        taken: [...s.taken, { id, deviceAt, kind, body, number: e.number }].slice(-MOST_TAKEN),
-        ...ANSWERED,
-      }
-    }
-    case 'refused':
-      if (s.refused.some((r) => r.event.id === e.event.id)) return s
-      return {
-        ...s,
-        waiting: without(s.waiting, (w) => w.id, e.event.id),
-        refused: [...s.refused, { event: e.event, ...e.refusal }],
-        ...ANSWERED,
-      }
-    case 'dismissed':
-      return { ...s, refused: without(s.refused, (r) => r.event.id, e.id) }
-  }
-}
 
 export const deviceName = (): string => {
   const known = stored.get<string>('device', '')

@@ -1,7 +1,7 @@
 import { describe, expect, it, vi } from 'vitest'
 import type { DepartureView, ItemView } from '../api.gen'
 import { closedBy } from './gates'
-import type { Outgoing } from './outbox'
+import type { Outgoing } from './outboxState'
 import { statusOf } from './marks'
 import { withUnsent } from './overlay'
 

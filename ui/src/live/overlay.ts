@@ -16,7 +16,7 @@ import { cordAfter } from './cord'
 import { figuresAfter } from './figures'
 import { looseEndsAfter, type RaisedHere, type SaidHere } from './looseEnds'
 import { indexOf } from './marks'
-import type { Outgoing, Taken } from './outbox'
+import type { Outgoing, Taken } from './outboxState'
 import { answeredAnew, handedOver, oneHand, partsAfter } from './parts'
 import { gatesAfter, type SaidOfTimes, waitsAfter } from './waits'
 

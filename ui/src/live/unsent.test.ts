@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { DepartureView, ItemView, Progress, TagView } from '../api.gen'
 import { indexOf } from './marks'
-import type { Outgoing } from './outbox'
+import type { Outgoing } from './outboxState'
 import { type Who, withUnsent } from './overlay'
 import written from './unsent.cases.json'
 

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto'
 import { describe, expect, it } from 'vitest'
 import { v7 } from 'uuid'
-import type { Outgoing } from './outbox'
+import type { Outgoing } from './outboxState'
 import { wordsKept } from './wordsKept'
 
 const word = (label: string): Outgoing => ({

@@ -1,5 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
-import type { Outgoing, OutboxState, Refused } from './outbox'
+import type { Outgoing, OutboxState, Refused } from './outboxState'
 
 /** How a word stands: not acknowledged yet, taken as the entry of a number, or not taken and not read yet. */
 export type Standing =

@@ -289,7 +289,10 @@ public class LanyardTest {
     JsonNode takeoff = json.path("take-off");
     assertThat(takeoff.path("v1-kt").path("value").asInt()).isLessThanOrEqualTo(
         takeoff.path("vr-kt").path("value").asInt());
-    assertThat(takeoff.path("go-m").path("arithmetic")).isNotEmpty();
+    assertThat(takeoff.path("distances")).hasSize(4).allMatch(d -> !d.path("needed-m").path("arithmetic").isEmpty());
+    Ran one = figures(DEMO.resolve("figures/asked/flight-41.json"));
+    assertThat(one.exit()).isEqualTo(Lanyard.GOOD);
+    assertThat(one.said()).contains("Take-off and 25 %: 642 m of 890 m TORA", "52 kt by 445 m").doesNotContain("V1");
   }
 
   @Test
