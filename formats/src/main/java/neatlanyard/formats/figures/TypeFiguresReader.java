@@ -136,7 +136,8 @@ public final class TypeFiguresReader {
     boolean one = engines == 1;
     return new TakeoffType(its, engines, one ? 0 : doc.whole("least-v1-kt", 1, MOST_KT),
         one ? 0 : doc.whole("vmc-kt", 1, MOST_KT), doc.whole("tyre-kt", 1, MOST_KT),
-        doc.number("anti-ice-c", 0, 30, 0), doc.number("air-conditioning-c", 0, 30, 0), doc.yes("assumes-temperature", false),
+        doc.number("anti-ice-c", 0, 30, 0),
+        doc.number("air-conditioning-c", 0, 30, 0), doc.yes("assumes-temperature", false),
         doc.values("steps-percent", Integer::parseInt, "100"), doc.whole("least-thrust-percent", 50, 100),
         doc.yes("reduced-on-contaminated", false),
         doc.has("gravel-percent") ? OptionalInt.of(doc.whole("gravel-percent", 0, 100)) : OptionalInt.empty(),
