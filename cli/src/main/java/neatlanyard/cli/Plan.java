@@ -84,9 +84,10 @@ final class Plan implements Callable<Integer> {
         }
         case Outcome.Clash c -> {
           if (json) {
-            out.println(PlanJson.clash(c.demands()));
+            out.println(PlanJson.clash(c));
           } else {
-            out.println("No plan holds. These clash; without any one of them there is one:");
+            out.println(c.smallest() ? "No plan holds. These clash; without any one of them there is one:"
+                : "No plan holds. Among these are those that clash; the time was over before fewer were found:");
             c.demands().forEach(d -> out.println("  " + d));
           }
           yield Lanyard.NOT_GOOD;

@@ -60,7 +60,7 @@ public final class ConstraintPlanner implements Planner {
       CpSolver first = solver(left());
       CpSolverStatus status = first.solve(model.cp);
       if (status == CpSolverStatus.INFEASIBLE) {
-        return new Outcome.Clash(clash());
+        return clash();
       }
       if (status != CpSolverStatus.OPTIMAL && status != CpSolverStatus.FEASIBLE) {
         return new Outcome.NoTime();
@@ -104,16 +104,20 @@ public final class ConstraintPlanner implements Planner {
     }
 
     /** Left out one by one, each for good when the others still clash: what stays is smallest. */
-    private List<String> clash() {
+    private Outcome.Clash clash() {
       Set<Hard> kept = new HashSet<>(Hard.of(demands));
+      boolean smallest = true;
       for (Hard one : Hard.of(demands)) {
         kept.remove(one);
         Model without = new Model(demands, kept::contains);
-        if (solver(left()).solve(without.cp) != CpSolverStatus.INFEASIBLE) {
+        CpSolverStatus status = solver(left()).solve(without.cp);
+        if (status != CpSolverStatus.INFEASIBLE) {
           kept.add(one);
+          smallest &= status == CpSolverStatus.OPTIMAL || status == CpSolverStatus.FEASIBLE;
         }
       }
-      return Hard.of(demands).stream().filter(kept::contains).map(h -> h.words(demands)).toList();
+      return new Outcome.Clash(
+          Hard.of(demands).stream().filter(kept::contains).map(h -> h.words(demands)).toList(), smallest);
     }
   }
 }

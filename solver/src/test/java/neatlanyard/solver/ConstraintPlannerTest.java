@@ -63,6 +63,7 @@ public class ConstraintPlannerTest {
         List.of(new Wait(Instances.id(0), Instances.id(1), Duration.ofMinutes(4), Optional.empty(),
         "the stall test needs 4 min of AC")), Duration.ofMinutes(40));
     Outcome.Clash clash = (Outcome.Clash) planner.plan(d, Optional.empty(), WITHIN);
+    assertThat(clash.smallest()).isTrue();
     assertThat(clash.demands()).containsExactly(
         "stall begins at least 4 min after power: the stall test needs 4 min of AC.", "stall is over by minute 12.");
   }

@@ -14,8 +14,11 @@ public interface Planner {
      */
     record Planned(Timeline timeline, Duration bound, boolean proven) implements Outcome {}
 
-    /** @param demands that cannot hold together, and any of which left out they can: a sentence each */
-    record Clash(List<String> demands) implements Outcome {
+    /**
+     * @param demands that cannot hold together, a sentence each
+     * @param smallest whether any of them left out the others can; false where the time was over before that was shown
+     */
+    record Clash(List<String> demands, boolean smallest) implements Outcome {
       public Clash {
         demands = List.copyOf(demands);
       }

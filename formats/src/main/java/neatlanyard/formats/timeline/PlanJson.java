@@ -3,7 +3,6 @@ package neatlanyard.formats.timeline;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
-import java.util.List;
 import java.util.Map;
 import neatlanyard.core.timeline.ActivityId;
 import neatlanyard.core.timeline.Demands;
@@ -60,10 +59,11 @@ public final class PlanJson {
   }
 
   /** What cannot hold together. */
-  public static String clash(List<String> demands) {
+  public static String clash(Outcome.Clash found) {
     ObjectNode all = MAPPER.createObjectNode();
     ArrayNode clash = all.putArray("clash");
-    demands.forEach(clash::add);
+    found.demands().forEach(clash::add);
+    all.put("smallest", found.smallest());
     return MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(all);
   }
 
