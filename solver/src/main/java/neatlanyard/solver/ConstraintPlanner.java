@@ -51,7 +51,7 @@ public final class ConstraintPlanner implements Planner {
       this.demands = demands;
       this.ends = System.nanoTime() + within.toNanos();
       this.within = within.toNanos() / NANOS;
-      this.model = new Model(demands, h -> true);
+      this.model = Model.of(demands);
     }
 
     Outcome plan(Optional<Timeline> before) {
@@ -70,7 +70,7 @@ public final class ConstraintPlanner implements Planner {
       model.cp.addLessOrEqual(model.departs, departs);
       boolean proven = status == CpSolverStatus.OPTIMAL;
       for (LinearExpr aim : aims(before)) {
-        model.hint(found);
+        model.hint(Order.early(demands, found));
         model.cp.minimize(aim);
         CpSolver next = solver(Math.min(left(), within * LATER_AIM));
         CpSolverStatus as = next.solve(model.cp);

@@ -8,13 +8,16 @@ import com.google.ortools.sat.LinearExpr;
 import com.google.ortools.sat.Literal;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.function.ToLongFunction;
+import java.util.stream.Collectors;
 import neatlanyard.core.timeline.Activity;
 import neatlanyard.core.timeline.ActivityId;
 import neatlanyard.core.timeline.Demands;
@@ -25,6 +28,7 @@ import neatlanyard.core.timeline.Timeline;
 /** Demands as a model for the solver: whole seconds, an interval an activity, a literal each way to do it. */
 final class Model {
   private final Demands demands;
+  private final Load load;
   final CpModel cp = new CpModel();
   private final Map<ActivityId, IntVar> begins = new HashMap<>();
   private final Map<ActivityId, List<BoolVar>> ways = new HashMap<>();
@@ -32,9 +36,23 @@ final class Model {
   /** When everything is over that does not wait for what runs. */
   final IntVar rest;
 
+  /** Of all the demands, and what follows from them. */
+  static Model of(Demands demands) {
+    Model model = new Model(demands, h -> true);
+    for (Activity a : demands.activities()) {
+      model.cp.addGreaterOrEqual(model.of(a.id()), model.load.before(a));
+      model.cp.addGreaterOrEqual(model.departs, model.after(a, model.load.after(a)));
+      if (demands.runs().isEmpty()) {
+        model.cp.addGreaterOrEqual(model.rest, model.after(a, model.load.after(a)));
+      }
+    }
+    return model;
+  }
+
   /** @param kept which of the demands of {@link Hard} stand; the others are left out */
   Model(Demands demands, Predicate<Hard> kept) {
     this.demands = demands;
+    this.load = new Load(demands);
     long horizon = horizon(demands);
     this.departs = cp.newIntVar(demands.due().toSeconds(), horizon, "departs");
     this.rest = cp.newIntVar(0, horizon, "rest");
@@ -127,16 +145,73 @@ final class Model {
     List<Activity> theirs = demands.activities().stream()
         .filter(a -> a.ways().stream().anyMatch(w -> w.contains(person.id()))).toList();
     List<Literal> busy = theirs.stream().map(a -> busy(a, person.id())).toList();
-    List<IntervalVar> one = new ArrayList<>();
+    List<Activity> away = away(theirs);
+    List<IntervalVar> one = new ArrayList<>(trips(away, theirs));
     for (int i = 0; i < theirs.size(); i++) {
       Activity a = theirs.get(i);
-      one.add(cp.newOptionalFixedSizeIntervalVar(of(a.id()), a.length().plannedSeconds(), busy.get(i),
-          "%s.%s.busy".formatted(a.id(), person.id())));
+      if (!away.contains(a)) {
+        one.add(cp.newOptionalFixedSizeIntervalVar(of(a.id()), a.length().plannedSeconds(), busy.get(i),
+            "%s.%s.busy".formatted(a.id(), person.id())));
+      }
       for (int j = i + 1; j < theirs.size(); j++) {
-        walk(a, busy.get(i), theirs.get(j), busy.get(j));
+        // What takes no time would fit between two that are done away in one trip.
+        boolean pair = away.isEmpty() || a.length().plannedSeconds() == 0
+            || theirs.get(j).length().plannedSeconds() == 0;
+        if (pair) {
+          walk(a, busy.get(i), theirs.get(j), busy.get(j));
+        }
       }
     }
     cp.addNoOverlap(one.toArray(IntervalVar[]::new));
+  }
+
+  /**
+   * What somebody does away from where all else of theirs is, one after the other; empty where it is not as simple.
+   * The ways there and back are then part of it, of which the solver sees far more than of walks between pairs.
+   */
+  private List<Activity> away(List<Activity> theirs) {
+    Map<Optional<String>, List<Activity>> places = theirs.stream().collect(Collectors.groupingBy(Activity::place));
+    if (places.size() != 2 || places.containsKey(Optional.<String>empty())) {
+      return List.of();
+    }
+    return places.values().stream().filter(this::inARow).min(Comparator.comparingInt(List::size)).orElse(List.of());
+  }
+
+  /** Whether only one person may do these, in the order in which they stand. */
+  private boolean inARow(List<Activity> some) {
+    for (int i = 0; i < some.size(); i++) {
+      boolean next = i == 0 || load.waits(some.get(i), some.get(i - 1));
+      if (some.get(i).ways().size() != 1 || !next) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  /** Between two of what is done away, either one stays there, or goes back and comes again. */
+  private List<IntervalVar> trips(List<Activity> away, List<Activity> theirs) {
+    long horizon = horizon(demands);
+    List<IntervalVar> all = new ArrayList<>();
+    BoolVar came = cp.newBoolVar("came");
+    cp.addEquality(came, 1);
+    for (int i = 0; i < away.size(); i++) {
+      Activity a = away.get(i);
+      long way = theirs.stream().mapToLong(t -> Seconds.up(demands.walk(a, t))).max().orElse(0);
+      IntVar leaves = cp.newIntVar(-way, horizon, "%s.leaves".formatted(a.id()));
+      IntVar returns = cp.newIntVar(0, horizon + way, "%s.returns".formatted(a.id()));
+      cp.addEquality(leaves, LinearExpr.newBuilder().add(of(a.id())).addTerm(came, -way).build());
+      BoolVar goes = cp.newBoolVar("%s.goes".formatted(a.id()));
+      cp.addEquality(returns, after(a, way)).onlyEnforceIf(goes);
+      if (i + 1 < away.size()) {
+        cp.addEquality(returns, of(away.get(i + 1).id())).onlyEnforceIf(goes.not());
+      } else {
+        cp.addEquality(goes, 1);
+      }
+      all.add(cp.newIntervalVar(leaves, cp.newIntVar(0, horizon, "%s.away".formatted(a.id())), returns,
+          "%s.trip".formatted(a.id())));
+      came = goes;
+    }
+    return all;
   }
 
   private void walk(Activity a, Literal doesA, Activity b, Literal doesB) {

@@ -74,7 +74,7 @@ public class ConstraintPlannerTest {
     Random random = new Random(7);
     int planned = 0;
     for (int n = 0; n < 60; n++) {
-      Demands d = Instances.random(random, 30, 3, 20, n % 2 == 0);
+      Demands d = Instances.random(random, 30, 3, 20, n % 3 == 0);
       if (!(planner.plan(d, Optional.empty(), WITHIN) instanceof Outcome.Planned p)) {
         continue;
       }

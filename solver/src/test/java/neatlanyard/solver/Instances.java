@@ -37,6 +37,8 @@ final class Instances {
     for (int p = 0; p < people; p++) {
       who.add(new Person(new PersonId("p" + p), "Person " + p));
     }
+    // Where everything is in one of two places, and what is outside has one owner, ways out are planned as trips.
+    boolean trips = random.nextInt(3) == 0;
     List<Activity> all = new ArrayList<>();
     for (int i = 0; i < activities; i++) {
       PersonId one = who.get(random.nextInt(people)).id();
@@ -51,11 +53,20 @@ final class Instances {
       int from = random.nextInt(4) == 0 ? unit * random.nextInt(4) : 0;
       Optional<Duration> until = windows && random.nextInt(4) == 0
           ? Optional.of(Duration.ofSeconds(from + (long) unit * random.nextInt(8))) : Optional.empty();
-      all.add(new Activity(id(i), "Activity " + i, ways, new Length(Duration.ofSeconds(length), 0.2),
-          random.nextInt(3) == 0 ? Optional.empty() : Optional.of(PLACES.get(random.nextInt(PLACES.size()))),
+      boolean anywhere = random.nextInt(3) == 0;
+      String place = PLACES.get(random.nextInt(trips ? 2 : PLACES.size()));
+      all.add(new Activity(id(i), "Activity " + i, trips && place.equals("outside") ? List.of(Set.of(one)) : ways,
+          new Length(Duration.ofSeconds(length), 0.2), anywhere && !trips ? Optional.empty() : Optional.of(place),
           Duration.ofSeconds(from), until));
     }
     List<Wait> waits = new ArrayList<>();
+    if (trips) {
+      List<ActivityId> outside = all.stream().filter(a -> a.place().equals(Optional.of("outside")))
+          .map(Activity::id).toList();
+      for (int i = 1; i < outside.size(); i++) {
+        waits.add(new Wait(outside.get(i - 1), outside.get(i), Duration.ZERO, Optional.empty(), ""));
+      }
+    }
     for (int i = 0; i < activities; i++) {
       int after = random.nextInt(activities);
       int before = random.nextInt(activities);

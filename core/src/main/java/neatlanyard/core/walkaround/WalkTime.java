@@ -13,7 +13,7 @@ import neatlanyard.core.sop.Place;
  */
 public record WalkTime(double metres, Duration takes, String from) {
   /** Walking slowly and looking: common practice, no source. */
-  private static final double METRES_A_SECOND = 0.8;
+  public static final double METRES_A_SECOND = 0.8;
 
   /** Looking at one thing: common practice, no source; 60 steps come to about the usual 10 minutes with the walk. */
   private static final double SECONDS_A_STEP = 8;

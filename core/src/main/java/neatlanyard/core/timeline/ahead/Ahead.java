@@ -1,0 +1,58 @@
+package neatlanyard.core.timeline.ahead;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import neatlanyard.core.departure.Departure;
+import neatlanyard.core.sop.Stage;
+import neatlanyard.core.state.DepartureState;
+import neatlanyard.core.timeline.ActivityId;
+import neatlanyard.core.timeline.Demands;
+
+/**
+ * What a departure still has to do before it may go, from a moment on.
+ *
+ * @param begins the moment
+ * @param wanted when all of it should be over
+ * @param departs the departure that follows from it: so much later than {@code wanted}; negative for earlier
+ * @param tasks of the card up to the last stage that comes before the departure, in its order, done or not
+ * @param demands on the tasks that are not over
+ */
+public record Ahead(Instant begins, Instant wanted, Duration departs, List<Task> tasks, Demands demands) {
+  public Ahead {
+    tasks = List.copyOf(tasks);
+  }
+
+  /** Empty before the card is cut, and once the departure is tied off. */
+  public static Optional<Ahead> of(Departure departure, Instant now) {
+    DepartureState d = departure.state();
+    return d.card().filter(c -> d.tiedOff().isEmpty())
+        .map(card -> new Work(departure, card, now).ahead());
+  }
+
+  /**
+   * The last stage that is over when the departure is: where the pack says of a stage that it should be over after the
+   * departure, it comes after it, but for the start of the engines.
+   */
+  static Stage last(DepartureState d) {
+    Duration start = d.pack().due().getOrDefault(Stage.START, Duration.ZERO);
+    Duration least = start.isNegative() ? start : Duration.ZERO;
+    Stage last = Stage.START;
+    for (Stage s : Stage.values()) {
+      Duration due = d.pack().due().get(s);
+      last = s.compareTo(last) > 0 && s != Stage.TIE_OFF && due != null && due.compareTo(least) >= 0 ? s : last;
+    }
+    return last;
+  }
+
+  /** A task by its activity; empty for what is no task of the card, such as a walk back. */
+  public Optional<Task> task(ActivityId id) {
+    return tasks.stream().filter(t -> t.id().equals(id)).findFirst();
+  }
+
+  /** The moment of something in a timeline. */
+  public Instant at(Duration sinceBegins) {
+    return begins.plus(sinceBegins);
+  }
+}

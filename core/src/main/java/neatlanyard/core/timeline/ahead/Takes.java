@@ -1,0 +1,80 @@
+package neatlanyard.core.timeline.ahead;
+
+import java.time.Duration;
+import java.util.List;
+import neatlanyard.core.briefing.Briefing;
+import neatlanyard.core.departure.Picture;
+import neatlanyard.core.sop.Card;
+import neatlanyard.core.sop.Card.Item;
+import neatlanyard.core.sop.Place;
+import neatlanyard.core.sop.Planform;
+import neatlanyard.core.sop.Procedure;
+import neatlanyard.core.timeline.Length;
+import neatlanyard.core.walkaround.WalkTime;
+
+/**
+ * How long steps take, before anybody has learned it: by what is done with them. All of it is common practice without
+ * a source, but for the briefing, which is as long as its words.
+ */
+final class Takes {
+  /** Between steps of one task a shorter wait is spent where one is. */
+  private static final Duration SHORT_WAIT = Duration.ofSeconds(15);
+  private static final double DOOR_SECONDS = 15;
+  private static final double READING_SECONDS = 10;
+  private static final double BEAT_SECONDS = 6;
+  private static final double CHECK_SECONDS = 60;
+  /** Of the logarithm: two of three times within a quarter to a third of the middle. */
+  private static final double SPREAD = 0.25;
+
+  private Takes() {}
+
+  /** Whether a wait between two steps is so short that nobody does anything else meanwhile. */
+  static boolean inOne(Item earlier, Item later) {
+    boolean waits = later.step().afterWait().contains(earlier.step().id());
+    return waits && earlier.step().waits().filter(w -> w.time().compareTo(SHORT_WAIT) <= 0).isPresent()
+        && earlier.step().place().equals(later.step().place());
+  }
+
+  /** What a task still takes, from its open steps. */
+  static Length of(Task task, Card card, Picture picture) {
+    if (task.procedure().kind() == Procedure.Kind.BRIEFING) {
+      long words = Briefing.seconds(picture.briefing());
+      return length((double) words * task.open().size() / task.items().size());
+    }
+    double seconds = task.open().stream().mapToDouble(Takes::seconds).sum();
+    if (task.outside()) {
+      List<Place> stations = task.open().stream().map(i -> i.step().place()).distinct()
+          .flatMap(p -> card.pack().place(p).stream()).toList();
+      seconds = WalkTime.of(stations, task.open().size(), List.of()).takes().toSeconds();
+    }
+    return length(seconds);
+  }
+
+  private static Length length(double seconds) {
+    return new Length(Duration.ofSeconds(Math.max(1, Math.round(seconds))), SPREAD);
+  }
+
+  private static double seconds(Item item) {
+    double step = switch (item.procedure().kind()) {
+      case WALKAROUND, TEST -> 8;
+      case FIGURES -> item.step().enters().isEmpty() ? 10 : 30;
+      case CONTROL_CHECK -> 6;
+      case RUN_UP -> 8;
+      default -> 5;
+    };
+    return step + (item.step().measures().isPresent() ? READING_SECONDS : 0)
+        + item.step().course().size() * BEAT_SECONDS
+        + item.step().waits().map(w -> w.time()).filter(t -> t.compareTo(SHORT_WAIT) <= 0)
+        .map(t -> (double) t.toSeconds()).orElse(0.0);
+  }
+
+  /** Between the flight deck and the outside: through the door, and half the aircraft's length at a slow walk. */
+  static Duration wayOut(Planform type) {
+    return Duration.ofSeconds(Math.round(DOOR_SECONDS + type.lengthM() / 2 / WalkTime.METRES_A_SECOND));
+  }
+
+  /** The flight control check itself, both at the controls. */
+  static Length controlCheck() {
+    return length(CHECK_SECONDS);
+  }
+}

@@ -1,0 +1,260 @@
+package neatlanyard.core.timeline.ahead;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import neatlanyard.core.departure.Departure;
+import neatlanyard.core.fleet.Rostered;
+import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.flow.Waits;
+import neatlanyard.core.lanyard.ControlsAgain;
+import neatlanyard.core.sop.Card;
+import neatlanyard.core.sop.Card.Item;
+import neatlanyard.core.sop.Procedure;
+import neatlanyard.core.sop.Stage;
+import neatlanyard.core.sop.StepId;
+import neatlanyard.core.state.DepartureState;
+import neatlanyard.core.state.Mark;
+import neatlanyard.core.timeline.Activity;
+import neatlanyard.core.timeline.ActivityId;
+import neatlanyard.core.timeline.Demands;
+import neatlanyard.core.timeline.Length;
+import neatlanyard.core.timeline.Person;
+import neatlanyard.core.timeline.PersonId;
+import neatlanyard.core.timeline.Wait;
+import neatlanyard.core.timeline.Walk;
+
+/** Puts together what a departure has ahead of it. */
+final class Work {
+  private static final ActivityId END = new ActivityId("end");
+  private static final ActivityId CONTROLS = new ActivityId("control-check");
+  private static final String OUTSIDE = "outside";
+  private static final String FLIGHT_DECK = "flight-deck";
+  /** Somebody called away is counted with so much more. */
+  private static final Duration AWAY = Duration.ofMinutes(3);
+
+  private final Departure departure;
+  private final DepartureState d;
+  private final Card card;
+  private final Instant now;
+  private final Stage last;
+  private final List<Task> tasks;
+  private final Map<StepId, Task> taskOf = new HashMap<>();
+  private final List<Activity> activities = new ArrayList<>();
+  private final Map<ActivityId, Map<ActivityId, Wait>> waits = new HashMap<>();
+
+  Work(Departure departure, Card card, Instant now) {
+    this.departure = departure;
+    this.d = departure.state();
+    this.card = card;
+    this.now = now;
+    this.last = Ahead.last(d);
+    this.tasks = Tasks.of(card, departure.picture().standing(), last);
+    tasks.forEach(t -> t.items().forEach(i -> taskOf.put(i.step().id(), t)));
+  }
+
+  Ahead ahead() {
+    tasks.stream().filter(t -> !t.over()).forEach(this::activity);
+    boolean check = !controlsOver();
+    if (check) {
+      activities.add(new Activity(CONTROLS, "Flight control check", List.of(people(Seat.pilots())),
+          Takes.controlCheck(), Optional.of(FLIGHT_DECK), Duration.ZERO, Optional.empty()));
+    }
+    activities.add(new Activity(END, "Departure", List.of(Set.of()), Length.always(Duration.ZERO), Optional.empty(),
+        Duration.ZERO, Optional.empty()));
+    presence();
+    tasks.forEach(this::needs);
+    chains();
+    stages(check);
+    activities.stream().filter(a -> !a.id().equals(END)).forEach(a -> wait(a.id(), END, Duration.ZERO, ""));
+    Duration due = d.pack().due().getOrDefault(last, Duration.ZERO);
+    Instant wanted = d.opened().flight().departs().minus(due);
+    Duration left = Duration.between(now, wanted);
+    List<Wait> all = waits.values().stream().flatMap(w -> w.values().stream()).filter(this::needed).toList();
+    List<Walk> walks = List.of(new Walk(FLIGHT_DECK, OUTSIDE, Takes.wayOut(d.pack().planform())));
+    Demands demands = new Demands(crew(), activities, all, List.of(), walks,
+        left.isNegative() ? Duration.ZERO : left, Optional.empty());
+    return new Ahead(now, wanted, due, tasks, demands);
+  }
+
+  private boolean controlsOver() {
+    return last.compareTo(Stage.CONTROLS) < 0
+        || d.controls().filter(c -> c.event().judgement().passed()).isPresent() && ControlsAgain.of(d).isEmpty();
+  }
+
+  private List<Person> crew() {
+    return d.opened().flight().crew().stream().sorted(Comparator.comparing(Rostered::seat))
+        .map(r -> new Person(person(r.seat()), r.seat().name().toLowerCase(Locale.ROOT))).toList();
+  }
+
+  static PersonId person(Seat seat) {
+    return new PersonId(seat.name().toLowerCase(Locale.ROOT));
+  }
+
+  /** Those of them who fly today. */
+  private Set<PersonId> people(Set<Seat> seats) {
+    Set<PersonId> all = new HashSet<>();
+    d.opened().flight().crew().stream().filter(r -> seats.contains(r.seat())).forEach(r -> all.add(person(r.seat())));
+    return all;
+  }
+
+  private void activity(Task task) {
+    Set<PersonId> who = people(task.seats());
+    List<Set<PersonId>> ways = task.any() && !who.isEmpty() ? who.stream().map(Set::of)
+        .sorted(Comparator.comparing(Set::toString)).toList() : List.of(who);
+    activities.add(new Activity(task.id(), task.what(), ways, Takes.of(task, card, departure.picture()),
+        Optional.of(task.outside() ? OUTSIDE : FLIGHT_DECK), from(task), Optional.empty()));
+  }
+
+  /** When the last of the times that run for its open steps is over. */
+  private Duration from(Task task) {
+    Duration from = Duration.ZERO;
+    for (Item item : task.open()) {
+      for (StepId n : item.step().afterWait()) {
+        Duration left = d.item(n).flatMap(i -> Waits.of(d, i)).filter(w -> !w.seen())
+            .map(w -> Duration.between(now, w.until())).orElse(Duration.ZERO);
+        from = left.compareTo(from) > 0 ? left : from;
+      }
+    }
+    return from;
+  }
+
+  /** Where everybody is now, and who was called away. */
+  private void presence() {
+    for (Rostered r : d.opened().flight().crew()) {
+      d.interrupted(r.who()).ifPresent(i -> activities.add(new Activity(
+          new ActivityId("away.%s".formatted(person(r.seat()))), "Called away", List.of(Set.of(person(r.seat()))),
+          Length.always(AWAY), Optional.of(lastPlace(r)), Duration.ZERO, Optional.of(AWAY))));
+      ActivityId here = new ActivityId("here.%s".formatted(person(r.seat())));
+      activities.add(new Activity(here, "Is here", List.of(Set.of(person(r.seat()))),
+          Length.always(Duration.ZERO), Optional.of(lastPlace(r)), Duration.ZERO, Optional.of(Duration.ZERO)));
+      tasks.stream().filter(t -> !t.over() && !t.any() && t.seats().contains(r.seat())).forEach(t ->
+          wait(here, t.id(), Duration.ZERO, ""));
+    }
+  }
+
+  /** Where somebody did the last thing they said; before that, inside. */
+  private String lastPlace(Rostered who) {
+    Map<Long, Task> said = new HashMap<>();
+    tasks.forEach(t -> t.items().forEach(i -> d.marks(i.step().id()).stream()
+        .filter(m -> m.by().equals(who.who())).map(Mark::number).forEach(n -> said.put(n, t))));
+    return said.keySet().stream().max(Comparator.naturalOrder())
+        .map(n -> said.get(n)).filter(Task::outside).map(t -> OUTSIDE).orElse(FLIGHT_DECK);
+  }
+
+  /** What its open steps wait for, as the card has it. */
+  private void needs(Task task) {
+    for (Item item : task.items()) {
+      boolean open = task.open().contains(item);
+      item.step().needs().stream().filter(n -> open).forEach(n -> after(n, task.id(), Duration.ZERO, ""));
+      item.step().afterWait().stream().filter(n -> open).forEach(n -> d.item(n).flatMap(i -> i.step().waits())
+          .ifPresent(w -> after(n, task.id(), w.time(), w.words())));
+    }
+    later(task);
+  }
+
+  /** A wait for something that comes after the departure begins early enough to be over by then. */
+  private void later(Task task) {
+    for (Item item : task.open()) {
+      item.step().waits().ifPresent(w -> card.waitingFor(item.step().id()).stream()
+          .map(i -> i.procedure().stage()).filter(s -> s.compareTo(last) > 0).min(Comparator.naturalOrder())
+          .ifPresent(s -> {
+            Duration least = w.time().minus(until(s));
+            wait(task.id(), END, least.isNegative() ? Duration.ZERO : least, w.words());
+          }));
+    }
+  }
+
+  /** From the end of the plan until a later stage begins, by the minutes of the pack. */
+  private Duration until(Stage later) {
+    Map<Stage, Duration> due = d.pack().due();
+    Duration before = due.entrySet().stream().filter(e -> e.getKey().compareTo(later) < 0)
+        .max(Map.Entry.comparingByKey()).map(Map.Entry::getValue).orElse(Duration.ZERO);
+    Duration gap = due.getOrDefault(last, Duration.ZERO).minus(before);
+    return gap.isNegative() ? Duration.ZERO : gap;
+  }
+
+  private void after(StepId earlier, ActivityId later, Duration least, String because) {
+    Optional.ofNullable(taskOf.get(earlier))
+        .filter(t -> !t.id().equals(later) && t.open().stream().anyMatch(i -> i.step().id().equals(earlier)))
+        .ifPresent(t -> wait(t.id(), later, least, because));
+  }
+
+  /** The longest of the waits between two stands; what would close a circle is left out. */
+  private void wait(ActivityId after, ActivityId before, Duration least, String because) {
+    if (reaches(before, after, new HashSet<>())) {
+      return;
+    }
+    waits.computeIfAbsent(after, a -> new HashMap<>()).merge(before,
+        new Wait(after, before, least, Optional.empty(), because),
+        (a, b) -> a.least().compareTo(b.least()) >= 0 ? a : b);
+  }
+
+  /** Whether it does not follow from others anyway. */
+  private boolean needed(Wait w) {
+    return !w.least().isZero() || waits.getOrDefault(w.after(), Map.of()).keySet().stream()
+        .noneMatch(next -> !next.equals(w.before()) && reaches(next, w.before(), new HashSet<>()));
+  }
+
+  private boolean reaches(ActivityId from, ActivityId to, Set<ActivityId> seen) {
+    return from.equals(to) || seen.add(from)
+        && waits.getOrDefault(from, Map.of()).keySet().stream().anyMatch(next -> reaches(next, to, seen));
+  }
+
+  /** Within a procedure each seat goes the way of the card; a list, or what all work together, in its order. */
+  private void chains() {
+    for (Card.Part part : card.parts()) {
+      Map<Seat, Task> before = new EnumMap<>(Seat.class);
+      tasks.stream().filter(t -> !t.over() && t.procedure().id().equals(part.procedure().id())).forEach(t ->
+          t.seats().forEach(s -> {
+            Task earlier = before.put(s, t);
+            if (earlier != null) {
+              wait(earlier.id(), t.id(), Duration.ZERO, "");
+            }
+          }));
+    }
+  }
+
+  /** Power before what is done inside, flows and figures before the briefing, and from the start on one by one. */
+  private void stages(boolean check) {
+    List<Task> open = tasks.stream().filter(t -> !t.over()).toList();
+    for (Task later : open) {
+      for (Task earlier : open) {
+        if (comesFirst(earlier, later)) {
+          wait(earlier.id(), later.id(), Duration.ZERO, "");
+        }
+      }
+      if (check && later.stage() != Stage.CONTROLS) {
+        boolean first = later.stage().compareTo(Stage.CONTROLS) < 0;
+        wait(first ? later.id() : CONTROLS, first ? CONTROLS : later.id(), Duration.ZERO, "");
+      } else if (check) {
+        wait(later.id(), CONTROLS, Duration.ZERO, "");
+      }
+    }
+  }
+
+  private boolean comesFirst(Task earlier, Task later) {
+    boolean power = earlier.procedure().kind() == Procedure.Kind.POWER_UP;
+    if (later.stage().compareTo(Stage.START) >= 0) {
+      return earlier.stage().compareTo(later.stage()) < 0
+          || earlier.stage() == later.stage() && !earlier.procedure().id().equals(later.procedure().id())
+          && place(earlier) < place(later);
+    }
+    boolean settled = earlier.stage() == Stage.FLOWS || earlier.stage() == Stage.FIGURES;
+    return power && later.stage() != Stage.WALKAROUND && later.procedure().kind() != Procedure.Kind.POWER_UP
+        || settled && later.stage() == Stage.BRIEFING;
+  }
+
+  private static int place(Task task) {
+    return task.items().getFirst().order();
+  }
+}
