@@ -13,6 +13,7 @@ import { HangTag, TakeTag } from '../lanyard/ByHand'
 import { BEAD_KEYS, Cord } from '../lanyard/Cord'
 import { TieOffStage } from '../record/TieOffStage'
 import { DayStage } from '../sop/DayStage'
+import { PlanStage } from '../timeline/PlanStage'
 import { AskAway, Away } from './Away'
 import classes from './DepartureScreen.module.css'
 import { Header } from './Header'
@@ -59,6 +60,7 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
   // Who is away does nothing: the keys of a stage under the away screen would still be pressed.
   const away = live?.view.progress.seats.some((s) => s.seat === live.seat && s.away)
   const beginHanging = useCallback(() => setHanging(true), [])
+  const toPlan = useCallback(() => go('plan'), [go])
   const outbox = acting?.outbox
   const goAway = useCallback(() => outbox?.put('interrupted', {}, 'being called away'), [outbox])
 
@@ -71,6 +73,7 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
   useHotkeys([
     ['h', () => acting && beginHanging()],
     ['i', goAway],
+    ['shift+P', () => go('plan')],
   ])
   useHotkeys(
     (live?.view.progress.beads ?? []).slice(0, BEAD_KEYS.length).map((b, i) => [BEAD_KEYS[i]!, () => go(b.stage)]),
@@ -99,6 +102,7 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
           tiedOff={live.view.progress.tiedOff !== undefined}
           connected={live.connected}
           outbox={live.outbox}
+          onPlan={toPlan}
           {...(acting && { onHang: beginHanging, onAway: goAway })}
         />
         <Cord
@@ -189,6 +193,7 @@ const Stage = ({ live, stage, wanted, onGo }: StageProps) => {
   }
   if (stage === 'tie-off') return <TieOffStage live={live} onGo={onGo} />
   if (stage === 'finds') return <FindsStage live={live} />
+  if (stage === 'plan') return <PlanStage live={live} />
   const parts = view.card.parts.filter((p) => p.stage === stage)
   const around = parts.every((p) => p.items.every((i) => view.progress.steps[i.id]?.settled))
   // What must be so before the check comes first; the check itself stays reachable whatever is open.

@@ -1,4 +1,4 @@
-import { Button } from '@mantine/core'
+import { Button, UnstyledButton } from '@mantine/core'
 import { Link } from '@tanstack/react-router'
 import { memo, useSyncExternalStore } from 'react'
 import type { DayView, DepartureView } from '../api.gen'
@@ -17,13 +17,15 @@ interface HeaderProps extends Pick<DepartureView, 'header'> {
   tiedOff: boolean
   connected: boolean
   outbox: Outbox
+  /** To the plan of the time that is left. */
+  onPlan: () => void
   /** To hang a tag by hand, and to be called away; where one can. */
   onHang?: () => void
   onAway?: () => void
 }
 
 /** The tail, the route, the day in three words, and the time to go. */
-export const Header = memo(({ header, day, tiedOff, connected, outbox, onHang, onAway }: HeaderProps) => {
+export const Header = memo(({ header, day, tiedOff, connected, outbox, onPlan, onHang, onAway }: HeaderProps) => {
   const kept = useSyncExternalStore(outbox.subscribe, outbox.kept)
   const photos = useSyncExternalStore(onPhotos, photoState).waiting.length
   const chips = day
@@ -74,7 +76,16 @@ export const Header = memo(({ header, day, tiedOff, connected, outbox, onHang, o
         </Button>
       )}
       <DayNight className={classes.plain!} />
-      <span className={classes.clock}>{tiedOff ? 'tied off' : <ToGo departs={header.departs} />}</span>
+      {tiedOff ? (
+        <span className={classes.clock}>tied off</span>
+      ) : (
+        <UnstyledButton className={classes.clock!} onClick={onPlan} title="The plan of the time that is left">
+          <ToGo departs={header.departs} />
+          <small>
+            Plan <Key>⇧p</Key>
+          </small>
+        </UnstyledButton>
+      )}
     </header>
   )
 })

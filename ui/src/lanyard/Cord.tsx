@@ -42,6 +42,7 @@ export const Cord = memo(({ beads, tags, shown, zone, bare, onGo, onTag, onHang 
     beadsOf.current?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
   }, [shown])
   const beadOf = (tag: TagView) => beads.find((b) => b.stage === tag.stage)
+  const title = beads.find((b) => b.stage === shown)?.title ?? (shown === 'plan' ? 'The plan' : 'Finds')
   const count = bare
     ? 'The cord is bare'
     : tags.length === 0
@@ -70,10 +71,7 @@ export const Cord = memo(({ beads, tags, shown, zone, bare, onGo, onTag, onHang 
         ))}
       </ol>
       <p className={classes.end}>{count}.</p>
-      <Fold
-        className={classes.below!}
-        line={`${beads.find((b) => b.stage === shown)?.title ?? 'Finds'} · ${count.toLowerCase()}`}
-      >
+      <Fold className={classes.below!} line={`${title} · ${count.toLowerCase()}`}>
         {tags.map((t) => (
           <Tag key={t.key} tag={t} pressing={pressing(t, beadOf(t))} zone={zone} onTag={onTag} />
         ))}

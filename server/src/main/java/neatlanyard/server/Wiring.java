@@ -24,6 +24,7 @@ import neatlanyard.core.log.HeldLists;
 import neatlanyard.core.record.SealKeys;
 import neatlanyard.core.sop.FeedbackAnswers;
 import neatlanyard.core.sop.Revisions;
+import neatlanyard.core.timeline.ahead.GroundEvents;
 import neatlanyard.core.walkaround.Photos;
 import neatlanyard.server.fleet.KnownAccounts;
 import neatlanyard.server.settings.Settings;
@@ -48,6 +49,7 @@ import neatlanyard.store.fleet.StoredSessions;
 import neatlanyard.store.record.StoredSealKeys;
 import neatlanyard.store.sop.StoredFeedbackAnswers;
 import neatlanyard.store.sop.StoredRevisions;
+import neatlanyard.store.timeline.StoredGroundEvents;
 import neatlanyard.store.walkaround.StoredPhotos;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -150,6 +152,11 @@ class Wiring {
   @Bean
   HeadNames headNames(Database db) {
     return new StoredHeadNames(db);
+  }
+
+  @Bean
+  GroundEvents groundEvents(Database db) {
+    return new StoredGroundEvents(db);
   }
 
   @Bean

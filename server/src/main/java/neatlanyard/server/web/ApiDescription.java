@@ -28,6 +28,7 @@ import neatlanyard.server.recording.RecordingViews;
 import neatlanyard.server.sop.CardViews;
 import neatlanyard.server.sop.GroundViews;
 import neatlanyard.server.sop.SopViews;
+import neatlanyard.server.timeline.PlanViews;
 import neatlanyard.server.walkaround.PhotoViews;
 import neatlanyard.server.weather.WeatherViews;
 import org.springdoc.core.customizers.OpenApiCustomizer;
@@ -39,8 +40,8 @@ import org.springframework.context.annotation.Configuration;
 class ApiDescription {
   private static final List<Class<?>> VIEWS = List.of(
       CardViews.class, ControlViews.class, DepartureViews.class, DrawnViews.class, DrillViews.class, GroundViews.class,
-      FiguresViews.class, FleetViews.class, KeptViews.class, LaterViews.class, RecordViews.class, RecordingViews.class,
-      SopViews.class, TaxiViews.class, TechViews.class, PhotoViews.class, WeatherViews.class);
+      FiguresViews.class, FleetViews.class, KeptViews.class, LaterViews.class, PlanViews.class, RecordViews.class,
+      RecordingViews.class, SopViews.class, TaxiViews.class, TechViews.class, PhotoViews.class, WeatherViews.class);
 
   /** Every reason there is, of the rules and of the server. */
   private static final List<String> CODES = Stream.<Code>concat(

@@ -41,6 +41,7 @@ public final class HeavyWork implements AutoCloseable {
     PACK(2, Duration.ofSeconds(10)),
     PHOTO(1, Duration.ofSeconds(20)),
     PAGE(2, Duration.ofSeconds(20)),
+    PLAN(3, Duration.ofSeconds(5)),
     IMPORT(1, Duration.ofSeconds(60));
 
     private final int each;

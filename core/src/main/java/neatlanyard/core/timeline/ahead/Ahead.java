@@ -5,10 +5,13 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import neatlanyard.core.departure.Departure;
+import neatlanyard.core.fleet.Code;
+import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.sop.Stage;
 import neatlanyard.core.state.DepartureState;
 import neatlanyard.core.timeline.ActivityId;
 import neatlanyard.core.timeline.Demands;
+import neatlanyard.core.timeline.PersonId;
 
 /**
  * What a departure still has to do before it may go, from a moment on.
@@ -24,11 +27,15 @@ public record Ahead(Instant begins, Instant wanted, Duration departs, List<Task>
     tasks = List.copyOf(tasks);
   }
 
-  /** Empty before the card is cut, and once the departure is tied off. */
-  public static Optional<Ahead> of(Departure departure, Instant now) {
+  /**
+   * Empty before the card is cut, and once the departure is tied off.
+   *
+   * @param ground what others do for it, at most one of a kind
+   */
+  public static Optional<Ahead> of(Departure departure, List<GroundEvent> ground, Instant now) {
     DepartureState d = departure.state();
     return d.card().filter(c -> d.tiedOff().isEmpty())
-        .map(card -> new Work(departure, card, now).ahead());
+        .map(card -> new Work(departure, card, ground, now).ahead());
   }
 
   /**
@@ -44,6 +51,11 @@ public record Ahead(Instant begins, Instant wanted, Duration departs, List<Task>
       last = s.compareTo(last) > 0 && s != Stage.TIE_OFF && due != null && due.compareTo(least) >= 0 ? s : last;
     }
     return last;
+  }
+
+  /** How the demands name who sits there. */
+  public static PersonId person(Seat seat) {
+    return new PersonId(Code.written(seat.name()));
   }
 
   /** A task by its activity; empty for what is no task of the card, such as a walk back. */

@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import neatlanyard.core.departure.Departure;
+import neatlanyard.core.fleet.Code;
 import neatlanyard.core.fleet.Rostered;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.flow.Waits;
@@ -41,10 +42,13 @@ final class Work {
   private static final String FLIGHT_DECK = "flight-deck";
   /** Somebody called away is counted with so much more. */
   private static final Duration AWAY = Duration.ofMinutes(3);
+  /** What others say of their times is right within about a fifth: an estimate of ours. */
+  private static final double OUTSIDE_SPREAD = 0.2;
 
   private final Departure departure;
   private final DepartureState d;
   private final Card card;
+  private final List<GroundEvent> ground;
   private final Instant now;
   private final Stage last;
   private final List<Task> tasks;
@@ -52,7 +56,8 @@ final class Work {
   private final List<Activity> activities = new ArrayList<>();
   private final Map<ActivityId, Map<ActivityId, Wait>> waits = new HashMap<>();
 
-  Work(Departure departure, Card card, Instant now) {
+  Work(Departure departure, Card card, List<GroundEvent> ground, Instant now) {
+    this.ground = List.copyOf(ground);
     this.departure = departure;
     this.d = departure.state();
     this.card = card;
@@ -69,12 +74,12 @@ final class Work {
       activities.add(new Activity(CONTROLS, "Flight control check", List.of(people(Seat.pilots())),
           Takes.controlCheck(), Optional.of(FLIGHT_DECK), Duration.ZERO, Optional.empty()));
     }
-    activities.add(new Activity(END, "Departure", List.of(Set.of()), Length.always(Duration.ZERO), Optional.empty(),
-        Duration.ZERO, Optional.empty()));
     presence();
     tasks.forEach(this::needs);
     chains();
     stages(check);
+    ground();
+    end();
     activities.stream().filter(a -> !a.id().equals(END)).forEach(a -> wait(a.id(), END, Duration.ZERO, ""));
     Duration due = d.pack().due().getOrDefault(last, Duration.ZERO);
     Instant wanted = d.opened().flight().departs().minus(due);
@@ -86,6 +91,40 @@ final class Work {
     return new Ahead(now, wanted, due, tasks, demands);
   }
 
+  /** What others do that is not over; what comes of it is waited for. */
+  private void ground() {
+    for (GroundEvent e : ground) {
+      boolean came = e.kind() == GroundEvent.Kind.LOAD_SHEET && d.given().sheet().isPresent();
+      if (e.kind() == GroundEvent.Kind.SLOT || came || !e.ends().isAfter(now)) {
+        continue;
+      }
+      Duration from = since(e.begins());
+      Duration takes = since(e.ends()).minus(from);
+      boolean moment = e.begins().equals(e.ends());
+      ActivityId id = new ActivityId("ground.%s".formatted(Code.written(e.kind().name())));
+      activities.add(new Activity(id, e.kind().words(), List.of(Set.of()),
+          new Length(moment ? from : takes, OUTSIDE_SPREAD), Optional.empty(), moment ? Duration.ZERO : from,
+          Optional.empty()));
+      Stage before = e.kind() == GroundEvent.Kind.LOAD_SHEET ? Stage.FIGURES : Stage.START;
+      tasks.stream().filter(t -> !t.over() && t.stage() == before).forEach(t ->
+          wait(id, t.id(), Duration.ZERO, ""));
+    }
+  }
+
+  /** The departure: within its slot, where it has one. */
+  private void end() {
+    Optional<GroundEvent> slot = ground.stream().filter(e -> e.kind() == GroundEvent.Kind.SLOT).findFirst();
+    Duration due = d.pack().due().getOrDefault(last, Duration.ZERO);
+    activities.add(new Activity(END, "Departure", List.of(Set.of()), Length.always(Duration.ZERO), Optional.empty(),
+        slot.map(e -> since(e.begins().minus(due))).orElse(Duration.ZERO),
+        slot.map(e -> since(e.ends().minus(due)))));
+  }
+
+  /** From now on; nothing where it is past. */
+  private Duration since(Instant at) {
+    return at.isAfter(now) ? Duration.between(now, at) : Duration.ZERO;
+  }
+
   private boolean controlsOver() {
     return last.compareTo(Stage.CONTROLS) < 0
         || d.controls().filter(c -> c.event().judgement().passed()).isPresent() && ControlsAgain.of(d).isEmpty();
@@ -93,17 +132,14 @@ final class Work {
 
   private List<Person> crew() {
     return d.opened().flight().crew().stream().sorted(Comparator.comparing(Rostered::seat))
-        .map(r -> new Person(person(r.seat()), r.seat().name().toLowerCase(Locale.ROOT))).toList();
-  }
-
-  static PersonId person(Seat seat) {
-    return new PersonId(seat.name().toLowerCase(Locale.ROOT));
+        .map(r -> new Person(Ahead.person(r.seat()), r.seat().name().toLowerCase(Locale.ROOT))).toList();
   }
 
   /** Those of them who fly today. */
   private Set<PersonId> people(Set<Seat> seats) {
     Set<PersonId> all = new HashSet<>();
-    d.opened().flight().crew().stream().filter(r -> seats.contains(r.seat())).forEach(r -> all.add(person(r.seat())));
+    d.opened().flight().crew().stream().map(Rostered::seat).filter(seats::contains).map(Ahead::person)
+        .forEach(all::add);
     return all;
   }
 
@@ -131,11 +167,12 @@ final class Work {
   /** Where everybody is now, and who was called away. */
   private void presence() {
     for (Rostered r : d.opened().flight().crew()) {
+      PersonId who = Ahead.person(r.seat());
       d.interrupted(r.who()).ifPresent(i -> activities.add(new Activity(
-          new ActivityId("away.%s".formatted(person(r.seat()))), "Called away", List.of(Set.of(person(r.seat()))),
+          new ActivityId("away.%s".formatted(who)), "Called away", List.of(Set.of(who)),
           Length.always(AWAY), Optional.of(lastPlace(r)), Duration.ZERO, Optional.of(AWAY))));
-      ActivityId here = new ActivityId("here.%s".formatted(person(r.seat())));
-      activities.add(new Activity(here, "Is here", List.of(Set.of(person(r.seat()))),
+      ActivityId here = new ActivityId("here.%s".formatted(who));
+      activities.add(new Activity(here, "Is here", List.of(Set.of(who)),
           Length.always(Duration.ZERO), Optional.of(lastPlace(r)), Duration.ZERO, Optional.of(Duration.ZERO)));
       tasks.stream().filter(t -> !t.over() && !t.any() && t.seats().contains(r.seat())).forEach(t ->
           wait(here, t.id(), Duration.ZERO, ""));

@@ -1,0 +1,164 @@
+package neatlanyard.server.timeline;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.InstantSource;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.BooleanSupplier;
+import java.util.random.RandomGeneratorFactory;
+import java.util.stream.Collectors;
+import neatlanyard.core.departure.Departure;
+import neatlanyard.core.fleet.FlightId;
+import neatlanyard.core.timeline.ActivityId;
+import neatlanyard.core.timeline.Likelihood;
+import neatlanyard.core.timeline.Order;
+import neatlanyard.core.timeline.Planner;
+import neatlanyard.core.timeline.Planner.Outcome;
+import neatlanyard.core.timeline.Timeline;
+import neatlanyard.core.timeline.ahead.Ahead;
+import neatlanyard.core.timeline.ahead.Choice;
+import neatlanyard.core.timeline.ahead.GroundEvent;
+import neatlanyard.server.work.HeavyWork;
+import neatlanyard.solver.ConstraintPlanner;
+import org.springframework.stereotype.Service;
+
+/**
+ * Plans departures when somebody looks, away from everybody's presses. What was planned a moment ago and nothing has
+ * changed since is told again; the people of the plan before keep what they had where nothing is lost by it.
+ */
+@Service
+class PlanDesk {
+  private static final Duration WITHIN = Duration.ofSeconds(1);
+  private static final Duration CHOICE_WITHIN = Duration.ofMillis(500);
+  private static final Duration FRESH = Duration.ofSeconds(15);
+  private static final Duration KEPT = Duration.ofHours(2);
+  private static final int MOST_KEPT = 200;
+  private static final int RUNS = 10_000;
+  private static final long SEED = 2_705;
+  /** Less is no choice worth a word between two people. */
+  private static final Duration WORTH = Duration.ofSeconds(30);
+
+  private final HeavyWork heavy;
+  private final InstantSource clock;
+  private final Cache<FlightId, Current> plans = Caffeine.newBuilder().maximumSize(MOST_KEPT).expireAfterAccess(KEPT)
+      .build();
+
+  /** The solver is native code: loaded when it is first asked, which takes a while, and not with the server. */
+  private static final class Loaded {
+    private static final Planner PLANNER = new ConstraintPlanner(1);
+  }
+
+  /**
+   * A plan as it was worked out.
+   *
+   * @param number of the entry after which it was
+   * @param found empty where there is nothing to plan
+   */
+  record Current(long number, List<GroundEvent> ground, Instant at, Optional<Found> found) {}
+
+  /** @param likelihood empty where there is no timeline */
+  record Found(Ahead ahead, Outcome outcome, Optional<Likelihood> likelihood) {
+    Optional<Timeline> timeline() {
+      return outcome instanceof Outcome.Planned p ? Optional.of(p.timeline()) : Optional.empty();
+    }
+
+    /** What the departure hangs on. */
+    Set<ActivityId> hangs() {
+      return timeline().map(t -> Order.of(ahead.demands(), t).criticalChain().stream().map(Order.Link::activity)
+          .collect(Collectors.toSet())).orElse(Set.of());
+    }
+  }
+
+  /** @param gain how much earlier all is over */
+  record Tried(Choice choice, Duration gain, Likelihood likelihood) {}
+
+  PlanDesk(HeavyWork heavy, InstantSource clock) {
+    this.heavy = heavy;
+    this.clock = clock;
+  }
+
+  /** The plan as it is now. */
+  Current plan(String asker, Departure d, List<GroundEvent> ground) {
+    return fresh(d, ground).orElseGet(() -> heavy.run(asker, HeavyWork.Kind.PLAN, stop ->
+        fresh(d, ground).orElseGet(() -> worked(d, ground))));
+  }
+
+  private static FlightId id(Departure d) {
+    return d.state().opened().flight().id();
+  }
+
+  private Optional<Current> fresh(Departure d, List<GroundEvent> ground) {
+    return Optional.ofNullable(plans.getIfPresent(id(d))).filter(c -> c.number() >= d.state().lastNumber()
+        && c.ground().equals(ground) && c.at().plus(FRESH).isAfter(clock.instant()));
+  }
+
+  private Current worked(Departure d, List<GroundEvent> ground) {
+    Optional<Current> before = Optional.ofNullable(plans.getIfPresent(id(d)));
+    Instant now = clock.instant();
+    Current current = new Current(d.state().lastNumber(), ground, now,
+        Ahead.of(d, ground, now).map(a -> found(a, before.flatMap(b -> moved(b, now)), WITHIN)));
+    plans.put(id(d), current);
+    return current;
+  }
+
+  private Found found(Ahead ahead, Optional<Timeline> before, Duration within) {
+    Outcome outcome = Loaded.PLANNER.plan(ahead.demands(), before, within);
+    Optional<Likelihood> likelihood = outcome instanceof Outcome.Planned p
+        ? Optional.of(Likelihood.of(ahead.demands(), p.timeline(), RUNS,
+        RandomGeneratorFactory.of("L64X128MixRandom").create(SEED))) : Optional.empty();
+    return new Found(ahead, outcome, likelihood);
+  }
+
+  /** The plan before, told from another moment on; what is past of it begins now. */
+  private static Optional<Timeline> moved(Current before, Instant now) {
+    Duration by = Duration.between(before.at(), now);
+    return before.found().flatMap(Found::timeline).map(t -> {
+      Map<ActivityId, Timeline.Slot> slots = new HashMap<>();
+      t.slots().forEach((id, s) -> slots.put(id, new Timeline.Slot(
+          later(s.begins().minus(by)), later(s.ends().minus(by)), s.who())));
+      return new Timeline(slots);
+    });
+  }
+
+  private static Duration later(Duration d) {
+    return d.isNegative() ? Duration.ZERO : d;
+  }
+
+  /** What would buy time, each alone tried by the solver, the most first. */
+  List<Tried> choices(String asker, Departure d, List<GroundEvent> ground) {
+    Current current = plan(asker, d, ground);
+    return current.found().filter(f -> f.timeline().isPresent())
+        .map(f -> heavy.run(asker, HeavyWork.Kind.PLAN, stop -> tried(d, current, f, stop))).orElse(List.of());
+  }
+
+  private List<Tried> tried(Departure d, Current current, Found found, BooleanSupplier stop) {
+    List<Tried> all = new ArrayList<>();
+    for (Choice choice : Choice.of(d, found.ahead(), found.hangs())) {
+      if (stop.getAsBoolean()) {
+        break;
+      }
+      Ahead.of(choice.taken(d, current.at()), current.ground(), current.at())
+          .map(a -> found(a, found.timeline(), CHOICE_WITHIN)).ifPresent(then -> {
+            Duration gain = over(found).minus(over(then));
+            if (then.timeline().isPresent() && gain.compareTo(WORTH) >= 0) {
+              all.add(new Tried(choice, gain, then.likelihood().orElseThrow()));
+            }
+          });
+    }
+    all.sort((a, b) -> b.gain().compareTo(a.gain()));
+    return all;
+  }
+
+  /** When the last is over, also where that is before it is wanted. */
+  private static Duration over(Found found) {
+    return found.timeline().map(t -> t.slots().values().stream().map(Timeline.Slot::ends)
+        .reduce(Duration.ZERO, (a, b) -> a.compareTo(b) >= 0 ? a : b)).orElse(Duration.ZERO);
+  }
+}

@@ -1,0 +1,195 @@
+package neatlanyard.server.timeline;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import neatlanyard.core.departure.Departure;
+import neatlanyard.core.fleet.CrewMember;
+import neatlanyard.core.fleet.Rostered;
+import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.log.Event;
+import neatlanyard.core.sop.Place;
+import neatlanyard.core.state.DepartureState;
+import neatlanyard.core.timeline.Activity;
+import neatlanyard.core.timeline.ActivityId;
+import neatlanyard.core.timeline.Likelihood;
+import neatlanyard.core.timeline.Order;
+import neatlanyard.core.timeline.PersonId;
+import neatlanyard.core.timeline.Planner.Outcome;
+import neatlanyard.core.timeline.Timeline;
+import neatlanyard.core.timeline.ahead.Ahead;
+import neatlanyard.core.timeline.ahead.GroundEvent;
+import neatlanyard.core.timeline.ahead.Task;
+import neatlanyard.server.timeline.PlanDesk.Current;
+import neatlanyard.server.timeline.PlanDesk.Found;
+import neatlanyard.server.timeline.PlanDesk.Tried;
+import neatlanyard.server.timeline.PlanViews.BlockView;
+import neatlanyard.server.timeline.PlanViews.BuysView;
+import neatlanyard.server.timeline.PlanViews.DecidesView;
+import neatlanyard.server.timeline.PlanViews.FoundView;
+import neatlanyard.server.timeline.PlanViews.GroundEventView;
+import neatlanyard.server.timeline.PlanViews.HangsView;
+import neatlanyard.server.timeline.PlanViews.PersonPlanView;
+import neatlanyard.server.timeline.PlanViews.PlanState;
+import neatlanyard.server.timeline.PlanViews.PlanView;
+import neatlanyard.server.timeline.PlanViews.PlanWaitView;
+import neatlanyard.server.timeline.PlanViews.SayView;
+import org.springframework.stereotype.Component;
+
+/** Puts a plan into what the screens show. */
+@Component
+class PlanViewer {
+  private static final int MOST_DECIDING = 3;
+
+  PlanView view(Departure d, Current plan) {
+    DepartureState state = d.state();
+    Instant wanted = state.opened().flight().departs();
+    List<GroundEventView> ground = plan.ground().stream().map(PlanViewer::ground).toList();
+    Optional<Outcome> outcome = plan.found().map(Found::outcome);
+    PlanState as = outcome.map(o -> switch (o) {
+      case Outcome.Planned p -> PlanState.PLANNED;
+      case Outcome.Clash c -> PlanState.CLASH;
+      case Outcome.NoTime n -> PlanState.NO_TIME;
+    }).orElse(PlanState.NOTHING);
+    Optional<Outcome.Clash> clash = outcome.filter(Outcome.Clash.class::isInstance).map(Outcome.Clash.class::cast);
+    return new PlanView(as, plan.at(), plan.number(), wanted,
+        plan.found().flatMap(f -> f.likelihood().map(l -> new Drawn(d, f, l).view())),
+        clash.map(Outcome.Clash::demands).orElse(List.of()), clash.map(Outcome.Clash::smallest).orElse(false), ground);
+  }
+
+  static GroundEventView ground(GroundEvent e) {
+    return new GroundEventView(e.kind(), e.kind().words(), e.begins(), e.ends(), e.source(), e.simulated());
+  }
+
+  static BuysView buys(Tried t) {
+    return new BuysView(t.choice().words(), t.gain().toSeconds(), t.likelihood().onTime(), t.choice().by(),
+        t.choice().says().stream().map(PlanViewer::say).toList());
+  }
+
+  private static SayView say(Event event) {
+    return switch (event) {
+      case Event.PanelHandedOver e -> new SayView("panel-handed-over", Optional.of(e.panel().value()),
+          Optional.of(e.to()), Optional.empty(), Optional.empty());
+      case Event.StepNotToday e -> new SayView("step-not-today", Optional.empty(), Optional.empty(),
+          Optional.of(e.step().value()), Optional.of(e.reason()));
+      default -> throw new IllegalArgumentException("%s is not part of a choice".formatted(event));
+    };
+  }
+
+  /** One plan that was found. */
+  private static final class Drawn {
+    private final Departure departure;
+    private final Ahead ahead;
+    private final Outcome.Planned planned;
+    private final Likelihood likelihood;
+    private final Map<ActivityId, Order.Room> rooms;
+    private final List<Order.Link> chain;
+    private final Set<ActivityId> hangs;
+
+    Drawn(Departure departure, Found found, Likelihood likelihood) {
+      this.departure = departure;
+      this.ahead = found.ahead();
+      this.planned = (Outcome.Planned) found.outcome();
+      this.likelihood = likelihood;
+      Order order = Order.of(ahead.demands(), planned.timeline());
+      this.rooms = order.rooms();
+      this.chain = order.criticalChain();
+      this.hangs = found.hangs();
+    }
+
+    /** What lies between the end of the plan and the departure lies between any of its moments and theirs. */
+    private Instant departs(Duration over) {
+      return ahead.at(over).plus(ahead.departs());
+    }
+
+    FoundView view() {
+      List<PersonPlanView> strips = new ArrayList<>();
+      departure.state().opened().flight().crew().stream().sorted(Comparator.comparing(Rostered::seat)).forEach(r ->
+          strips.add(new PersonPlanView(Optional.of(r.seat()), name(r), blocks(Optional.of(Ahead.person(r.seat()))))));
+      strips.add(new PersonPlanView(Optional.empty(), "Others", blocks(Optional.empty())));
+      return new FoundView(
+          departs(planned.timeline().departs(ahead.demands())), departs(planned.bound()), planned.proven(),
+          likelihood.onTime(), likelihood.runs(), departs(likelihood.departs()), departs(likelihood.late()), strips,
+          waits(), hangs(), likelihood.decides().stream().limit(MOST_DECIDING)
+          .map(x -> new DecidesView(ahead.demands().activity(x.activity()).what(), x.share())).toList());
+    }
+
+    private String name(Rostered r) {
+      return departure.state().opened().crew().stream().filter(m -> m.id().equals(r.who())).map(CrewMember::name)
+          .findFirst().orElse(r.who().value());
+    }
+
+    private List<HangsView> hangs() {
+      return chain.stream().filter(l -> !l.begins().equals(l.ends())).map(l -> new HangsView(
+          ahead.demands().activity(l.activity()).what(), ahead.at(l.begins()), ahead.at(l.ends()), l.because()))
+          .toList();
+    }
+
+    private List<PlanWaitView> waits() {
+      return ahead.demands().waits().stream().filter(w -> !w.because().isEmpty() && !w.least().isZero()).map(w -> {
+        Instant begins = ahead.at(planned.timeline().of(w.after()).ends());
+        return new PlanWaitView(w.because(), begins, begins.plus(w.least()));
+      }).distinct().toList();
+    }
+
+    /** What somebody does; of nobody, what others do. Pieces of one procedure that follow each other are one. */
+    private List<BlockView> blocks(Optional<PersonId> who) {
+      List<Activity> theirs = ahead.demands().activities().stream()
+          .filter(a -> !slot(a).begins().equals(slot(a).ends()))
+          .filter(a -> who.map(slot(a).who()::contains).orElse(slot(a).who().isEmpty()))
+          .sorted(Comparator.comparing(a -> slot(a).begins())).toList();
+      List<BlockView> all = new ArrayList<>();
+      List<Activity> run = new ArrayList<>();
+      for (Activity a : theirs) {
+        if (!run.isEmpty() && !goesOn(run.getLast(), a)) {
+          all.add(block(run, who));
+          run.clear();
+        }
+        run.add(a);
+      }
+      if (!run.isEmpty()) {
+        all.add(block(run, who));
+      }
+      return all;
+    }
+
+    private Timeline.Slot slot(Activity a) {
+      return planned.timeline().of(a.id());
+    }
+
+    private boolean goesOn(Activity one, Activity next) {
+      Optional<Task> first = ahead.task(one.id());
+      return first.isPresent() && ahead.task(next.id()).filter(t -> t.procedure().equals(first.get().procedure()))
+          .isPresent() && slot(one).ends().equals(slot(next).begins()) && slot(one).who().equals(slot(next).who());
+    }
+
+    private BlockView block(List<Activity> run, Optional<PersonId> who) {
+      Activity first = run.getFirst();
+      List<Task> tasks = run.stream().flatMap(a -> ahead.task(a.id()).stream()).toList();
+      Duration slack = run.stream().map(a -> room(a).slack()).min(Comparator.naturalOrder()).orElseThrow();
+      Set<Seat> with = EnumSet.noneOf(Seat.class);
+      for (Seat s : Seat.values()) {
+        if (slot(first).who().contains(Ahead.person(s)) && who.filter(Ahead.person(s)::equals).isEmpty()) {
+          with.add(s);
+        }
+      }
+      List<String> places = tasks.stream().flatMap(t -> t.open().stream()).map(i -> i.step().place()).distinct()
+          .flatMap(p -> departure.state().pack().place(p).stream()).map(Place::name).toList();
+      return new BlockView(first.id().value(), first.what(), tasks.stream().map(Task::stage).findFirst(),
+          ahead.at(slot(first).begins()), ahead.at(slot(run.getLast()).ends()), List.copyOf(with),
+          ahead.at(slot(first).begins().plus(slack)), slack.toSeconds(),
+          run.stream().map(Activity::id).anyMatch(hangs::contains),
+          tasks.stream().anyMatch(Task::outside), tasks.stream().mapToInt(t -> t.open().size()).sum(), places);
+    }
+
+    private Order.Room room(Activity a) {
+      return Optional.ofNullable(rooms.get(a.id())).orElseThrow();
+    }
+  }
+}

@@ -1,0 +1,98 @@
+package neatlanyard.server.timeline;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.sop.Stage;
+import neatlanyard.core.timeline.ahead.GroundEvent;
+import org.jspecify.annotations.Nullable;
+
+/** What the interface is told of the plan. */
+public final class PlanViews {
+  private PlanViews() {}
+
+  /** What came of planning. */
+  public enum PlanState {
+    /** There is no card yet, or the departure is tied off: nothing is planned. */
+    NOTHING,
+    PLANNED,
+    /** What is demanded cannot hold together. */
+    CLASH,
+    /** Nothing was found in the time there was. */
+    NO_TIME
+  }
+
+  /**
+   * The plan from now on.
+   *
+   * @param at when it was worked out, and where it begins
+   * @param number of the entry after which it was
+   * @param wanted the departure of the flight
+   * @param clash sentences that cannot hold together; {@code smallest} where none of them can be left out
+   */
+  public record PlanView(
+      PlanState state, Instant at, long number, Instant wanted, Optional<FoundView> found, List<String> clash,
+      boolean smallest, List<GroundEventView> ground) {}
+
+  /**
+   * A plan that was found.
+   *
+   * @param departs the departure that follows from it
+   * @param bound no plan departs before this; the same as {@code departs} where {@code proven}
+   * @param proven whether nothing better is possible
+   * @param likely how likely the departure is on time, 0 to 1, of {@code runs} simulated
+   * @param half when it departs in half of the runs, and {@code nine} in nine of ten
+   * @param hangs what it hangs on, from now to the departure
+   */
+  public record FoundView(
+      Instant departs, Instant bound, boolean proven, double likely, int runs, Instant half, Instant nine,
+      List<PersonPlanView> strips, List<PlanWaitView> waits, List<HangsView> hangs, List<DecidesView> decides) {}
+
+  /** What one does. @param seat empty for what others do */
+  public record PersonPlanView(Optional<Seat> seat, String name, List<BlockView> blocks) {}
+
+  /**
+   * Something that is done in one go.
+   *
+   * @param with the other seats that do it at the same time
+   * @param latest when it must have begun for the departure not to slip
+   * @param slackS how much later that is, in seconds
+   * @param critical whether the departure hangs on it
+   * @param steps how many are open
+   * @param places where it is done, panel by panel
+   */
+  public record BlockView(
+      String id, String what, Optional<Stage> stage, Instant begins, Instant ends, List<Seat> with, Instant latest,
+      long slackS, boolean critical, boolean outside, int steps, List<String> places) {}
+
+  /** A time nobody can shorten. @param what such as "before the stall-warning test" */
+  public record PlanWaitView(String what, Instant begins, Instant ends) {}
+
+  /** @param because why it is not earlier */
+  public record HangsView(String what, Instant begins, Instant ends, String because) {}
+
+  /** @param share of the late runs in which it decided, 0 to 1 */
+  public record DecidesView(String what, double share) {}
+
+  public record GroundEventView(
+      GroundEvent.Kind kind, String words, Instant begins, Instant ends, String source, boolean simulated) {}
+
+  /**
+   * Something that would buy time, tried by the solver by itself.
+   *
+   * @param gainS how much earlier all is over, in seconds
+   * @param likely how likely on time it is then, 0 to 1
+   * @param by whose word it is
+   * @param says what they say
+   */
+  public record BuysView(String words, long gainS, double likely, Seat by, List<SayView> says) {}
+
+  /** An event as a device sends it. @param kind as in its path, such as "panel-handed-over" */
+  public record SayView(
+      String kind, Optional<String> panel, Optional<Seat> to, Optional<String> step, Optional<String> reason) {}
+
+  /** What somebody says of an event on the ground. @param ends empty for what takes no time */
+  public record GroundForm(
+      @Nullable String kind, @Nullable Instant begins, Optional<Instant> ends) {}
+}

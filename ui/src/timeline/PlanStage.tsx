@@ -1,0 +1,207 @@
+import { Button } from '@mantine/core'
+import { useState } from 'react'
+import type { BuysView, FoundView, PlanView } from '../api.gen'
+import { Fetching } from '../app/Fetching'
+import { Fold } from '../app/Fold'
+import { ProblemNotice } from '../app/Notice'
+import { Problem } from '../app/api'
+import { clockTime, span, useNow } from '../app/clock'
+import type { Live } from '../live/useDeparture'
+import { GroundForm } from './GroundForm'
+import classes from './PlanStage.module.css'
+import { Strips } from './Strips'
+import { useBuys, usePlan } from './usePlan'
+
+const MINUTE_MS = 60_000
+const PERCENT = 100
+
+/** Below this it is looked for what would buy time without being asked. */
+const LIKELY_ENOUGH = 0.9
+
+/** The plan of the time before the departure: a strip a seat, what it hangs on, how likely it is on time. */
+export const PlanStage = ({ live }: { live: Live }) => {
+  const { data: plan, error } = usePlan(live)
+  if (!plan) return error ? <ProblemNotice problem={error} /> : <Fetching what="the plan" />
+  return (
+    <section className={classes.plan} aria-label="The plan">
+      {error && (
+        <p className={classes.old}>Worked out at {clockTime(plan.at, live.view.header.zone)}; not anew since.</p>
+      )}
+      {plan.found ? <Found live={live} plan={plan} found={plan.found} /> : <NotFound plan={plan} />}
+      <Ground live={live} plan={plan} />
+    </section>
+  )
+}
+
+const NotFound = ({ plan }: { plan: PlanView }) => {
+  if (plan.state === 'clash')
+    return (
+      <>
+        <h2>These cannot all be so</h2>
+        <ul className={classes.clash}>
+          {plan.clash.map((c) => (
+            <li key={c}>{c}</li>
+          ))}
+        </ul>
+        <p className={classes.soft}>
+          {plan.smallest
+            ? 'Without any one of them there is a plan. Minutes count from now.'
+            : 'There was no time to leave out what does not matter. Minutes count from now.'}
+        </p>
+      </>
+    )
+  return (
+    <ProblemNotice
+      problem={
+        plan.state === 'nothing'
+          ? new Problem(409, 'no-card', 'There is nothing to plan.', 'A plan is made of the open steps of the card.')
+          : new Problem(503, 'busy', 'No plan was found in a second.', 'It is tried again in half a minute.')
+      }
+    />
+  )
+}
+
+/** In whole minutes, as people say it. */
+const minutes = (ms: number): string => `${Math.round(Math.abs(ms) / MINUTE_MS)} min`
+
+const verdict = (plan: PlanView, found: FoundView, zone: string): string => {
+  const late = Date.parse(found.departs) - Date.parse(plan.wanted)
+  const at = clockTime(found.departs, zone)
+  if (late >= MINUTE_MS / 2) return `Departs ${at}, ${minutes(late)} late`
+  return `Departs ${at}, on time`
+}
+
+const Found = ({ live, plan, found }: { live: Live; plan: PlanView; found: FoundView }) => {
+  const { zone } = live.view.header
+  const now = useNow()
+  const slack = Math.min(...found.strips.flatMap((s) => s.blocks.map((b) => b.slackS)))
+  const first = found.decides[0]
+  const mine = found.strips.find((s) => s.seat && s.seat === live.seat)
+  return (
+    <>
+      <p className={classes.soft}>
+        The plan from {clockTime(plan.at, zone)} on ·{' '}
+        {found.proven
+          ? 'no earlier departure is possible'
+          : `perhaps ${minutes(Date.parse(found.departs) - Date.parse(found.bound))} earlier is possible`}
+      </p>
+      <h2 className={classes.verdict}>{verdict(plan, found, zone)}</h2>
+      <p className={classes.likely}>
+        On time in <b>{Math.round(found.likely * PERCENT)} of 100</b> tries
+        {slack >= MINUTE_MS / 1000 && `, ${Math.floor((slack * 1000) / MINUTE_MS)} min to spare`}
+        {first && found.likely < 1 && (
+          <>
+            ; if late, then mostly by <b>{first.what}</b>
+          </>
+        )}
+        {found.likely < LIKELY_ENOUGH && `; in nine of ten by ${clockTime(found.nine, zone)}`}.
+      </p>
+      {mine && <Mine strip={mine} zone={zone} now={now} />}
+      <Buys live={live} plan={plan} wanted={found.likely < LIKELY_ENOUGH} />
+      <div className={classes.wide}>
+        <Strips found={found} seat={live.seat} zone={zone} now={now} />
+      </div>
+      <Fold line="What it hangs on">
+        <ol className={classes.chain}>
+          {found.hangs.map((h) => (
+            <li key={h.what + h.begins}>
+              <b>{h.what}</b> {clockTime(h.begins, zone)}, {span(Date.parse(h.ends) - Date.parse(h.begins))}
+              <span className={classes.soft}> {h.because}</span>
+            </li>
+          ))}
+        </ol>
+      </Fold>
+    </>
+  )
+}
+
+/** Now and next of who looks on: all that a phone shows. */
+const Mine = ({ strip, zone, now }: { strip: FoundView['strips'][number]; zone: string; now: number }) => {
+  const at = strip.blocks.find((b) => Date.parse(b.begins) <= now + 1000 && Date.parse(b.ends) > now)
+  const next = strip.blocks.find((b) => Date.parse(b.begins) > now + 1000)
+  return (
+    <dl className={classes.mine}>
+      <div data-now={at ? true : undefined}>
+        <dt>Now</dt>
+        <dd>
+          <b>{at ? at.what : 'Nothing'}</b>
+          {at && <span>{span(Date.parse(at.ends) - now)} left</span>}
+        </dd>
+      </div>
+      <div>
+        <dt>Next</dt>
+        <dd>
+          <b>{next ? next.what : 'Nothing more'}</b>
+          {next && (
+            <span>
+              in {span(Date.parse(next.begins) - now)}, at the latest {clockTime(next.latest, zone)}
+            </span>
+          )}
+        </dd>
+      </div>
+    </dl>
+  )
+}
+
+const Buys = ({ live, plan, wanted }: { live: Live; plan: PlanView; wanted: boolean }) => {
+  const [asked, setAsked] = useState(false)
+  const { data, isFetching, error } = useBuys(live.view.header.id, plan.number, wanted || asked)
+  if (!wanted && !asked)
+    return (
+      <Button variant="plain" size="desk" className={classes.ask!} onClick={() => setAsked(true)}>
+        What would buy time?
+      </Button>
+    )
+  if (error) return <ProblemNotice problem={error} />
+  if (!data) return isFetching ? <p className={classes.soft}>Trying what would buy time…</p> : null
+  if (data.length === 0) return <p className={classes.soft}>Nothing that could be tried would buy half a minute.</p>
+  return (
+    <div className={classes.buys} aria-label="What would buy time, each alone tried">
+      {data.map((b) => (
+        <Buy key={b.words} live={live} buy={b} />
+      ))}
+    </div>
+  )
+}
+
+/** One that would buy time; whose word it is may say it. */
+const Buy = ({ live, buy }: { live: Live; buy: BuysView }) => {
+  const mine = live.seat === buy.by
+  const say = () => {
+    for (const s of buy.says)
+      live.outbox.put(
+        s.kind,
+        s.kind === 'panel-handed-over' ? { panel: s.panel, to: s.to } : { step: s.step, reason: s.reason },
+        buy.words,
+      )
+  }
+  return (
+    <Button variant="outline" size="seat" disabled={!mine} onClick={say} className={classes.buy!}>
+      <span>{buy.words}</span>
+      <b>
+        {span(buy.gainS * 1000)} earlier, on time in {Math.round(buy.likely * PERCENT)} of 100
+      </b>
+      {!mine && <small>the {buy.by} seat says it</small>}
+    </Button>
+  )
+}
+
+const Ground = ({ live, plan }: { live: Live; plan: PlanView }) => {
+  const { zone } = live.view.header
+  const simulated = plan.ground.some((g) => g.simulated)
+  return (
+    <Fold line={`What others do${simulated ? ' · simulated ground service' : ''}`}>
+      <ul className={classes.ground}>
+        {plan.ground.map((g) => (
+          <li key={g.kind}>
+            <b>{g.words}</b> {clockTime(g.begins, zone)}
+            {g.ends !== g.begins && ` to ${clockTime(g.ends, zone)}`}
+            <span className={classes.soft}> {g.source}</span>
+          </li>
+        ))}
+        {plan.ground.length === 0 && <li>Nobody has said anything of it.</li>}
+      </ul>
+      {live.seat && <GroundForm live={live} />}
+    </Fold>
+  )
+}

@@ -1,0 +1,109 @@
+import { Fragment } from 'react'
+import type { FoundView, PersonPlanView } from '../api.gen'
+import { clockTime, span } from '../app/clock'
+import { lanesOf, ofBlock, ofWait, place, timesOf, type Placed } from './rows'
+import classes from './Strips.module.css'
+
+/** Rows grow with their words, and beyond that by their time. */
+const PX_A_MINUTE = 9
+
+/** Less than this and it is said when it must have begun. */
+const LITTLE_S = 5 * 60
+
+/** How wide a seat's lane is drawn, and one of the others'. */
+const SEAT_FR = 2
+const OTHERS_FR = 1.1
+
+const lanesAs = (n: number, fr: number): string => `repeat(${n}, minmax(0, ${fr}fr))`
+
+interface StripsProps {
+  found: FoundView
+  /** The seat of who looks on; empty where they have none. */
+  seat: string
+  zone: string
+  now: number
+}
+
+/** A strip a seat, hanging down along the cord: what stands beside each other is done at the same time. */
+export const Strips = ({ found, seat, zone, now }: StripsProps) => {
+  const others = found.strips.filter((s) => !s.seat).flatMap((s) => s.blocks.map(ofBlock))
+  const strips = found.strips.filter((s) => s.seat)
+  const all = [...strips.flatMap((s) => s.blocks.map(ofBlock)), ...others, ...found.waits.map(ofWait)]
+  const times = timesOf(all)
+  const columns = [
+    ...strips.map((s) => ({ strip: s as PersonPlanView | undefined, placed: place(s.blocks.map(ofBlock), times) })),
+    { strip: undefined, placed: place([...others, ...found.waits.map(ofWait)], times) },
+  ]
+  const lanes = columns.map((c) => lanesOf(c.placed))
+  const begin = lanes.map((_, i) => 2 + lanes.slice(0, i).reduce((a, b) => a + b, 0))
+  return (
+    <div
+      className={classes.strips}
+      style={{
+        gridTemplateColumns: `3.6rem ${lanes.map((n, i) => lanesAs(n, strips[i] ? SEAT_FR : OTHERS_FR)).join(' ')}`,
+        gridTemplateRows: `auto ${times
+          .slice(1)
+          .map((t, i) => `minmax(${Math.round(((t - times[i]!) / 60_000) * PX_A_MINUTE)}px, auto)`)
+          .join(' ')} auto`,
+      }}
+    >
+      {columns.map(({ strip, placed }, i) => (
+        <Fragment key={strip?.seat ?? 'others'}>
+          <h3 className={classes.who} style={{ gridColumn: `${begin[i]} / span ${lanes[i]}`, gridRow: 1 }}>
+            {strip ? strip.name : 'Others, and times to wait'}
+            {strip && <small>{strip.seat === 'engineer' ? 'engineer' : `${strip.seat} seat`}</small>}
+          </h3>
+          {placed.map((p) => (
+            <Block
+              key={p.key}
+              placed={p}
+              column={begin[i]! + p.lane}
+              mine={strip?.seat === seat}
+              zone={zone}
+              now={now}
+            />
+          ))}
+        </Fragment>
+      ))}
+      {times.slice(0, -1).map((t, i) =>
+        columns.some((c) => c.strip && c.placed.some((p) => p.row === i)) ? (
+          <time key={t} className={classes.time} style={{ gridColumn: 1, gridRow: i + 2 }}>
+            {clockTime(t, zone)}
+          </time>
+        ) : null,
+      )}
+    </div>
+  )
+}
+
+interface BlockProps {
+  placed: Placed
+  column: number
+  mine: boolean
+  zone: string
+  now: number
+}
+
+const Block = ({ placed: p, column, mine, zone, now }: BlockProps) => {
+  const b = p.block
+  const little = b && b.latest && b.slackS < LITTLE_S && !b.critical
+  return (
+    <div
+      className={classes.block}
+      data-kind={b ? 'task' : 'wait'}
+      data-critical={b?.critical || undefined}
+      data-now={(mine && p.begins <= now + 1000 && p.ends > now) || undefined}
+      style={{ gridColumn: column, gridRow: `${p.row + 2} / span ${p.rows}` }}
+      title={b?.places.join(', ')}
+    >
+      <b>{p.what}</b>
+      <span>
+        {span(p.ends - p.begins)}
+        {b && b.steps > 1 && ` · ${b.steps} steps`}
+        {b?.outside && ' · outside'}
+        {b && b.with.length > 0 && ' · together'}
+        {little && ` · by ${clockTime(b.latest, zone)}`}
+      </span>
+    </div>
+  )
+}

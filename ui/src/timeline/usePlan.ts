@@ -1,0 +1,41 @@
+import { useQuery } from '@tanstack/react-query'
+import { useEffect } from 'react'
+import type { BuysView, PlanView } from '../api.gen'
+import { ask, type Problem } from '../app/api'
+import type { Live } from '../live/useDeparture'
+
+/** Between two words of a crew: a plan is not worked out for each of several said in a row. */
+const SETTLES_MS = 2_000
+const ANEW_MS = 30_000
+
+/** The plan, worked out anew when something was said and as time goes by. */
+export const usePlan = (live: Live) => {
+  const { id } = live.view.header
+  const { number } = live.view.progress
+  const query = useQuery<PlanView, Problem>({
+    queryKey: ['plan', id],
+    queryFn: () => ask<PlanView>('GET', `/api/departures/${id}/plan`),
+    refetchInterval: ANEW_MS,
+    refetchOnMount: 'always',
+    retry: (n, p) => p.status === 0 && n < 20,
+    retryDelay: 1500,
+  })
+  const { refetch, data } = query
+  const old = data !== undefined && data.number < number
+  useEffect(() => {
+    if (!old) return
+    const timer = setTimeout(() => void refetch(), SETTLES_MS)
+    return () => clearTimeout(timer)
+  }, [old, number, refetch])
+  return query
+}
+
+/** What would buy time, for the plan that is shown. */
+export const useBuys = (id: string, number: number, wanted: boolean) =>
+  useQuery<BuysView[], Problem>({
+    queryKey: ['plan-choices', id, number],
+    queryFn: () => ask<BuysView[]>('GET', `/api/departures/${id}/plan/choices`),
+    enabled: wanted,
+    staleTime: ANEW_MS,
+    retry: false,
+  })
