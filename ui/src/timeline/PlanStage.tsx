@@ -81,7 +81,7 @@ const Found = ({ live, plan, found }: { live: Live; plan: PlanView; found: Found
     <>
       <p className={classes.soft}>
         The plan from {clockTime(plan.at, zone)} on ·{' '}
-        {found.proven
+        {found.earliest
           ? 'no earlier departure is possible'
           : `perhaps ${minutes(Date.parse(found.departs) - Date.parse(found.bound))} earlier is possible`}
       </p>

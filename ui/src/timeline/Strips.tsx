@@ -35,6 +35,7 @@ export const Strips = ({ found, seat, zone, now }: StripsProps) => {
     { strip: undefined, placed: place([...others, ...found.waits.map(ofWait)], times) },
   ]
   const lanes = columns.map((c) => lanesOf(c.placed))
+  const said = minutesSaid(columns.filter((c) => c.strip).flatMap((c) => c.placed))
   const begin = lanes.map((_, i) => 2 + lanes.slice(0, i).reduce((a, b) => a + b, 0))
   return (
     <div
@@ -66,7 +67,7 @@ export const Strips = ({ found, seat, zone, now }: StripsProps) => {
         </Fragment>
       ))}
       {times.slice(0, -1).map((t, i) =>
-        columns.some((c) => c.strip && c.placed.some((p) => p.row === i)) ? (
+        said.has(t) ? (
           <time key={t} className={classes.time} style={{ gridColumn: 1, gridRow: i + 2 }}>
             {clockTime(t, zone)}
           </time>
@@ -74,6 +75,14 @@ export const Strips = ({ found, seat, zone, now }: StripsProps) => {
       )}
     </div>
   )
+}
+
+/** The times at which somebody of the crew begins something, each minute said once. */
+const minutesSaid = (placed: readonly Placed[]): Set<number> => {
+  const said = new Map<number, number>()
+  for (const t of placed.map((p) => p.begins).sort((a, b) => a - b))
+    if (!said.has(Math.floor(t / 60_000))) said.set(Math.floor(t / 60_000), t)
+  return new Set(said.values())
 }
 
 interface BlockProps {
@@ -98,7 +107,7 @@ const Block = ({ placed: p, column, mine, zone, now }: BlockProps) => {
     >
       <b>{p.what}</b>
       <span>
-        {span(p.ends - p.begins)}
+        {p.ends > p.begins ? span(p.ends - p.begins) : `at ${clockTime(p.ends, zone)}`}
         {b && b.steps > 1 && ` · ${b.steps} steps`}
         {b?.outside && ' · outside'}
         {b && b.with.length > 0 && ' · together'}

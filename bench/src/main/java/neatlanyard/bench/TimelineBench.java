@@ -53,7 +53,7 @@ public class TimelineBench {
 
     private Timeline timeline(Optional<Timeline> had) {
       Planner.Outcome outcome = planner.orElseThrow().plan(demands, had, WITHIN);
-      if (outcome instanceof Planner.Outcome.Planned p && p.proven()) {
+      if (outcome instanceof Planner.Outcome.Planned p && p.best()) {
         return p.timeline();
       }
       throw new IllegalStateException("The demo's plan was not proven best");

@@ -11,6 +11,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import java.util.function.Predicate;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
 import neatlanyard.core.timeline.Activity;
@@ -111,8 +112,7 @@ final class Plan implements Callable<Integer> {
       Duration late = t.departs(d).minus(d.due());
       line("Departs %s, %s. %s", clock(t.departs(d)), late.isZero() ? "on time"
           : "%d min %d s late".formatted(late.toMinutes(), late.toSecondsPart()),
-          planned.proven() ? "Nothing better is possible."
-          : "Found in the time there was; nothing departs before %s.".formatted(clock(planned.bound())));
+          proof());
       Map<ActivityId, Order.Room> rooms = Order.of(d, t).rooms();
       for (Person p : d.people()) {
         line("%s", p.name());
@@ -130,7 +130,15 @@ final class Plan implements Callable<Integer> {
           d.activity(x.activity()).what()));
     }
 
-    private void strip(Timeline t, java.util.function.Predicate<Timeline.Slot> theirs,
+    private String proof() {
+      if (planned.best()) {
+        return "Nothing better is possible.";
+      }
+      return planned.earliest() ? "Nothing departs earlier; what else could be better was not shown in the time."
+          : "Found in the time there was; nothing departs before %s.".formatted(clock(planned.bound()));
+    }
+
+    private void strip(Timeline t, Predicate<Timeline.Slot> theirs,
         Map<ActivityId, Order.Room> rooms) {
       asked.demands().activities().stream().filter(a -> theirs.test(t.of(a.id())))
           .sorted(Comparator.comparing((Activity a) -> t.of(a.id()).begins()).thenComparing(a -> a.id().value()))

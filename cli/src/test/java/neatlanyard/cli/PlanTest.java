@@ -38,7 +38,7 @@ public class PlanTest {
     assertThat(ran.said).contains("Departs 07:40:00, on time. Nothing better is possible.", "Left seat\n",
         "07:32:30–07:33:30 Auxiliary power unit started, no slack", "Start and push-back, after Bleed air");
     JsonNode json = new JsonMapper().readTree(plan(demo, "--json").said);
-    assertThat(json.get("on-time").asBoolean() && json.get("proven").asBoolean()).isTrue();
+    assertThat(json.get("on-time").asBoolean() && json.get("best").asBoolean()).isTrue();
     assertThat(json.get("activities").size()).isEqualTo(20);
     double likely = json.get("likelihood").get("on-time").asDouble();
     assertThat(likely).isBetween(0.3, 0.9);

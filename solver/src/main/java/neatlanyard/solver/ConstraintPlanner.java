@@ -10,9 +10,11 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SplittableRandom;
 import neatlanyard.core.timeline.Demands;
 import neatlanyard.core.timeline.Order;
 import neatlanyard.core.timeline.Planner;
+import neatlanyard.core.timeline.Serial;
 import neatlanyard.core.timeline.Timeline;
 
 /** Plans with a constraint solver, one aim after the other: each keeps what those before it reached. */
@@ -20,6 +22,8 @@ public final class ConstraintPlanner implements Planner {
   private static final double NANOS = 1e9;
   /** Of the time there is, what an aim after the first may take at most. */
   private static final double LATER_AIM = 0.25;
+  /** To begin with by hand: what they find takes thousandths of a second. */
+  private static final int TRIES = 40;
 
   private final int workers;
 
@@ -55,7 +59,8 @@ public final class ConstraintPlanner implements Planner {
     }
 
     Outcome plan(Optional<Timeline> before) {
-      before.ifPresent(model::hint);
+      Optional<Timeline> byHand = Serial.of(demands, TRIES, new SplittableRandom(1));
+      byHand.or(() -> before).ifPresent(model::hint);
       model.cp.minimize(model.departs);
       CpSolver first = solver(left());
       CpSolverStatus status = first.solve(model.cp);
@@ -63,12 +68,14 @@ public final class ConstraintPlanner implements Planner {
         return clash();
       }
       if (status != CpSolverStatus.OPTIMAL && status != CpSolverStatus.FEASIBLE) {
-        return new Outcome.NoTime();
+        return byHand.<Outcome>map(t -> new Outcome.Planned(t, demands.due(), false, false))
+            .orElseGet(Outcome.NoTime::new);
       }
       long departs = first.value(model.departs);
       Timeline found = model.timeline(v -> first.value(v));
       model.cp.addLessOrEqual(model.departs, departs);
-      boolean proven = status == CpSolverStatus.OPTIMAL;
+      boolean earliest = status == CpSolverStatus.OPTIMAL;
+      boolean best = earliest;
       for (LinearExpr aim : aims(before)) {
         model.hint(Order.early(demands, found));
         model.cp.minimize(aim);
@@ -78,10 +85,10 @@ public final class ConstraintPlanner implements Planner {
           found = model.timeline(v -> next.value(v));
           model.cp.addLessOrEqual(aim, Math.round(next.objectiveValue()));
         }
-        proven &= as == CpSolverStatus.OPTIMAL;
+        best &= as == CpSolverStatus.OPTIMAL;
       }
       Duration bound = Duration.ofSeconds((long) Math.ceil(first.bestObjectiveBound() - 1e-6));
-      return new Outcome.Planned(Order.early(demands, found), bound, proven);
+      return new Outcome.Planned(Order.early(demands, found), bound, earliest, best);
     }
 
     /** After the departure: each is wanted as small as it may be. */

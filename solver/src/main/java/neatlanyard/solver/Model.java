@@ -253,7 +253,13 @@ final class Model {
     cp.clearHints();
     Set<ActivityId> known = new HashSet<>(t.slots().keySet());
     known.retainAll(begins.keySet());
-    known.forEach(id -> cp.addHint(of(id), t.of(id).begins().toSeconds()));
+    known.forEach(id -> {
+      cp.addHint(of(id), t.of(id).begins().toSeconds());
+      List<Set<PersonId>> all = demands.activity(id).ways();
+      for (int i = 0; i < all.size(); i++) {
+        cp.addHint(get(ways, id).get(i), all.get(i).equals(t.of(id).who()) ? 1 : 0);
+      }
+    });
   }
 
   /** @param value of a variable in what was found */

@@ -9,10 +9,11 @@ public interface Planner {
   /** What came of it. */
   sealed interface Outcome {
     /**
-     * @param bound no timeline can depart before this, since the plan begins; {@code proven} where this one does then
-     * @param proven whether nothing better is possible, and not only not found in the time there was
+     * @param bound no timeline can depart before this, since the plan begins
+     * @param earliest whether this one departs then, so that no other departs earlier
+     * @param best whether nothing is better by any of the aims, and not only not found in the time there was
      */
-    record Planned(Timeline timeline, Duration bound, boolean proven) implements Outcome {}
+    record Planned(Timeline timeline, Duration bound, boolean earliest, boolean best) implements Outcome {}
 
     /**
      * @param demands that cannot hold together, a sentence each

@@ -29,7 +29,8 @@ public final class PlanJson {
     all.put("departs", at(begins, timeline.departs(demands)));
     all.put("wanted", at(begins, demands.due()));
     all.put("on-time", timeline.departs(demands).equals(demands.due()));
-    all.put("proven", planned.proven());
+    all.put("earliest", planned.earliest());
+    all.put("best", planned.best());
     all.put("not-before", at(begins, planned.bound()));
     Order order = Order.of(demands, timeline);
     Map<ActivityId, Order.Room> rooms = order.rooms();

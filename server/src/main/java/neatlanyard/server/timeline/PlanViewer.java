@@ -114,7 +114,7 @@ class PlanViewer {
           strips.add(new PersonPlanView(Optional.of(r.seat()), name(r), blocks(Optional.of(Ahead.person(r.seat()))))));
       strips.add(new PersonPlanView(Optional.empty(), "Others", blocks(Optional.empty())));
       return new FoundView(
-          departs(planned.timeline().departs(ahead.demands())), departs(planned.bound()), planned.proven(),
+          departs(planned.timeline().departs(ahead.demands())), departs(planned.bound()), planned.earliest(),
           likelihood.onTime(), likelihood.runs(), departs(likelihood.departs()), departs(likelihood.late()), strips,
           waits(), hangs(), likelihood.decides().stream().limit(MOST_DECIDING)
           .map(x -> new DecidesView(ahead.demands().activity(x.activity()).what(), x.share())).toList());
@@ -179,10 +179,12 @@ class PlanViewer {
           with.add(s);
         }
       }
+      boolean moment = Optional.ofNullable(ahead.ground().get(first.id())).filter(GroundEvent::moment).isPresent();
       List<String> places = tasks.stream().flatMap(t -> t.open().stream()).map(i -> i.step().place()).distinct()
           .flatMap(p -> departure.state().pack().place(p).stream()).map(Place::name).toList();
       return new BlockView(first.id().value(), first.what(), tasks.stream().map(Task::stage).findFirst(),
-          ahead.at(slot(first).begins()), ahead.at(slot(run.getLast()).ends()), List.copyOf(with),
+          ahead.at(moment ? slot(first).ends() : slot(first).begins()), ahead.at(slot(run.getLast()).ends()),
+          List.copyOf(with),
           ahead.at(slot(first).begins().plus(slack)), slack.toSeconds(),
           run.stream().map(Activity::id).anyMatch(hangs::contains),
           tasks.stream().anyMatch(Task::outside), tasks.stream().mapToInt(t -> t.open().size()).sum(), places);

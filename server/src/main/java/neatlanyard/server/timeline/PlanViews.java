@@ -39,14 +39,14 @@ public final class PlanViews {
    * A plan that was found.
    *
    * @param departs the departure that follows from it
-   * @param bound no plan departs before this; the same as {@code departs} where {@code proven}
-   * @param proven whether nothing better is possible
+   * @param bound no plan departs before this; the same as {@code departs} where {@code earliest}
+   * @param earliest whether no other plan departs earlier
    * @param likely how likely the departure is on time, 0 to 1, of {@code runs} simulated
    * @param half when it departs in half of the runs, and {@code nine} in nine of ten
    * @param hangs what it hangs on, from now to the departure
    */
   public record FoundView(
-      Instant departs, Instant bound, boolean proven, double likely, int runs, Instant half, Instant nine,
+      Instant departs, Instant bound, boolean earliest, double likely, int runs, Instant half, Instant nine,
       List<PersonPlanView> strips, List<PlanWaitView> waits, List<HangsView> hangs, List<DecidesView> decides) {}
 
   /** What one does. @param seat empty for what others do */

@@ -3,6 +3,7 @@ package neatlanyard.core.timeline.ahead;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import neatlanyard.core.departure.Departure;
 import neatlanyard.core.fleet.Code;
@@ -20,11 +21,15 @@ import neatlanyard.core.timeline.PersonId;
  * @param wanted when all of it should be over
  * @param departs the departure that follows from it: so much later than {@code wanted}; negative for earlier
  * @param tasks of the card up to the last stage that comes before the departure, in its order, done or not
+ * @param ground what others do that is not over, by its activity
  * @param demands on the tasks that are not over
  */
-public record Ahead(Instant begins, Instant wanted, Duration departs, List<Task> tasks, Demands demands) {
+public record Ahead(
+    Instant begins, Instant wanted, Duration departs, List<Task> tasks, Map<ActivityId, GroundEvent> ground,
+    Demands demands) {
   public Ahead {
     tasks = List.copyOf(tasks);
+    ground = Map.copyOf(ground);
   }
 
   /**

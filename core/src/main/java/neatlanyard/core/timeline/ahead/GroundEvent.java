@@ -41,4 +41,9 @@ public record GroundEvent(Kind kind, Instant begins, Instant ends, String source
       throw new IllegalArgumentException("%s ends before it begins".formatted(kind.words()));
     }
   }
+
+  /** Whether it is expected to come, and takes no time. */
+  public boolean moment() {
+    return begins.equals(ends);
+  }
 }

@@ -30,8 +30,7 @@ final class Takes {
 
   /** Whether a wait between two steps is so short that nobody does anything else meanwhile. */
   static boolean inOne(Item earlier, Item later) {
-    boolean waits = later.step().afterWait().contains(earlier.step().id());
-    return waits && earlier.step().waits().filter(w -> w.time().compareTo(SHORT_WAIT) <= 0).isPresent()
+    return earlier.step().waits().filter(w -> w.time().compareTo(SHORT_WAIT) <= 0).isPresent()
         && earlier.step().place().equals(later.step().place());
   }
 

@@ -36,10 +36,17 @@ final class Tasks {
   }
 
   private void tie(Item later, StepId earlier) {
-    card.item(earlier).filter(e -> !Takes.inOne(e, later)).ifPresent(e -> {
+    card.item(earlier).filter(e -> !goesOn(e, later)).ifPresent(e -> {
       begins.add(later.step().id());
       ends.add(earlier);
     });
+  }
+
+  /** Whether the order in which one seat works a procedure is all that is asked for, but for a moment between. */
+  private static boolean goesOn(Item earlier, Item later) {
+    boolean waits = later.step().afterWait().contains(earlier.step().id());
+    return earlier.procedure().id().equals(later.procedure().id()) && earlier.seats().equals(later.seats())
+        && earlier.order() < later.order() && (!waits || Takes.inOne(earlier, later));
   }
 
   /** @param last the last stage whose steps are wanted */

@@ -44,6 +44,8 @@ final class Work {
   private static final Duration AWAY = Duration.ofMinutes(3);
   /** What others say of their times is right within about a fifth: an estimate of ours. */
   private static final double OUTSIDE_SPREAD = 0.2;
+  /** Of when something comes, less: the same. */
+  private static final double MOMENT_SPREAD = 0.1;
 
   private final Departure departure;
   private final DepartureState d;
@@ -54,6 +56,7 @@ final class Work {
   private final List<Task> tasks;
   private final Map<StepId, Task> taskOf = new HashMap<>();
   private final List<Activity> activities = new ArrayList<>();
+  private final Map<ActivityId, GroundEvent> expected = new HashMap<>();
   private final Map<ActivityId, Map<ActivityId, Wait>> waits = new HashMap<>();
 
   Work(Departure departure, Card card, List<GroundEvent> ground, Instant now) {
@@ -88,7 +91,7 @@ final class Work {
     List<Walk> walks = List.of(new Walk(FLIGHT_DECK, OUTSIDE, Takes.wayOut(d.pack().planform())));
     Demands demands = new Demands(crew(), activities, all, List.of(), walks,
         left.isNegative() ? Duration.ZERO : left, Optional.empty());
-    return new Ahead(now, wanted, due, tasks, demands);
+    return new Ahead(now, wanted, due, tasks, expected, demands);
   }
 
   /** What others do that is not over; what comes of it is waited for. */
@@ -100,11 +103,11 @@ final class Work {
       }
       Duration from = since(e.begins());
       Duration takes = since(e.ends()).minus(from);
-      boolean moment = e.begins().equals(e.ends());
       ActivityId id = new ActivityId("ground.%s".formatted(Code.written(e.kind().name())));
       activities.add(new Activity(id, e.kind().words(), List.of(Set.of()),
-          new Length(moment ? from : takes, OUTSIDE_SPREAD), Optional.empty(), moment ? Duration.ZERO : from,
-          Optional.empty()));
+          e.moment() ? new Length(from, MOMENT_SPREAD) : new Length(takes, OUTSIDE_SPREAD), Optional.empty(),
+          e.moment() ? Duration.ZERO : from, Optional.empty()));
+      expected.put(id, e);
       Stage before = e.kind() == GroundEvent.Kind.LOAD_SHEET ? Stage.FIGURES : Stage.START;
       tasks.stream().filter(t -> !t.over() && t.stage() == before).forEach(t ->
           wait(id, t.id(), Duration.ZERO, ""));

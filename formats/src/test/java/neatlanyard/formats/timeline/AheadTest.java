@@ -1,0 +1,219 @@
+package neatlanyard.formats.timeline;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import neatlanyard.core.departure.Departure;
+import neatlanyard.core.fleet.AirfieldId;
+import neatlanyard.core.fleet.CrewId;
+import neatlanyard.core.fleet.Flight;
+import neatlanyard.core.fleet.FlightId;
+import neatlanyard.core.fleet.Rostered;
+import neatlanyard.core.fleet.Seat;
+import neatlanyard.core.fleet.Tail;
+import neatlanyard.core.log.Entry;
+import neatlanyard.core.log.Event;
+import neatlanyard.core.sop.Card.Item;
+import neatlanyard.core.sop.Circumstance;
+import neatlanyard.core.sop.Day;
+import neatlanyard.core.sop.Pack;
+import neatlanyard.core.sop.StepId;
+import neatlanyard.core.timeline.Serial;
+import neatlanyard.core.timeline.Timeline;
+import neatlanyard.core.timeline.ahead.Ahead;
+import neatlanyard.core.timeline.ahead.Choice;
+import neatlanyard.core.timeline.ahead.GroundEvent;
+import neatlanyard.core.timeline.ahead.GroundEvent.Kind;
+import neatlanyard.core.timeline.ahead.Task;
+import neatlanyard.core.weather.StationReport;
+import neatlanyard.formats.sop.PackReader;
+import neatlanyard.formats.weather.StationReportReader;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** What is ahead of departures on the demo's packs. */
+public class AheadTest {
+  private static final Instant NOW = Instant.parse("2027-01-14T07:00:00Z");
+  private static final Instant DEPARTS = NOW.plus(Duration.ofMinutes(40));
+  private static final CrewId LEFT = new CrewId("marsk");
+  private static final CrewId RIGHT = new CrewId("adeyo");
+  private static final CrewId ENGINEER = new CrewId("saldo");
+
+  @DataProvider
+  public Object[][] packs() {
+    return new Object[][] {{"dovrin-46"}, {"halyard-210"}, {"pellow-9"}, {"selkie-m3"}, {"burdock-four"}};
+  }
+
+  private static Departure opened(String name) throws IOException {
+    Path file = Path.of(System.getProperty("lanyard.root", ".."), "demo/packs/%s.yaml".formatted(name));
+    Pack pack = PackReader.read(Files.readString(file)).orThrow(name);
+    Pack.PackTail first = pack.tails().getFirst();
+    Tail tail = new Tail(first.id(), pack.type(), first.subType(), first.equipment());
+    List<Rostered> crew = new ArrayList<>(List.of(
+        new Rostered(LEFT, Seat.LEFT, true, true), new Rostered(RIGHT, Seat.RIGHT, false, false)));
+    if (name.startsWith("burdock")) {
+      crew.add(new Rostered(ENGINEER, Seat.ENGINEER, false, false));
+    }
+    Flight flight = new Flight(new FlightId("f1"), "Flight 1", tail.id(), new AirfieldId("QTRN"),
+        new AirfieldId("QVSK"), DEPARTS, Optional.of(170), crew, "");
+    Departure d = Departure.open(pack, new Event.Opened(flight, tail, pack.id(), "1", "", List.of()));
+    for (Rostered r : crew) {
+      d = says(d, r.who(), new Event.SeatTaken(r.seat()), NOW);
+    }
+    StationReport report = StationReportReader.read("QTRN 140650Z 07010KT 9999 M02/M04 Q1002", NOW).orThrow("report");
+    Day day = new Day(report, false, true, Set.of(Circumstance.FIRST_FLIGHT));
+    return says(d, LEFT, new Event.DaySet(day), NOW);
+  }
+
+  private static Departure says(Departure d, CrewId who, Event event, Instant at) {
+    long number = d.state().lastNumber() + 1;
+    return d.apply(new Entry(number, new UUID(1, number), at, at, who, d.state().seatOf(who), "d", event));
+  }
+
+  private static Timeline planned(Ahead ahead) {
+    assertThat(ahead.demands().faults()).isEmpty();
+    return Serial.of(ahead.demands(), 20, new Random(1)).orElseThrow();
+  }
+
+  /** Each open step before the departure is in one task, its needs and waits are kept, and nobody is in two places. */
+  @Test(dataProvider = "packs")
+  public void every_step_is_planned_once_and_after_what_it_waits_for(String pack) throws IOException {
+    Departure d = opened(pack);
+    Ahead ahead = Ahead.of(d, List.of(), NOW).orElseThrow();
+    Timeline t = planned(ahead);
+    assertThat(ahead.demands().broken(t)).isEmpty();
+    Map<StepId, Task> of = new HashMap<>();
+    ahead.tasks().forEach(task -> task.items().forEach(i ->
+        assertThat(of.put(i.step().id(), task)).as("%s", i.step().id()).isNull()));
+    Set<StepId> wanted = d.state().items().stream().filter(i -> ahead.tasks().stream()
+        .anyMatch(task -> task.stage() == i.procedure().stage())).map(i -> i.step().id()).collect(Collectors.toSet());
+    assertThat(of.keySet()).isEqualTo(wanted);
+    int kept = 0;
+    for (Task task : ahead.tasks()) {
+      for (Item item : task.items()) {
+        Set<StepId> earlier = new HashSet<>(item.step().needs());
+        earlier.addAll(item.step().afterWait());
+        for (StepId n : earlier) {
+          Task before = of.get(n);
+          if (before == null || before.equals(task)) {
+            continue;
+          }
+          Duration wait = item.step().afterWait().contains(n) ? d.state().item(n).orElseThrow().step().waits()
+              .orElseThrow().time() : Duration.ZERO;
+          assertThat(t.of(task.id()).begins()).as("%s after %s", item.step().id(), n)
+              .isGreaterThanOrEqualTo(t.of(before.id()).ends().plus(wait));
+          kept++;
+        }
+      }
+    }
+    assertThat(kept).as("needs between tasks").isPositive();
+  }
+
+  /** Whatever has been done, what is left can be planned, and takes no longer; at the end nothing is left. */
+  @Test(dataProvider = "packs")
+  public void it_gets_less_as_steps_are_done(String pack) throws IOException {
+    Departure d = opened(pack);
+    Duration before = over(planned(Ahead.of(d, List.of(), NOW).orElseThrow()));
+    Duration slack = Duration.ofMinutes(2);
+    List<Item> items = d.state().items();
+    for (int i = 0; i < items.size(); i++) {
+      Item item = items.get(i);
+      for (Seat seat : item.seats()) {
+        CrewId who = seat == Seat.LEFT ? LEFT : seat == Seat.RIGHT ? RIGHT : ENGINEER;
+        d = says(d, who, new Event.StepNotToday(item.step().id(), "a test"), NOW);
+      }
+      if (i % 25 == 0) {
+        Duration now = over(planned(Ahead.of(d, List.of(), NOW).orElseThrow()));
+        assertThat(now).isLessThanOrEqualTo(before.plus(slack));
+        before = now;
+      }
+    }
+    Ahead last = Ahead.of(d, List.of(), NOW).orElseThrow();
+    assertThat(last.tasks()).allMatch(Task::over);
+  }
+
+  private static Duration over(Timeline t) {
+    return t.slots().values().stream().map(Timeline.Slot::ends).max(Duration::compareTo).orElseThrow();
+  }
+
+  /** A time that runs keeps what waits for it; somebody outside walks in first; who is away does nothing. */
+  @Test
+  public void a_running_time_a_way_in_and_somebody_away_are_counted() throws IOException {
+    Departure d = opened("dovrin-46");
+    d = says(d, RIGHT, new Event.StepDone(new StepId("pu-ac")), NOW);
+    Ahead ahead = Ahead.of(d, List.of(), NOW.plusSeconds(60)).orElseThrow();
+    Task stall = task(ahead, "tr-stall");
+    assertThat(ahead.demands().activity(stall.id()).from()).isEqualTo(Duration.ofSeconds(180));
+    d = says(d, RIGHT, new Event.StepDone(new StepId("wa-brake-r")), NOW.plusSeconds(60));
+    Timeline outside = planned(Ahead.of(d, List.of(), NOW.plusSeconds(60)).orElseThrow());
+    assertThat(outside.of(task(ahead, "pu-fire").id()).begins()).isGreaterThanOrEqualTo(Duration.ofSeconds(29));
+    d = says(d, LEFT, new Event.Interrupted(), NOW.plusSeconds(60));
+    Ahead away = Ahead.of(d, List.of(), NOW.plusSeconds(60)).orElseThrow();
+    assertThat(planned(away).of(task(away, "fl-oxygen").id()).begins()).isGreaterThanOrEqualTo(Duration.ofMinutes(3));
+  }
+
+  private static Task task(Ahead ahead, String step) {
+    return ahead.tasks().stream().filter(t -> t.items().stream()
+        .anyMatch(i -> i.step().id().equals(new StepId(step)))).findFirst().orElseThrow();
+  }
+
+  /** Figures wait for the load sheet, the start for fuelling and boarding, the departure for its slot. */
+  @Test
+  public void what_others_do_is_waited_for() throws IOException {
+    Departure d = opened("halyard-210");
+    Ahead ahead = Ahead.of(d, List.of(event(Kind.LOAD_SHEET, 35, 35), event(Kind.FUELLING, 5, 50),
+        event(Kind.BOARDING, -10, -5), event(Kind.SLOT, 70, 85)), NOW).orElseThrow();
+    Timeline t = planned(ahead);
+    assertThat(begins(ahead, t, "fi-trim")).isGreaterThanOrEqualTo(Duration.ofMinutes(35));
+    assertThat(ahead.tasks().stream().filter(x -> x.stage().title().equals("Start")).map(x -> t.of(x.id()).begins()))
+        .isNotEmpty().allMatch(b -> b.compareTo(Duration.ofMinutes(50)) >= 0);
+    assertThat(ahead.at(t.departs(ahead.demands())).plus(ahead.departs())).isEqualTo(NOW.plus(Duration.ofMinutes(70)));
+    assertThat(ahead.ground()).hasSize(2);
+  }
+
+  private static Duration begins(Ahead ahead, Timeline t, String step) {
+    return t.of(task(ahead, step).id()).begins();
+  }
+
+  private static GroundEvent event(Kind kind, int begins, int ends) {
+    return new GroundEvent(kind, NOW.plus(Duration.ofMinutes(begins)), NOW.plus(Duration.ofMinutes(ends)), "x", false);
+  }
+
+  /** What is given to the other seat is theirs by the card's own rule; tests are left where the policy lets them. */
+  @Test
+  public void a_choice_taken_changes_what_is_ahead() throws IOException {
+    Departure d = opened("dovrin-46");
+    Ahead ahead = Ahead.of(d, List.of(), NOW).orElseThrow();
+    List<Choice> all = Choice.of(d, ahead, ahead.tasks().stream().map(Task::id).collect(Collectors.toSet()));
+    assertThat(all).isNotEmpty();
+    for (Choice c : all) {
+      Ahead then = Ahead.of(c.taken(d, NOW), List.of(), NOW).orElseThrow();
+      Seat by = c.by();
+      long before = open(ahead, by);
+      assertThat(open(then, by)).as(c.words()).isLessThan(before);
+      boolean leaves = c.says().getFirst() instanceof Event.StepNotToday;
+      assertThat(open(then, by.other())).as(c.words())
+          .isEqualTo(open(ahead, by.other()) + (leaves ? 0 : before - open(then, by)));
+    }
+    assertThat(Choice.of(d, ahead, Set.of())).as("nothing hangs on them")
+        .allMatch(c -> c.says().getFirst() instanceof Event.StepNotToday);
+  }
+
+  private static long open(Ahead ahead, Seat seat) {
+    return ahead.tasks().stream().flatMap(t -> t.open().stream()).filter(i -> i.seats().contains(seat)).count();
+  }
+}
