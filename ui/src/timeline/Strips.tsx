@@ -8,7 +8,7 @@ import classes from './Strips.module.css'
 const PX_A_MINUTE = 9
 
 /** Less than this and it is said when it must have begun. */
-const LITTLE_S = 5 * 60
+const LITTLE_S = 10 * 60
 
 /** How wide a seat's lane is drawn, and one of the others'. */
 const SEAT_FR = 2

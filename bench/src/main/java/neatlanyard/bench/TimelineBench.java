@@ -38,8 +38,8 @@ public class TimelineBench {
   /** Read once, the solver loaded. */
   @State(Scope.Benchmark)
   public static class Forty {
-    private Demands demands = new Demands(List.of(), List.of(), List.of(), List.of(), List.of(), Duration.ZERO,
-        Optional.empty());
+    private Demands demands = new Demands(List.of(), List.of(), List.of(), List.of(), List.of(), List.of(),
+        Duration.ZERO, Optional.empty());
     private Optional<ConstraintPlanner> planner = Optional.empty();
     private Optional<Timeline> before = Optional.empty();
 

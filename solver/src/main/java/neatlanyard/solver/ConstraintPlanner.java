@@ -95,6 +95,9 @@ public final class ConstraintPlanner implements Planner {
     private List<LinearExpr> aims(Optional<Timeline> before) {
       List<LinearExpr> aims = new ArrayList<>();
       demands.runs().ifPresent(r -> aims.add(LinearExpr.term(model.runsFrom(r), -1)));
+      if (!demands.inOneGo().isEmpty()) {
+        aims.add(model.brokenOff());
+      }
       aims.add(LinearExpr.newBuilder().add(model.rest).build());
       before.map(model::changed).ifPresent(aims::add);
       return aims;

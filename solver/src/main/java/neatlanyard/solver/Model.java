@@ -234,6 +234,19 @@ final class Model {
     return of(id);
   }
 
+  /** How often something begins later than right after what it would rather follow. */
+  LinearExpr brokenOff() {
+    List<Literal> all = new ArrayList<>();
+    for (List<ActivityId> pieces : demands.inOneGo()) {
+      for (int i = 1; i < pieces.size(); i++) {
+        BoolVar broken = cp.newBoolVar("%s.broken-off".formatted(pieces.get(i)));
+        cp.addEquality(of(pieces.get(i)), after(demands.activity(pieces.get(i - 1)), 0)).onlyEnforceIf(broken.not());
+        all.add(broken);
+      }
+    }
+    return LinearExpr.sum(all.toArray(Literal[]::new));
+  }
+
   /** How many activities are done by others than before. */
   LinearExpr changed(Timeline before) {
     List<Literal> others = new ArrayList<>();

@@ -110,7 +110,7 @@ public class ConstraintPlannerTest {
         List.of(new Person(new PersonId("left"), "Left"), new Person(new PersonId("right"), "Right")),
         List.of(either(0, "apu", 1), either(1, "walk", 5), either(2, "flow", 5)),
         List.of(new Wait(Instances.id(0), Instances.id(2), Duration.ofMinutes(2), Optional.empty(), "")), List.of(),
-        List.of(), Duration.ofMinutes(20), Optional.of(Instances.id(0)));
+        List.of(), List.of(), Duration.ofMinutes(20), Optional.of(Instances.id(0)));
     Timeline first = ((Outcome.Planned) planner.plan(d, Optional.empty(), WITHIN)).timeline();
     assertThat(first.of(Instances.id(0)).begins()).isEqualTo(Duration.ofMinutes(12));
     assertThat(first.of(Instances.id(1)).begins()).isEqualTo(Duration.ZERO);
@@ -120,6 +120,27 @@ public class ConstraintPlannerTest {
       Timeline again = ((Outcome.Planned) planner.plan(d, Optional.of(had), WITHIN)).timeline();
       assertThat(again.of(Instances.id(1)).who()).containsExactly(new PersonId(who));
     }
+  }
+
+  /** Two pieces of one flow follow each other where there is time, also where the second waits for somebody else. */
+  @Test
+  public void what_is_done_in_one_go_is_not_broken_off_without_need() {
+    for (int due : new int[] {25, 40}) {
+      Demands d = new Demands(List.of(new Person(new PersonId("left"), "Left")),
+          List.of(only(0, "flow", 3), only(1, "rest of the flow", 4), only(2, "other", 2), only(3, "last", 10),
+          activity(4, "sheet", Duration.ofMinutes(9), Optional.empty())),
+          List.of(new Wait(Instances.id(4), Instances.id(1), Duration.ZERO, Optional.empty(), ""),
+          new Wait(Instances.id(1), Instances.id(3), Duration.ZERO, Optional.empty(), "")), List.of(), List.of(),
+          List.of(List.of(Instances.id(0), Instances.id(1))), Duration.ofMinutes(due), Optional.empty());
+      Timeline t = ((Outcome.Planned) planner.plan(d, Optional.empty(), WITHIN)).timeline();
+      assertThat(t.of(Instances.id(1)).begins()).isEqualTo(t.of(Instances.id(0)).ends());
+      assertThat(t.of(Instances.id(1)).begins()).isEqualTo(Duration.ofMinutes(10));
+    }
+  }
+
+  private static Activity only(int n, String what, int minutes) {
+    return new Activity(Instances.id(n), what, List.of(Set.of(new PersonId("left"))),
+        Length.always(Duration.ofMinutes(minutes)), Optional.empty(), Duration.ZERO, Optional.empty());
   }
 
   private static Activity activity(int n, String what, Duration from, Optional<Duration> until) {
@@ -133,6 +154,6 @@ public class ConstraintPlannerTest {
   }
 
   private static Demands demands(List<Activity> activities, List<Wait> waits, Duration due) {
-    return new Demands(List.of(), activities, waits, List.of(), List.of(), due, Optional.empty());
+    return new Demands(List.of(), activities, waits, List.of(), List.of(), List.of(), due, Optional.empty());
   }
 }

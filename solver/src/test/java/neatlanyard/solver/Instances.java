@@ -80,7 +80,7 @@ final class Instances {
         : List.of(new Apart(Set.of(id(0), id(activities - 1)), "they are"));
     List<Walk> walks = List.of(new Walk("cockpit", "outside", Duration.ofSeconds(unit)),
         new Walk("cockpit", "gate", Duration.ofSeconds(2L * unit)));
-    return new Demands(who, all, waits, apart, walks, Duration.ofSeconds((long) unit * random.nextInt(6)),
+    return new Demands(who, all, waits, apart, walks, List.of(), Duration.ofSeconds((long) unit * random.nextInt(6)),
         random.nextInt(3) == 0 ? Optional.of(id(random.nextInt(activities))) : Optional.empty());
   }
 }

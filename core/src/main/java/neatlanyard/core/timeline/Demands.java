@@ -15,13 +15,15 @@ import java.util.Set;
  *
  * @param apart what may not be done at once
  * @param walks between places; where none is given nobody needs time
+ * @param inOneGo activities of which each is rather begun right after the one before, such as the pieces of a flow:
+ *     what is broken off is where things are missed. Wanted, not demanded
  * @param due when the departure is wanted, since the plan begins
  * @param runs what goes on from its beginning until the departure and should be short, such as the auxiliary power
  *     unit; empty where there is nothing of the kind
  */
 public record Demands(
     List<Person> people, List<Activity> activities, List<Wait> waits, List<Apart> apart, List<Walk> walks,
-    Duration due, Optional<ActivityId> runs) {
+    List<List<ActivityId>> inOneGo, Duration due, Optional<ActivityId> runs) {
   private static final Duration DAY = Duration.ofHours(24);
 
   public Demands {
@@ -30,6 +32,7 @@ public record Demands(
     waits = List.copyOf(waits);
     apart = List.copyOf(apart);
     walks = List.copyOf(walks);
+    inOneGo = inOneGo.stream().map(List::copyOf).toList();
   }
 
   /** @param where such as "activities[2]" @param what one sentence */
@@ -94,6 +97,9 @@ public record Demands(
     waits(ids, all);
     for (int i = 0; i < apart.size(); i++) {
       unknown("apart[%d]".formatted(i), apart.get(i).activities(), ids, all);
+    }
+    for (int i = 0; i < inOneGo.size(); i++) {
+      unknown("in-one-go[%d]".formatted(i), new HashSet<>(inOneGo.get(i)), ids, all);
     }
     runs.ifPresent(r -> unknown("runs", Set.of(r), ids, all));
     return all;

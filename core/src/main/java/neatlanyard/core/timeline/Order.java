@@ -138,8 +138,8 @@ public final class Order {
   }
 
   /**
-   * The same order and the same people, everything as early as they let it, but for what runs and what waits for that;
-   * the timeline itself where a longest wait would not hold so.
+   * The same order and the same people, everything as early as they let it, but for what runs and what waits for that,
+   * and for what would come apart that is done in one go; the timeline itself where a longest wait would not hold so.
    */
   public static Timeline early(Demands demands, Timeline timeline) {
     Order order = new Order(demands, timeline);
@@ -150,6 +150,9 @@ public final class Order {
     }
     double[] begins = new double[order.count];
     order.forward(order.planned(), begins);
+    while (order.joins(timeline, begins)) {
+      order.forward(order.planned(), begins);
+    }
     Map<ActivityId, Timeline.Slot> slots = new HashMap<>();
     for (int i = 0; i < order.count; i++) {
       Activity a = demands.activities().get(i);
@@ -158,6 +161,29 @@ public final class Order {
     }
     Timeline early = new Timeline(slots);
     return demands.broken(early).isEmpty() ? early : timeline;
+  }
+
+  /**
+   * What was done in one go and has come apart is begun later again, so that it is; never later than in the timeline.
+   *
+   * @return whether anything was
+   */
+  private boolean joins(Timeline timeline, double[] begins) {
+    List<ActivityId> ids = demands.activities().stream().map(Activity::id).toList();
+    double[] lengths = planned();
+    boolean any = false;
+    for (List<ActivityId> pieces : demands.inOneGo()) {
+      for (int i = 1; i < pieces.size(); i++) {
+        int one = ids.indexOf(pieces.get(i - 1));
+        double right = begins[ids.indexOf(pieces.get(i))] - lengths[one];
+        boolean joined = timeline.of(pieces.get(i - 1)).ends().equals(timeline.of(pieces.get(i)).begins());
+        if (joined && from[one] < right && begins[one] < right) {
+          from[one] = right;
+          any = true;
+        }
+      }
+    }
+    return any;
   }
 
   double[] planned() {

@@ -30,9 +30,10 @@ public interface Planner {
   }
 
   /**
-   * The earliest departure not before it is due; of these the least of what runs; of these the one that is done with
-   * everything that does not wait for what runs as early as may be, which is the most slack; of these the one with the
-   * fewest other people doing things than before. In its order everything is as early as {@link Order#early} makes it.
+   * The earliest departure not before it is due; of these the least of what runs; of these the one in which least of
+   * what is done in one go is broken off; of these the one that is done with everything that does not wait for what
+   * runs as early as may be, which is the most slack; of these the one with the fewest other people doing things than
+   * before. In its order everything is as early as {@link Order#early} makes it.
    *
    * @param demands without faults
    * @param before what people have in their heads; empty at first

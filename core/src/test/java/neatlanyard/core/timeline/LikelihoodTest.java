@@ -92,7 +92,8 @@ public class LikelihoodTest {
     Person one = new Person(new PersonId("one"), "One");
     List<Activity> busy = demands.activities().stream().map(a -> new Activity(a.id(), a.what(),
         List.of(Set.of(one.id())), a.length(), a.place(), a.from(), a.until())).toList();
-    Demands theirs = new Demands(List.of(one), busy, demands.waits(), List.of(), List.of(), s(300), Optional.empty());
+    Demands theirs = new Demands(List.of(one), busy, demands.waits(), List.of(), List.of(), List.of(), s(300),
+        Optional.empty());
     Map<ActivityId, Timeline.Slot> slots = new HashMap<>();
     busy.forEach(a -> slots.put(a.id(), new Timeline.Slot(s(0), s(a.length().plannedSeconds()), Set.of(one.id()))));
     Timeline timeline = new Timeline(slots);
@@ -111,7 +112,8 @@ public class LikelihoodTest {
     Activity backwards = new Activity(id(0), "Backwards", List.of(Set.of(new PersonId("nobody"))), Length.always(s(1)),
         Optional.empty(), s(60), Optional.of(s(30)));
     Person twice = new Person(new PersonId("left"), "Left");
-    assertThat(new Demands(List.of(twice, twice), List.of(backwards, backwards), List.of(), List.of(), List.of(), s(1),
+    assertThat(new Demands(List.of(twice, twice), List.of(backwards, backwards), List.of(), List.of(), List.of(),
+        List.of(), s(1),
         Optional.of(id(9))).faults()).extracting(Demands.Fault::what).contains("left stands twice.",
         "There is nobody called nobody.", "Its window ends before it begins.", "There is no activity a9.",
         "a0 stands twice, or is the departure's own name.");
@@ -128,7 +130,7 @@ public class LikelihoodTest {
       all.add(new Activity(id(i), "Activity " + i, List.of(Set.of()), lengths.get(i), Optional.empty(), Duration.ZERO,
           Optional.empty()));
     }
-    return new Demands(List.of(), all, waits, List.of(), List.of(), s(due), Optional.empty());
+    return new Demands(List.of(), all, waits, List.of(), List.of(), List.of(), s(due), Optional.empty());
   }
 
   /** Everything as early as it may be, nobody being busy. */

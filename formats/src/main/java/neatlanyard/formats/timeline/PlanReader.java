@@ -52,13 +52,15 @@ public final class PlanReader {
     List<Apart> apart = doc.list("apart", d -> new Apart(
         new LinkedHashSet<>(d.values("these", ActivityId::new, "x")), d.text("because")));
     List<Walk> walks = doc.list("walks", PlanReader::walk);
+    List<List<ActivityId>> inOneGo = doc.list("in-one-go", d -> d.values("these", ActivityId::new, "x"));
     Optional<ActivityId> runs = doc.has("runs") ? Optional.of(id(doc, "runs")) : Optional.empty();
     bound(doc, "people", people, MOST_PEOPLE);
     bound(doc, "activities", activities, MOST_ACTIVITIES);
     bound(doc, "waits", waits, MOST_RULES);
     bound(doc, "apart", apart, MOST_RULES);
     bound(doc, "walks", walks, MOST_RULES);
-    Demands demands = new Demands(people, activities, waits, apart, walks, due, runs);
+    bound(doc, "in-one-go", inOneGo, MOST_RULES);
+    Demands demands = new Demands(people, activities, waits, apart, walks, inOneGo, due, runs);
     demands.faults().forEach(f ->
         doc.fault(f.where().replaceAll("\\[.*", ""), "%s: %s".formatted(f.where(), f.what())));
     return new Asked(begins, demands);

@@ -55,6 +55,7 @@ final class Work {
   private final Stage last;
   private final List<Task> tasks;
   private final Map<StepId, Task> taskOf = new HashMap<>();
+  private final List<List<ActivityId>> inOneGo = new ArrayList<>();
   private final List<Activity> activities = new ArrayList<>();
   private final Map<ActivityId, GroundEvent> expected = new HashMap<>();
   private final Map<ActivityId, Map<ActivityId, Wait>> waits = new HashMap<>();
@@ -89,7 +90,7 @@ final class Work {
     Duration left = Duration.between(now, wanted);
     List<Wait> all = waits.values().stream().flatMap(w -> w.values().stream()).filter(this::needed).toList();
     List<Walk> walks = List.of(new Walk(FLIGHT_DECK, OUTSIDE, Takes.wayOut(d.pack().planform())));
-    Demands demands = new Demands(crew(), activities, all, List.of(), walks,
+    Demands demands = new Demands(crew(), activities, all, List.of(), walks, inOneGo,
         left.isNegative() ? Duration.ZERO : left, Optional.empty());
     return new Ahead(now, wanted, due, tasks, expected, demands);
   }
@@ -250,10 +251,14 @@ final class Work {
         && waits.getOrDefault(from, Map.of()).keySet().stream().anyMatch(next -> reaches(next, to, seen));
   }
 
-  /** Within a procedure each seat goes the way of the card; a list, or what all work together, in its order. */
+  /** Within a procedure each seat goes the way of the card, if it can in one go. */
   private void chains() {
     for (Card.Part part : card.parts()) {
       Map<Seat, Task> before = new EnumMap<>(Seat.class);
+      Map<Set<Seat>, List<ActivityId>> pieces = new HashMap<>();
+      tasks.stream().filter(t -> !t.over() && t.procedure().id().equals(part.procedure().id())).forEach(t ->
+          pieces.computeIfAbsent(t.seats(), s -> new ArrayList<>()).add(t.id()));
+      pieces.values().stream().filter(p -> p.size() > 1).forEach(inOneGo::add);
       tasks.stream().filter(t -> !t.over() && t.procedure().id().equals(part.procedure().id())).forEach(t ->
           t.seats().forEach(s -> {
             Task earlier = before.put(s, t);
@@ -283,14 +288,16 @@ final class Work {
   }
 
   private boolean comesFirst(Task earlier, Task later) {
-    boolean power = earlier.procedure().kind() == Procedure.Kind.POWER_UP;
+    boolean power = earlier.stage() == Stage.POWER_UP;
     if (later.stage().compareTo(Stage.START) >= 0) {
       return earlier.stage().compareTo(later.stage()) < 0
           || earlier.stage() == later.stage() && !earlier.procedure().id().equals(later.procedure().id())
           && place(earlier) < place(later);
     }
     boolean settled = earlier.stage() == Stage.FLOWS || earlier.stage() == Stage.FIGURES;
-    return power && later.stage() != Stage.WALKAROUND && later.procedure().kind() != Procedure.Kind.POWER_UP
+    boolean made = earlier.procedure().kind() == Procedure.Kind.POWER_UP;
+    return power && later.stage() != Stage.WALKAROUND && later.stage() != Stage.POWER_UP
+        || made && later.procedure().kind() == Procedure.Kind.SAFETY_ROUND
         || settled && later.stage() == Stage.BRIEFING;
   }
 

@@ -1,0 +1,100 @@
+package neatlanyard.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.ColorScheme;
+import java.util.regex.Pattern;
+import org.testng.annotations.Test;
+
+/** The plan of the time before a departure: strips a seat, what others say, what cannot all be so, what buys time. */
+public class PlanScreenTest extends AtTheDemo {
+  private static Locator plan(Crew who) {
+    who.page.keyboard().press("Shift+P");
+    Locator plan = who.page.getByLabel("The plan", new Page.GetByLabelOptions()
+        .setExact(true));
+    assertThat(plan.locator("h2").first()).isVisible();
+    return plan;
+  }
+
+  /** Opened once; what is said in it stands when it is answered. */
+  private static void others(Locator plan, String what, int in, int takes) {
+    Locator form = plan.getByLabel("Say when others are due");
+    if (!form.isVisible()) {
+      plan.getByText("What others do").click();
+    }
+    form.getByLabel("What", new Locator.GetByLabelOptions().setExact(true)).selectOption(what);
+    form.getByLabel("In minutes").fill(Integer.toString(in));
+    if (form.getByLabel("Takes, minutes").isVisible()) {
+      form.getByLabel("Takes, minutes").fill(Integer.toString(takes));
+    }
+    form.getByText("Say so").click();
+    assertThat(plan.locator("li").filter(new Locator.FilterOptions().setHasText(what))
+        .filter(new Locator.FilterOptions().setHasText("Adeyo"))).isVisible();
+  }
+
+  @Test
+  public void it_shows_who_does_what_when_and_follows_what_is_said() {
+    Crew ida = Crew.in(browser, app, "Ida Marsk", ColorScheme.LIGHT).takeSeat("left");
+    Crew wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.DARK).takeSeat("right");
+    ida.cut();
+    Locator idas = plan(ida);
+    assertThat(idas.locator("h2").first()).containsText("on time");
+    assertThat(idas.locator("h3")).hasText(new String[] {"Ida Marskleft seat", "Wren Adeyoright seat",
+        "Others, and times to wait"});
+    assertThat(idas.getByText("Walkaround")).isVisible();
+    ida.readable();
+    ida.picture("plan-day");
+
+    Locator wrens = plan(wren);
+    others(wrens, "Load sheet", 60, 0);
+    assertThat(wrens.locator("h2").first()).containsText(Pattern.compile("Departs .*, [0-9]+ min late"));
+    assertThat(wrens.getByText("if late, then mostly by Load sheet")).isVisible();
+    others(wrens, "Slot", -5, 10);
+    assertThat(wrens.locator("h2").first()).hasText("These cannot all be so");
+    assertThat(wrens.getByText("Departure is over by minute")).isVisible();
+    wren.readable();
+    wren.picture("plan-clash-night");
+  }
+
+  @Test
+  public void what_would_buy_time_is_tried_and_said_by_whose_word_it_is() {
+    Crew ida = Crew.in(browser, app, "Ida Marsk", ColorScheme.LIGHT).takeSeat("left");
+    Crew wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.DARK).takeSeat("right");
+    ida.cut();
+    Locator plan = plan(wren);
+    // Nobody else is waited for: the crew's own work is what the departure hangs on.
+    for (String what : new String[] {"Load sheet", "Clearance", "Fuelling", "Boarding"}) {
+      others(plan, what, -30, 5);
+    }
+    Locator ask = plan.getByText("What would buy time?");
+    if (ask.isVisible()) {
+      ask.click();
+    }
+    Locator buys = plan.getByLabel("What would buy time, each alone tried");
+    Locator mine = buys.getByText("Wren Adeyo gives").first();
+    assertThat(mine).isVisible();
+    String words = mine.innerText();
+    mine.click();
+    // It stands in the record, and is not offered again.
+    assertThat(plan.getByText(words)).not().isVisible();
+    wren.until(20_000, () -> wren.page.request().get(app.url() + "/api/departures/today-14/record").text()
+        .contains("panel-handed-over"));
+  }
+
+  @Test
+  public void a_phone_shows_now_and_next() {
+    Crew wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.LIGHT).takeSeat("right");
+    Crew ida = Crew.in(browser, app, "Ida Marsk", ColorScheme.LIGHT).takeSeat("left");
+    ida.cut();
+    wren.page.setViewportSize(390, 844);
+    Locator plan = plan(wren);
+    assertThat(plan.locator("dt")).hasText(new String[] {"Now", "Next"});
+    assertThat(plan.getByText("left").first()).isVisible();
+    assertThat(plan.locator("h3").first()).not().isVisible();
+    wren.readable();
+    assertThat((boolean) wren.page.evaluate("document.documentElement.scrollWidth <= 390")).isTrue();
+  }
+}
