@@ -37,7 +37,7 @@ const NotFound = ({ plan }: { plan: PlanView }) => {
   if (plan.state === 'clash')
     return (
       <>
-        <h2>These cannot all be so</h2>
+        <h1 className={classes.verdict}>These cannot all be so</h1>
         <ul className={classes.clash}>
           {plan.clash.map((c) => (
             <li key={c}>{c}</li>
@@ -85,7 +85,7 @@ const Found = ({ live, plan, found }: { live: Live; plan: PlanView; found: Found
           ? 'no earlier departure is possible'
           : `perhaps ${minutes(Date.parse(found.departs) - Date.parse(found.bound))} earlier is possible`}
       </p>
-      <h2 className={classes.verdict}>{verdict(plan, found, zone)}</h2>
+      <h1 className={classes.verdict}>{verdict(plan, found, zone)}</h1>
       <p className={classes.likely}>
         On time in <b>{Math.round(found.likely * PERCENT)} of 100</b> tries
         {slack >= MINUTE_MS / 1000 && `, ${Math.floor((slack * 1000) / MINUTE_MS)} min to spare`}

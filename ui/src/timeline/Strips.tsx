@@ -50,10 +50,10 @@ export const Strips = ({ found, seat, zone, now }: StripsProps) => {
     >
       {columns.map(({ strip, placed }, i) => (
         <Fragment key={strip?.seat ?? 'others'}>
-          <h3 className={classes.who} style={{ gridColumn: `${begin[i]} / span ${lanes[i]}`, gridRow: 1 }}>
+          <h2 className={classes.who} style={{ gridColumn: `${begin[i]} / span ${lanes[i]}`, gridRow: 1 }}>
             {strip ? strip.name : 'Others, and times to wait'}
             {strip && <small>{strip.seat === 'engineer' ? 'engineer' : `${strip.seat} seat`}</small>}
-          </h3>
+          </h2>
           {placed.map((p) => (
             <Block
               key={p.key}

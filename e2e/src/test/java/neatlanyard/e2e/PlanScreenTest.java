@@ -15,7 +15,7 @@ public class PlanScreenTest extends AtTheDemo {
     who.page.keyboard().press("Shift+P");
     Locator plan = who.page.getByLabel("The plan", new Page.GetByLabelOptions()
         .setExact(true));
-    assertThat(plan.locator("h2").first()).isVisible();
+    assertThat(plan.locator("h1").first()).isVisible();
     return plan;
   }
 
@@ -41,8 +41,8 @@ public class PlanScreenTest extends AtTheDemo {
     Crew wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.DARK).takeSeat("right");
     ida.cut();
     Locator idas = plan(ida);
-    assertThat(idas.locator("h2").first()).containsText("on time");
-    assertThat(idas.locator("h3")).hasText(new String[] {"Ida Marskleft seat", "Wren Adeyoright seat",
+    assertThat(idas.locator("h1").first()).containsText("on time");
+    assertThat(idas.locator("h2")).hasText(new String[] {"Ida Marskleft seat", "Wren Adeyoright seat",
         "Others, and times to wait"});
     assertThat(idas.getByText("Walkaround")).isVisible();
     ida.readable();
@@ -50,10 +50,10 @@ public class PlanScreenTest extends AtTheDemo {
 
     Locator wrens = plan(wren);
     others(wrens, "Load sheet", 60, 0);
-    assertThat(wrens.locator("h2").first()).containsText(Pattern.compile("Departs .*, [0-9]+ min late"));
+    assertThat(wrens.locator("h1").first()).containsText(Pattern.compile("Departs .*, [0-9]+ min late"));
     assertThat(wrens.getByText("if late, then mostly by Load sheet")).isVisible();
     others(wrens, "Slot", -5, 10);
-    assertThat(wrens.locator("h2").first()).hasText("These cannot all be so");
+    assertThat(wrens.locator("h1").first()).hasText("These cannot all be so");
     assertThat(wrens.getByText("Departure is over by minute")).isVisible();
     wren.readable();
     wren.picture("plan-clash-night");
@@ -80,8 +80,8 @@ public class PlanScreenTest extends AtTheDemo {
     mine.click();
     // It stands in the record, and is not offered again.
     assertThat(plan.getByText(words)).not().isVisible();
-    wren.until(20_000, () -> wren.page.request().get(app.url() + "/api/departures/today-14/record").text()
-        .contains("panel-handed-over"));
+    wren.until(20_000, () -> !wren.page.request().get(app.url() + "/api/departures/today-14").text()
+        .contains("\"handedOver\":[]"));
   }
 
   @Test
@@ -93,7 +93,7 @@ public class PlanScreenTest extends AtTheDemo {
     Locator plan = plan(wren);
     assertThat(plan.locator("dt")).hasText(new String[] {"Now", "Next"});
     assertThat(plan.getByText("left").first()).isVisible();
-    assertThat(plan.locator("h3").first()).not().isVisible();
+    assertThat(plan.locator("h2").first()).not().isVisible();
     wren.readable();
     assertThat((boolean) wren.page.evaluate("document.documentElement.scrollWidth <= 390")).isTrue();
   }
