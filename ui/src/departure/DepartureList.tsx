@@ -2,7 +2,7 @@ import { UnstyledButton } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useNavigate } from '@tanstack/react-router'
-import type { DepartureLine, DepartureView, Me } from '../api.gen'
+import type { DepartureLine, DepartureView, Me, PlanLineView } from '../api.gen'
 import { Fetching } from '../app/Fetching'
 import { ask, type Problem } from '../app/api'
 import { clockTime, span, useNow } from '../app/clock'
@@ -11,6 +11,7 @@ import { ProblemNotice } from '../app/Notice'
 import { Pennant } from '../app/Pennant'
 import { TopBar } from '../app/TopBar'
 import { SeatingContext } from '../app/seating'
+import { planWords, usePlans } from '../timeline/usePlan'
 import classes from './DepartureList.module.css'
 
 /** Today's departures, one's own first, those tied off last: who is where, what hangs, and what is late. */
@@ -22,6 +23,7 @@ export const DepartureList = ({ me }: { me: Me }) => {
     queryFn: () => ask('GET', '/api/departures'),
     refetchInterval: 20_000,
   })
+  const plans = usePlans()
   const open = useMutation<DepartureView, Problem, DepartureLine>({
     mutationFn: (line) =>
       (line.opened
@@ -58,7 +60,12 @@ export const DepartureList = ({ me }: { me: Me }) => {
         <ul className={classes.list}>
           {sorted.map((l, i) => (
             <SeatingContext key={l.id} value={l.seating}>
-              <Line line={l} hotkey={i < 9 ? String(i + 1) : ''} onOpen={() => open.mutate(l)} />
+              <Line
+                line={l}
+                plan={plans.data?.find((p) => p.id === l.id)}
+                hotkey={i < 9 ? String(i + 1) : ''}
+                onOpen={() => open.mutate(l)}
+              />
             </SeatingContext>
           ))}
         </ul>
@@ -67,7 +74,14 @@ export const DepartureList = ({ me }: { me: Me }) => {
   )
 }
 
-const Line = ({ line, hotkey, onOpen }: { line: DepartureLine; hotkey: string; onOpen: () => void }) => {
+interface LineProps {
+  line: DepartureLine
+  plan: PlanLineView | undefined
+  hotkey: string
+  onOpen: () => void
+}
+
+const Line = ({ line, plan, hotkey, onOpen }: LineProps) => {
   const left = Date.parse(line.departs) - useNow()
   return (
     <li>
@@ -80,6 +94,7 @@ const Line = ({ line, hotkey, onOpen }: { line: DepartureLine; hotkey: string; o
         <span className={classes.when}>
           <b>{clockTime(line.departs, line.zone)}</b>
           {!line.tiedOff && <span>{left > 0 ? `in ${span(left)}` : `${span(left)} past`}</span>}
+          {!line.tiedOff && plan && <Planned plan={plan} />}
         </span>
         <span className={classes.what}>
           <b className={classes.route}>
@@ -97,6 +112,14 @@ const Line = ({ line, hotkey, onOpen }: { line: DepartureLine; hotkey: string; o
     </li>
   )
 }
+
+/** What its plan comes to, in a line. */
+const Planned = ({ plan }: { plan: PlanLineView }) => (
+  <>
+    <span data-late={plan.state !== 'planned' || plan.lateS >= 30 || undefined}>{planWords(plan)}</span>
+    {plan.state === 'planned' && <span>on time in {Math.round(plan.likely * 100)} of 100</span>}
+  </>
+)
 
 /** Who is on it, and once it is open where they are. */
 const Crew = ({ line }: { line: DepartureLine }) => (

@@ -14,6 +14,7 @@ import { BEAD_KEYS, Cord } from '../lanyard/Cord'
 import { TieOffStage } from '../record/TieOffStage'
 import { DayStage } from '../sop/DayStage'
 import { PlanStage } from '../timeline/PlanStage'
+import { planWords, usePlans } from '../timeline/usePlan'
 import { AskAway, Away } from './Away'
 import classes from './DepartureScreen.module.css'
 import { Header } from './Header'
@@ -34,6 +35,7 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
   const [wanted, setWanted] = useState({ step: '', asked: 0 })
   const [hanging, setHanging] = useState(false)
   const [held, setHeld] = useState<TagView>()
+  const plans = usePlans()
   const current = live?.view.progress.beads.find((b) => b.state === 'current')?.stage ?? 'tie-off'
   const arrived = useRef('')
   // The stage is chosen once, on arrival; afterwards the crew moves, not the program.
@@ -102,6 +104,7 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
           tiedOff={live.view.progress.tiedOff !== undefined}
           connected={live.connected}
           outbox={live.outbox}
+          plan={planWords(plans.data?.find((p) => p.id === id))}
           onPlan={toPlan}
           {...(acting && { onHang: beginHanging, onAway: goAway })}
         />

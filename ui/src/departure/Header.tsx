@@ -17,6 +17,8 @@ interface HeaderProps extends Pick<DepartureView, 'header'> {
   tiedOff: boolean
   connected: boolean
   outbox: Outbox
+  /** How its plan stands, in a few words. */
+  plan: string
   /** To the plan of the time that is left. */
   onPlan: () => void
   /** To hang a tag by hand, and to be called away; where one can. */
@@ -25,70 +27,72 @@ interface HeaderProps extends Pick<DepartureView, 'header'> {
 }
 
 /** The tail, the route, the day in three words, and the time to go. */
-export const Header = memo(({ header, day, tiedOff, connected, outbox, onPlan, onHang, onAway }: HeaderProps) => {
-  const kept = useSyncExternalStore(outbox.subscribe, outbox.kept)
-  const photos = useSyncExternalStore(onPhotos, photoState).waiting.length
-  const chips = day
-    ? [day.light, day.weather, ...day.circumstances.filter((c) => c.so).map((c) => c.words)].filter(Boolean)
-    : []
-  return (
-    <header className={classes.header}>
-      <Link to="/" className={classes.tail} title="All departures">
-        {header.tail}
-      </Link>
-      <span className={classes.route}>
-        {header.from.name} – {header.to.name}
-        <span className={classes.number}>, {header.number.toLowerCase()}</span>
-      </span>
-      <span className={classes.chips} data-many={chips.length > MANY || undefined}>
-        {chips.map((c) => (
-          <span key={String(c)} className={classes.chip}>
-            {c}
+export const Header = memo(
+  ({ header, day, tiedOff, connected, outbox, plan, onPlan, onHang, onAway }: HeaderProps) => {
+    const kept = useSyncExternalStore(outbox.subscribe, outbox.kept)
+    const photos = useSyncExternalStore(onPhotos, photoState).waiting.length
+    const chips = day
+      ? [day.light, day.weather, ...day.circumstances.filter((c) => c.so).map((c) => c.words)].filter(Boolean)
+      : []
+    return (
+      <header className={classes.header}>
+        <Link to="/" className={classes.tail} title="All departures">
+          {header.tail}
+        </Link>
+        <span className={classes.route}>
+          {header.from.name} – {header.to.name}
+          <span className={classes.number}>, {header.number.toLowerCase()}</span>
+        </span>
+        <span className={classes.chips} data-many={chips.length > MANY || undefined}>
+          {chips.map((c) => (
+            <span key={String(c)} className={classes.chip}>
+              {c}
+            </span>
+          ))}
+        </span>
+        {connected && photos > 0 && (
+          <span className={classes.sending} role="status">
+            Sending {photos} {photos === 1 ? 'photo' : 'photos'}
           </span>
-        ))}
-      </span>
-      {connected && photos > 0 && (
-        <span className={classes.sending} role="status">
-          Sending {photos} {photos === 1 ? 'photo' : 'photos'}
-        </span>
-      )}
-      {!connected && (
-        <span className={classes.away} role="status">
-          Not connected{kept + photos > 0 ? `, ${kept + photos} kept here` : ''}
-        </span>
-      )}
-      <ClockOff />
-      {onHang && (
-        <Button
-          variant="plain"
-          size="desk"
-          className={classes.plain!}
-          data-hang
-          onClick={onHang}
-          rightSection={<Key>h</Key>}
-        >
-          Hang a tag
-        </Button>
-      )}
-      {onAway && (
-        <Button variant="plain" size="desk" className={classes.plain!} onClick={onAway} rightSection={<Key>i</Key>}>
-          Called away
-        </Button>
-      )}
-      <DayNight className={classes.plain!} />
-      {tiedOff ? (
-        <span className={classes.clock}>tied off</span>
-      ) : (
-        <UnstyledButton className={classes.clock!} onClick={onPlan} title="The plan of the time that is left">
-          <ToGo departs={header.departs} />
-          <small>
-            Plan <Key>⇧p</Key>
-          </small>
-        </UnstyledButton>
-      )}
-    </header>
-  )
-})
+        )}
+        {!connected && (
+          <span className={classes.away} role="status">
+            Not connected{kept + photos > 0 ? `, ${kept + photos} kept here` : ''}
+          </span>
+        )}
+        <ClockOff />
+        {onHang && (
+          <Button
+            variant="plain"
+            size="desk"
+            className={classes.plain!}
+            data-hang
+            onClick={onHang}
+            rightSection={<Key>h</Key>}
+          >
+            Hang a tag
+          </Button>
+        )}
+        {onAway && (
+          <Button variant="plain" size="desk" className={classes.plain!} onClick={onAway} rightSection={<Key>i</Key>}>
+            Called away
+          </Button>
+        )}
+        <DayNight className={classes.plain!} />
+        {tiedOff ? (
+          <span className={classes.clock}>tied off</span>
+        ) : (
+          <UnstyledButton className={classes.clock!} onClick={onPlan} title="The plan of the time that is left">
+            <ToGo departs={header.departs} />
+            <small>
+              Plan{plan && ` · ${plan}`} <Key>⇧p</Key>
+            </small>
+          </UnstyledButton>
+        )}
+      </header>
+    )
+  },
+)
 
 /** Asked each second: the server may say only later that this device's clock is wrong. */
 const ClockOff = () => {

@@ -13,6 +13,11 @@ import classes from './Desk.module.css'
 const KINDS = [
   { path: '/api/fleet', title: 'Fleet', words: 'airfields, tails and people' },
   { path: '/api/flights', title: 'Flights', words: 'with their crews' },
+  {
+    path: '/api/ground-events',
+    title: 'Ground events',
+    words: 'when flights are fuelled, boarded and cleared (CSV)',
+  },
   { path: '/api/take-off-tables', title: 'Take-off tables', words: 'of a type; before its figures' },
   { path: '/api/type-figures', title: 'Figures of a type', words: 'loading, limits, weighed tails' },
   { path: '/api/holdover', title: 'Holdover times', words: 'of the operator' },
@@ -50,7 +55,7 @@ export const Desk = ({ me }: { me: Me }) => {
       <main className={classes.main}>
         <h1>Desk</h1>
         <p>
-          Bring in YAML or JSON files. A file with a fault changes nothing; every fault is named with its place.
+          Bring in YAML, JSON or CSV files. A file with a fault changes nothing; every fault is named with its place.
           Procedure packs are drawn up under Procedures.
         </p>
         <div className={classes.kinds}>

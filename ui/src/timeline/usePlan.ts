@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useEffect } from 'react'
-import type { BuysView, PlanView } from '../api.gen'
+import type { BuysView, PlanLineView, PlanView } from '../api.gen'
 import { ask, type Problem } from '../app/api'
 import type { Live } from '../live/useDeparture'
 
@@ -28,6 +28,22 @@ export const usePlan = (live: Live) => {
     return () => clearTimeout(timer)
   }, [old, number, refetch])
   return query
+}
+
+/** How the plans of all departures stand that are under way. */
+export const usePlans = () =>
+  useQuery<PlanLineView[], Problem>({
+    queryKey: ['plans'],
+    queryFn: () => ask('GET', '/api/plans'),
+    refetchInterval: ANEW_MS,
+  })
+
+/** One of them in a few words; empty where nothing is planned. */
+export const planWords = (plan: PlanLineView | undefined): string => {
+  if (!plan) return ''
+  if (plan.state !== 'planned') return 'no plan holds'
+  const late = Math.round(plan.lateS / 60)
+  return late > 0 ? `${late} min late` : `${Math.floor(plan.slackS / 60)} min to spare`
 }
 
 /** What would buy time, for the plan that is shown. */

@@ -432,6 +432,12 @@ public class Departures {
     return Account.walked(d.state(), d.picture().standing());
   }
 
+  /** Those that are open, in the memory and not tied off. */
+  public List<Departure> underWay() {
+    return desks.here().stream().map(DepartureDesk::departure)
+        .filter(d -> d.state().card().isPresent() && d.state().tiedOff().isEmpty()).toList();
+  }
+
   /** The kept entries of a departure. */
   public List<StoredEntry> entries(String id) {
     return log.read(key(id));

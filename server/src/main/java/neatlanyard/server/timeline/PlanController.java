@@ -1,8 +1,10 @@
 package neatlanyard.server.timeline;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.InstantSource;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,16 +21,23 @@ import neatlanyard.core.units.Plausible;
 import neatlanyard.formats.text.Doc;
 import neatlanyard.formats.text.Read;
 import neatlanyard.formats.timeline.GroundEventsCsv;
+import neatlanyard.formats.timeline.PlanCalendar;
 import neatlanyard.server.departure.Departures;
 import neatlanyard.server.fleet.FleetViews.BroughtIn;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
 import neatlanyard.server.problem.ProblemCode;
+import neatlanyard.server.timeline.PlanDesk.Current;
 import neatlanyard.server.timeline.PlanViews.BuysView;
+import neatlanyard.server.timeline.PlanViews.FoundView;
 import neatlanyard.server.timeline.PlanViews.GroundEventView;
 import neatlanyard.server.timeline.PlanViews.GroundForm;
+import neatlanyard.server.timeline.PlanViews.PlanLineView;
 import neatlanyard.server.timeline.PlanViews.PlanView;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -40,6 +49,8 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class PlanController {
   private static final Duration DAY = Duration.ofHours(24);
+  private static final Duration A_WHILE = Duration.ofMinutes(1);
+  private static final int MOST_ANEW = 4;
 
   private final Departures departures;
   private final Flights flights;
@@ -73,6 +84,34 @@ class PlanController {
   List<BuysView> choices(@AuthenticationPrincipal SignedIn who, @PathVariable String id) {
     Departure d = departures.departure(id);
     return desk.choices(who.id().value(), d, ground(d)).stream().map(PlanViewer::buys).toList();
+  }
+
+  /** The plan as a calendar (RFC 5545). */
+  @GetMapping("/api/departures/{id}/plan.ics")
+  ResponseEntity<byte[]> calendar(@AuthenticationPrincipal SignedIn who, @PathVariable String id) {
+    Departure d = departures.departure(id);
+    Current plan = desk.plan(who.id().value(), d, ground(d));
+    Flight flight = d.state().opened().flight();
+    Instant departs = viewer.view(d, plan).found().map(FoundView::departs).orElse(flight.departs());
+    String text = PlanCalendar.of(flight.id(), viewer.lines(d, plan), departs, plan.at());
+    return ResponseEntity.ok().contentType(MediaType.parseMediaType("text/calendar;charset=UTF-8"))
+        .header(HttpHeaders.CONTENT_DISPOSITION,
+        ContentDisposition.attachment().filename("%s-plan.ics".formatted(flight.id())).build().toString())
+        .body(text.getBytes(StandardCharsets.UTF_8));
+  }
+
+  /**
+   * How the plans of all departures stand that are open and not tied off. A few of those that were worked out longest
+   * ago are worked out anew each time, so that asking never takes long.
+   */
+  @GetMapping("/api/plans")
+  List<PlanLineView> plans(@AuthenticationPrincipal SignedIn who) {
+    List<Departure> open = departures.underWay();
+    Instant now = clock.instant();
+    open.stream().filter(d -> desk.known(d).filter(p -> p.at().plus(A_WHILE).isAfter(now)).isEmpty())
+        .sorted(Comparator.comparing(d -> desk.known(d).map(Current::at).orElse(Instant.EPOCH))).limit(MOST_ANEW)
+        .forEach(d -> desk.plan(who.id().value(), d, ground(d)));
+    return open.stream().flatMap(d -> desk.known(d).flatMap(p -> viewer.line(d, p)).stream()).toList();
   }
 
   /** Says when something on the ground is, in place of what was said of it before. */

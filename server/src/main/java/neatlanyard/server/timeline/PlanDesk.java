@@ -90,6 +90,11 @@ class PlanDesk {
         fresh(d, ground).orElseGet(() -> worked(d, ground))));
   }
 
+  /** What was worked out last, however long ago; empty before. */
+  Optional<Current> known(Departure d) {
+    return Optional.ofNullable(plans.getIfPresent(id(d)));
+  }
+
   private static FlightId id(Departure d) {
     return d.state().opened().flight().id();
   }

@@ -26,6 +26,8 @@ import neatlanyard.core.timeline.Timeline;
 import neatlanyard.core.timeline.ahead.Ahead;
 import neatlanyard.core.timeline.ahead.GroundEvent;
 import neatlanyard.core.timeline.ahead.Task;
+import neatlanyard.formats.text.Doc;
+import neatlanyard.formats.timeline.PlanCalendar;
 import neatlanyard.server.timeline.PlanDesk.Current;
 import neatlanyard.server.timeline.PlanDesk.Found;
 import neatlanyard.server.timeline.PlanDesk.Tried;
@@ -36,6 +38,7 @@ import neatlanyard.server.timeline.PlanViews.FoundView;
 import neatlanyard.server.timeline.PlanViews.GroundEventView;
 import neatlanyard.server.timeline.PlanViews.HangsView;
 import neatlanyard.server.timeline.PlanViews.PersonPlanView;
+import neatlanyard.server.timeline.PlanViews.PlanLineView;
 import neatlanyard.server.timeline.PlanViews.PlanState;
 import neatlanyard.server.timeline.PlanViews.PlanView;
 import neatlanyard.server.timeline.PlanViews.PlanWaitView;
@@ -61,6 +64,23 @@ class PlanViewer {
     return new PlanView(as, plan.at(), plan.number(), wanted,
         plan.found().flatMap(f -> f.likelihood().map(l -> new Drawn(d, f, l).view())),
         clash.map(Outcome.Clash::demands).orElse(List.of()), clash.map(Outcome.Clash::smallest).orElse(false), ground);
+  }
+
+  /** Empty where nothing is planned. */
+  Optional<PlanLineView> line(Departure d, Current plan) {
+    PlanView view = view(d, plan);
+    String id = d.state().opened().flight().id().value();
+    return view.state() == PlanState.NOTHING ? Optional.empty() : Optional.of(view.found().map(f -> new PlanLineView(
+        id, view.state(), plan.at(), Math.max(0, Duration.between(view.wanted(), f.departs()).toSeconds()),
+        f.strips().stream().flatMap(s -> s.blocks().stream()).mapToLong(BlockView::slackS).min().orElse(0),
+        f.likely())).orElseGet(() -> new PlanLineView(id, view.state(), plan.at(), 0, 0, 0)));
+  }
+
+  /** A line for each seat and task, and one for each thing others do. */
+  List<PlanCalendar.Line> lines(Departure d, Current plan) {
+    return view(d, plan).found().stream().flatMap(f -> f.strips().stream()).flatMap(s -> s.blocks().stream().map(b ->
+        new PlanCalendar.Line(b.id(), s.seat().map(x -> "%s seat".formatted(Doc.written(x))).orElse("others"),
+        b.what(), b.begins(), b.ends()))).toList();
   }
 
   static GroundEventView ground(GroundEvent e) {

@@ -92,6 +92,15 @@ public final class PlanViews {
   public record SayView(
       String kind, Optional<String> panel, Optional<Seat> to, Optional<String> step, Optional<String> reason) {}
 
+  /**
+   * How a departure's plan stands for who keeps an eye on several.
+   *
+   * @param at when it was worked out
+   * @param lateS how late the departure is by it, in seconds; 0 where it is on time
+   * @param slackS how much later all could be, in seconds
+   */
+  public record PlanLineView(String id, PlanState state, Instant at, long lateS, long slackS, double likely) {}
+
   /** What somebody says of an event on the ground. @param ends empty for what takes no time */
   public record GroundForm(
       @Nullable String kind, @Nullable Instant begins, Optional<Instant> ends) {}
