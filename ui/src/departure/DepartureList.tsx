@@ -94,7 +94,6 @@ const Line = ({ line, plan, hotkey, onOpen }: LineProps) => {
         <span className={classes.when}>
           <b>{clockTime(line.departs, line.zone)}</b>
           {!line.tiedOff && <span>{left > 0 ? `in ${span(left)}` : `${span(left)} past`}</span>}
-          {!line.tiedOff && plan && <Planned plan={plan} />}
         </span>
         <span className={classes.what}>
           <b className={classes.route}>
@@ -106,7 +105,7 @@ const Line = ({ line, plan, hotkey, onOpen }: LineProps) => {
           {line.remark && !line.tiedOff && <span className={classes.remark}>{line.remark}</span>}
         </span>
         <Crew line={line} />
-        <Standing line={line} />
+        <Standing line={line} plan={plan} />
         {hotkey && <Key>{hotkey}</Key>}
       </UnstyledButton>
     </li>
@@ -115,10 +114,10 @@ const Line = ({ line, plan, hotkey, onOpen }: LineProps) => {
 
 /** What its plan comes to, in a line. */
 const Planned = ({ plan }: { plan: PlanLineView }) => (
-  <>
-    <span data-late={plan.state !== 'planned' || plan.lateS >= 30 || undefined}>{planWords(plan)}</span>
-    {plan.state === 'planned' && <span>on time in {Math.round(plan.likely * 100)} of 100</span>}
-  </>
+  <span data-late={plan.state !== 'planned' || plan.lateS >= 30 || undefined}>
+    by its plan {planWords(plan)}
+    {plan.state === 'planned' && `, on time in ${Math.round(plan.likely * 100)} of 100`}
+  </span>
 )
 
 /** Who is on it, and once it is open where they are. */
@@ -148,7 +147,7 @@ const Crew = ({ line }: { line: DepartureLine }) => (
 )
 
 /** The stage it is in, how late that is, and what hangs. */
-const Standing = ({ line }: { line: DepartureLine }) => {
+const Standing = ({ line, plan }: Pick<LineProps, 'line' | 'plan'>) => {
   const left = line.due ? Date.parse(line.due) - useNow() : undefined
   const more = line.tags - line.first.length
   return (
@@ -157,6 +156,7 @@ const Standing = ({ line }: { line: DepartureLine }) => {
       {line.opened && !line.tiedOff && left !== undefined && (
         <span data-late={left < 0 || undefined}>{left < 0 ? `${span(left)} late` : `${span(left)} left for it`}</span>
       )}
+      {!line.tiedOff && plan && <Planned plan={plan} />}
       {!line.tiedOff &&
         line.first.map((t, i) => (
           <span key={`${i}/${t.title}`} className={classes.tag} data-late={t.late || undefined}>

@@ -7,6 +7,9 @@ import classes from './Strips.module.css'
 /** Rows grow with their words, and beyond that by their time. */
 const PX_A_MINUTE = 9
 
+/** A long time in which nothing begins or ends takes no more than this. */
+const MOST_PX = 64
+
 /** Less than this and it is said when it must have begun. */
 const LITTLE_S = 10 * 60
 
@@ -44,7 +47,7 @@ export const Strips = ({ found, seat, zone, now }: StripsProps) => {
         gridTemplateColumns: `3.6rem ${lanes.map((n, i) => lanesAs(n, strips[i] ? SEAT_FR : OTHERS_FR)).join(' ')}`,
         gridTemplateRows: `auto ${times
           .slice(1)
-          .map((t, i) => `minmax(${Math.round(((t - times[i]!) / 60_000) * PX_A_MINUTE)}px, auto)`)
+          .map((t, i) => `minmax(${Math.round(Math.min(MOST_PX, ((t - times[i]!) / 60_000) * PX_A_MINUTE))}px, auto)`)
           .join(' ')} auto`,
       }}
     >

@@ -41,7 +41,7 @@ export const usePlans = () =>
 /** One of them in a few words; empty where nothing is planned. */
 export const planWords = (plan: PlanLineView | undefined): string => {
   if (!plan) return ''
-  if (plan.state !== 'planned') return 'no plan holds'
+  if (plan.state !== 'planned') return 'it cannot be done'
   const late = Math.round(plan.lateS / 60)
   return late > 0 ? `${late} min late` : `${Math.floor(plan.slackS / 60)} min to spare`
 }

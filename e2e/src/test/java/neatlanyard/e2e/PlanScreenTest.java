@@ -56,7 +56,6 @@ public class PlanScreenTest extends AtTheDemo {
     assertThat(wrens.locator("h1").first()).hasText("These cannot all be so");
     assertThat(wrens.getByText("Departure is over by minute")).isVisible();
     wren.readable();
-    wren.picture("plan-clash-night");
   }
 
   @Test

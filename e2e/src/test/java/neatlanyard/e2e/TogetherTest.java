@@ -131,7 +131,6 @@ public class TogetherTest extends AtTheDemo {
     assertThat(wren.page.getByText("Called away at")).isVisible();
     assertThat(wren.heading("Hydraulic electric pumps")).isVisible();
     assertThat(ida.tag("Called away")).isVisible();
-    wren.picture("called-away-night");
     wren.page.reload();
     assertThat(wren.page.getByText("Called away at")).isVisible();
     assertThat(wren.heading("Hydraulic electric pumps")).isVisible();

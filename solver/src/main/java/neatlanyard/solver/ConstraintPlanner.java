@@ -60,21 +60,37 @@ public final class ConstraintPlanner implements Planner {
 
     Outcome plan(Optional<Timeline> before) {
       Optional<Timeline> byHand = Serial.of(demands, TRIES, new SplittableRandom(1));
+      return byHand.filter(t -> seconds(t) <= model.least)
+          .<Outcome>map(t -> withLaterAims(t, seconds(t), true, before))
+          .orElseGet(() -> searched(byHand, before));
+    }
+
+    private long seconds(Timeline t) {
+      return t.departs(demands).toSeconds();
+    }
+
+    /** Where it cannot be seen without search that what was made by hand departs as early as anything can. */
+    private Outcome searched(Optional<Timeline> byHand, Optional<Timeline> before) {
       byHand.or(() -> before).ifPresent(model::hint);
       model.cp.minimize(model.departs);
       CpSolver first = solver(left());
-      CpSolverStatus status = first.solve(model.cp);
-      if (status == CpSolverStatus.INFEASIBLE) {
-        return clash();
-      }
-      if (status != CpSolverStatus.OPTIMAL && status != CpSolverStatus.FEASIBLE) {
-        return byHand.<Outcome>map(t -> new Outcome.Planned(t, demands.due(), false, false))
+      return switch (first.solve(model.cp)) {
+        case INFEASIBLE -> clash();
+        case OPTIMAL -> withLaterAims(model.timeline(first::value), first.value(model.departs), true, before);
+        case FEASIBLE -> withLaterAims(model.timeline(first::value), bound(first), false, before);
+        default -> byHand.<Outcome>map(t -> new Outcome.Planned(t, Duration.ofSeconds(model.least), false, false))
             .orElseGet(Outcome.NoTime::new);
-      }
-      long departs = first.value(model.departs);
-      Timeline found = model.timeline(v -> first.value(v));
-      model.cp.addLessOrEqual(model.departs, departs);
-      boolean earliest = status == CpSolverStatus.OPTIMAL;
+      };
+    }
+
+    private static long bound(CpSolver solver) {
+      return (long) Math.ceil(solver.bestObjectiveBound() - 1e-6);
+    }
+
+    private Outcome.Planned withLaterAims(
+        Timeline first, long bound, boolean earliest, Optional<Timeline> before) {
+      Timeline found = first;
+      model.cp.addLessOrEqual(model.departs, seconds(first));
       boolean best = earliest;
       for (LinearExpr aim : aims(before)) {
         model.hint(Order.early(demands, found));
@@ -82,13 +98,12 @@ public final class ConstraintPlanner implements Planner {
         CpSolver next = solver(Math.min(left(), within * LATER_AIM));
         CpSolverStatus as = next.solve(model.cp);
         if (as == CpSolverStatus.OPTIMAL || as == CpSolverStatus.FEASIBLE) {
-          found = model.timeline(v -> next.value(v));
+          found = model.timeline(next::value);
           model.cp.addLessOrEqual(aim, Math.round(next.objectiveValue()));
         }
         best &= as == CpSolverStatus.OPTIMAL;
       }
-      Duration bound = Duration.ofSeconds((long) Math.ceil(first.bestObjectiveBound() - 1e-6));
-      return new Outcome.Planned(Order.early(demands, found), bound, earliest, best);
+      return new Outcome.Planned(Order.early(demands, found), Duration.ofSeconds(bound), earliest, best);
     }
 
     /** After the departure: each is wanted as small as it may be. */

@@ -33,6 +33,8 @@ final class Model {
   private final Map<ActivityId, IntVar> begins = new HashMap<>();
   private final Map<ActivityId, List<BoolVar>> ways = new HashMap<>();
   final IntVar departs;
+  /** No departure is earlier, by what follows without search. */
+  long least;
   /** When everything is over that does not wait for what runs. */
   final IntVar rest;
 
@@ -40,10 +42,13 @@ final class Model {
   static Model of(Demands demands) {
     Model model = new Model(demands, h -> true);
     for (Activity a : demands.activities()) {
-      model.cp.addGreaterOrEqual(model.of(a.id()), model.load.before(a));
-      model.cp.addGreaterOrEqual(model.departs, model.after(a, model.load.after(a)));
+      long before = model.load.before(a);
+      long after = model.load.after(a);
+      model.least = Math.max(model.least, Math.max(before, Seconds.up(a.from())) + model.seconds(a.id()) + after);
+      model.cp.addGreaterOrEqual(model.of(a.id()), before);
+      model.cp.addGreaterOrEqual(model.departs, model.after(a, after));
       if (demands.runs().isEmpty()) {
-        model.cp.addGreaterOrEqual(model.rest, model.after(a, model.load.after(a)));
+        model.cp.addGreaterOrEqual(model.rest, model.after(a, after));
       }
     }
     return model;
@@ -54,6 +59,7 @@ final class Model {
     this.demands = demands;
     this.load = new Load(demands);
     long horizon = horizon(demands);
+    this.least = demands.due().toSeconds();
     this.departs = cp.newIntVar(demands.due().toSeconds(), horizon, "departs");
     this.rest = cp.newIntVar(0, horizon, "rest");
     Map<ActivityId, IntervalVar> intervals = new HashMap<>();

@@ -23,9 +23,13 @@ public final class Serial {
   private final int count;
   private final int[] lengths;
   private final int[] from;
-  private final long[][] walks;
+  private final int[][] walks;
   private final boolean[][] apart;
-  private final List<List<Wait>> before = new ArrayList<>();
+  /** By activity: what it waits for, and how long at least. */
+  private final int[][] before;
+  private final int[][] least;
+  /** By activity and way: who is busy, a bit a person. */
+  private final long[][] who;
   private final Map<ActivityId, Integer> index = new HashMap<>();
   private final double[] latest;
 
@@ -35,18 +39,24 @@ public final class Serial {
     this.count = all.size();
     this.lengths = all.stream().mapToInt(a -> a.length().plannedSeconds()).toArray();
     this.from = all.stream().mapToInt(a -> up(a.from())).toArray();
-    this.walks = new long[count][count];
+    this.walks = new int[count][count];
     this.apart = new boolean[count][count];
     for (int i = 0; i < count; i++) {
       index.put(all.get(i).id(), i);
-      before.add(new ArrayList<>());
       for (int j = 0; j < count; j++) {
         walks[i][j] = up(demands.walk(all.get(i), all.get(j)));
         Set<ActivityId> two = i == j ? Set.of() : Set.of(all.get(i).id(), all.get(j).id());
         apart[i][j] = i != j && demands.apart().stream().anyMatch(a -> a.activities().containsAll(two));
       }
     }
-    demands.waits().forEach(w -> before.get(at(w.before())).add(w));
+    List<List<Wait>> waits = new ArrayList<>();
+    all.forEach(a -> waits.add(new ArrayList<>()));
+    demands.waits().forEach(w -> waits.get(at(w.before())).add(w));
+    this.before = waits.stream().map(x -> x.stream().mapToInt(w -> at(w.after())).toArray()).toArray(int[][]::new);
+    this.least = waits.stream().map(x -> x.stream().mapToInt(w -> up(w.least())).toArray()).toArray(int[][]::new);
+    List<PersonId> people = demands.people().stream().map(Person::id).toList();
+    this.who = all.stream().map(a -> a.ways().stream().mapToLong(w ->
+        w.stream().mapToLong(p -> 1L << people.indexOf(p)).sum()).toArray()).toArray(long[][]::new);
     this.latest = latest();
   }
 
@@ -119,13 +129,13 @@ public final class Serial {
     for (int n = 0; n < count; n++) {
       int next = -1;
       for (int i = 0; i < count; i++) {
-        boolean free = !placed[i] && before.get(i).stream().allMatch(w -> placed[at(w.after())]);
-        next = free && (next < 0 || order[i] < order[next]) ? i : next;
+        boolean rather = !placed[i] && (next < 0 || order[i] < order[next]);
+        next = rather && free(i, placed) ? i : next;
       }
       int earliest = from[next];
-      for (Wait w : before.get(next)) {
-        int a = at(w.after());
-        earliest = Math.max(earliest, begins[a] + lengths[a] + up(w.least()));
+      for (int k = 0; k < before[next].length; k++) {
+        int a = before[next][k];
+        earliest = Math.max(earliest, begins[a] + lengths[a] + least[next][k]);
       }
       begins[next] = Integer.MAX_VALUE;
       for (int way = 0; way < all.get(next).ways().size(); way++) {
@@ -141,20 +151,28 @@ public final class Serial {
     return end;
   }
 
+  private boolean free(int i, boolean[] placed) {
+    for (int a : before[i]) {
+      if (!placed[a]) {
+        return false;
+      }
+    }
+    return true;
+  }
+
   /** The first time from which on it meets nothing that is placed. */
   private int fits(int i, int way, int earliest, boolean[] placed, int[] begins, int[] ways) {
-    Set<PersonId> who = all.get(i).ways().get(way);
     int at = earliest;
     boolean moved = true;
     while (moved) {
       moved = false;
       for (int j = 0; j < count; j++) {
-        boolean shares = placed[j] && all.get(j).ways().get(ways[j]).stream().anyMatch(who::contains);
-        long between = shares ? walks[i][j] : 0;
+        boolean shares = placed[j] && (who[j][ways[j]] & who[i][way]) != 0;
+        int between = shares ? walks[i][j] : 0;
         boolean meets = placed[j] && (shares || apart[i][j])
             && at < begins[j] + lengths[j] + between && begins[j] < at + lengths[i] + between;
         if (meets) {
-          at = (int) (begins[j] + lengths[j] + between);
+          at = begins[j] + lengths[j] + between;
           moved = true;
         }
       }
@@ -168,15 +186,12 @@ public final class Serial {
       if (all.get(i).until().filter(u -> ends > u.toSeconds()).isPresent()) {
         return false;
       }
-      for (Wait w : before.get(i)) {
-        int a = at(w.after());
-        int waited = begins[i] - begins[a] - lengths[a];
-        if (w.most().filter(m -> waited > m.toSeconds()).isPresent()) {
-          return false;
-        }
-      }
     }
-    return true;
+    return demands.waits().stream().allMatch(w -> {
+      int a = at(w.after());
+      int waited = begins[at(w.before())] - begins[a] - lengths[a];
+      return w.most().filter(m -> waited > m.toSeconds()).isEmpty();
+    });
   }
 
   private Timeline timeline(int[] begins, int[] ways) {

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SplittableRandom;
 import java.util.function.BooleanSupplier;
 import java.util.random.RandomGeneratorFactory;
 import java.util.stream.Collectors;
@@ -21,6 +22,7 @@ import neatlanyard.core.timeline.Likelihood;
 import neatlanyard.core.timeline.Order;
 import neatlanyard.core.timeline.Planner;
 import neatlanyard.core.timeline.Planner.Outcome;
+import neatlanyard.core.timeline.Serial;
 import neatlanyard.core.timeline.Timeline;
 import neatlanyard.core.timeline.ahead.Ahead;
 import neatlanyard.core.timeline.ahead.Choice;
@@ -42,6 +44,8 @@ class PlanDesk {
   private static final int MOST_KEPT = 200;
   private static final int RUNS = 10_000;
   private static final long SEED = 2_705;
+  /** More activities than any card has: to put them before a solver takes longer than anybody waits. */
+  private static final int MOST_SEARCHED = 300;
   /** Less is no choice worth a word between two people. */
   private static final Duration WORTH = Duration.ofSeconds(30);
 
@@ -114,11 +118,17 @@ class PlanDesk {
   }
 
   private Found found(Ahead ahead, Optional<Timeline> before, Duration within) {
-    Outcome outcome = Loaded.PLANNER.plan(ahead.demands(), before, within);
+    Outcome outcome = ahead.demands().activities().size() > MOST_SEARCHED ? byHand(ahead)
+        : Loaded.PLANNER.plan(ahead.demands(), before, within);
     Optional<Likelihood> likelihood = outcome instanceof Outcome.Planned p
         ? Optional.of(Likelihood.of(ahead.demands(), p.timeline(), RUNS,
         RandomGeneratorFactory.of("L64X128MixRandom").create(SEED))) : Optional.empty();
     return new Found(ahead, outcome, likelihood);
+  }
+
+  private static Outcome byHand(Ahead ahead) {
+    return Serial.of(ahead.demands(), 1, new SplittableRandom(SEED)).<Outcome>map(t ->
+        new Outcome.Planned(t, ahead.demands().due(), false, false)).orElseGet(Outcome.NoTime::new);
   }
 
   /** The plan before, told from another moment on; what is past of it begins now. */

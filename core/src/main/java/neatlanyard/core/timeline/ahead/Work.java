@@ -58,7 +58,7 @@ final class Work {
   private final List<List<ActivityId>> inOneGo = new ArrayList<>();
   private final List<Activity> activities = new ArrayList<>();
   private final Map<ActivityId, GroundEvent> expected = new HashMap<>();
-  private final Map<ActivityId, Map<ActivityId, Wait>> waits = new HashMap<>();
+  private final Net net = new Net();
 
   Work(Departure departure, Card card, List<GroundEvent> ground, Instant now) {
     this.ground = List.copyOf(ground);
@@ -84,13 +84,12 @@ final class Work {
     stages(check);
     ground();
     end();
-    activities.stream().filter(a -> !a.id().equals(END)).forEach(a -> wait(a.id(), END, Duration.ZERO, ""));
+    activities.stream().filter(a -> !a.id().equals(END)).forEach(a -> net.wait(a.id(), END, Duration.ZERO, ""));
     Duration due = d.pack().due().getOrDefault(last, Duration.ZERO);
     Instant wanted = d.opened().flight().departs().minus(due);
     Duration left = Duration.between(now, wanted);
-    List<Wait> all = waits.values().stream().flatMap(w -> w.values().stream()).filter(this::needed).toList();
     List<Walk> walks = List.of(new Walk(FLIGHT_DECK, OUTSIDE, Takes.wayOut(d.pack().planform())));
-    Demands demands = new Demands(crew(), activities, all, List.of(), walks, inOneGo,
+    Demands demands = new Demands(crew(), activities, net.waits(), List.of(), walks, inOneGo,
         left.isNegative() ? Duration.ZERO : left, Optional.empty());
     return new Ahead(now, wanted, due, tasks, expected, demands);
   }
@@ -111,7 +110,7 @@ final class Work {
       expected.put(id, e);
       Stage before = e.kind() == GroundEvent.Kind.LOAD_SHEET ? Stage.FIGURES : Stage.START;
       tasks.stream().filter(t -> !t.over() && t.stage() == before).forEach(t ->
-          wait(id, t.id(), Duration.ZERO, ""));
+          net.wait(id, t.id(), Duration.ZERO, ""));
     }
   }
 
@@ -179,7 +178,7 @@ final class Work {
       activities.add(new Activity(here, "Is here", List.of(Set.of(who)),
           Length.always(Duration.ZERO), Optional.of(lastPlace(r)), Duration.ZERO, Optional.of(Duration.ZERO)));
       tasks.stream().filter(t -> !t.over() && !t.any() && t.seats().contains(r.seat())).forEach(t ->
-          wait(here, t.id(), Duration.ZERO, ""));
+          net.wait(here, t.id(), Duration.ZERO, ""));
     }
   }
 
@@ -197,10 +196,14 @@ final class Work {
     for (Item item : task.items()) {
       boolean open = task.open().contains(item);
       item.step().needs().stream().filter(n -> open).forEach(n -> after(n, task.id(), Duration.ZERO, ""));
-      item.step().afterWait().stream().filter(n -> open).forEach(n -> d.item(n).flatMap(i -> i.step().waits())
-          .ifPresent(w -> after(n, task.id(), w.time(), w.words())));
+      item.step().afterWait().stream().filter(n -> open).forEach(n -> d.item(n).ifPresent(i -> i.step().waits()
+          .ifPresent(w -> after(n, task.id(), w.time(), words(i, w)))));
     }
     later(task);
+  }
+
+  private static String words(Item item, neatlanyard.core.sop.Wait wait) {
+    return "%s: %s".formatted(item.step().challenge(), wait.words());
   }
 
   /** A wait for something that comes after the departure begins early enough to be over by then. */
@@ -210,7 +213,7 @@ final class Work {
           .map(i -> i.procedure().stage()).filter(s -> s.compareTo(last) > 0).min(Comparator.naturalOrder())
           .ifPresent(s -> {
             Duration least = w.time().minus(until(s));
-            wait(task.id(), END, least.isNegative() ? Duration.ZERO : least, w.words());
+            net.wait(task.id(), END, least.isNegative() ? Duration.ZERO : least, words(item, w));
           }));
     }
   }
@@ -227,28 +230,7 @@ final class Work {
   private void after(StepId earlier, ActivityId later, Duration least, String because) {
     Optional.ofNullable(taskOf.get(earlier))
         .filter(t -> !t.id().equals(later) && t.open().stream().anyMatch(i -> i.step().id().equals(earlier)))
-        .ifPresent(t -> wait(t.id(), later, least, because));
-  }
-
-  /** The longest of the waits between two stands; what would close a circle is left out. */
-  private void wait(ActivityId after, ActivityId before, Duration least, String because) {
-    if (reaches(before, after, new HashSet<>())) {
-      return;
-    }
-    waits.computeIfAbsent(after, a -> new HashMap<>()).merge(before,
-        new Wait(after, before, least, Optional.empty(), because),
-        (a, b) -> a.least().compareTo(b.least()) >= 0 ? a : b);
-  }
-
-  /** Whether it does not follow from others anyway. */
-  private boolean needed(Wait w) {
-    return !w.least().isZero() || waits.getOrDefault(w.after(), Map.of()).keySet().stream()
-        .noneMatch(next -> !next.equals(w.before()) && reaches(next, w.before(), new HashSet<>()));
-  }
-
-  private boolean reaches(ActivityId from, ActivityId to, Set<ActivityId> seen) {
-    return from.equals(to) || seen.add(from)
-        && waits.getOrDefault(from, Map.of()).keySet().stream().anyMatch(next -> reaches(next, to, seen));
+        .ifPresent(t -> net.wait(t.id(), later, least, because));
   }
 
   /** Within a procedure each seat goes the way of the card, if it can in one go. */
@@ -263,45 +245,48 @@ final class Work {
           t.seats().forEach(s -> {
             Task earlier = before.put(s, t);
             if (earlier != null) {
-              wait(earlier.id(), t.id(), Duration.ZERO, "");
+              net.wait(earlier.id(), t.id(), Duration.ZERO, "");
             }
           }));
     }
   }
 
+  /** What is open of a procedure. @param place among the others @param first that wait for none of it */
+  private record Run(int place, Procedure procedure, List<Task> first, List<Task> last) {}
+
   /** Power before what is done inside, flows and figures before the briefing, and from the start on one by one. */
   private void stages(boolean check) {
-    List<Task> open = tasks.stream().filter(t -> !t.over()).toList();
-    for (Task later : open) {
-      for (Task earlier : open) {
-        if (comesFirst(earlier, later)) {
-          wait(earlier.id(), later.id(), Duration.ZERO, "");
-        }
-      }
-      if (check && later.stage() != Stage.CONTROLS) {
-        boolean first = later.stage().compareTo(Stage.CONTROLS) < 0;
-        wait(first ? later.id() : CONTROLS, first ? CONTROLS : later.id(), Duration.ZERO, "");
+    List<Run> runs = new ArrayList<>();
+    for (Card.Part part : card.parts()) {
+      List<Task> open = tasks.stream().filter(t -> !t.over() && t.procedure().id().equals(part.procedure().id()))
+          .toList();
+      runs.add(new Run(runs.size(), part.procedure(),
+          open.stream().filter(t -> open.stream().noneMatch(o -> net.direct(o.id(), t.id()))).toList(),
+          open.stream().filter(t -> open.stream().noneMatch(o -> net.direct(t.id(), o.id()))).toList()));
+    }
+    for (Run later : runs) {
+      runs.stream().filter(earlier -> comesFirst(earlier, later)).forEach(earlier -> earlier.last().forEach(e ->
+          later.first().forEach(l -> net.wait(e.id(), l.id(), Duration.ZERO, ""))));
+      if (check && later.procedure().stage().compareTo(Stage.CONTROLS) <= 0) {
+        later.last().forEach(t -> net.wait(t.id(), CONTROLS, Duration.ZERO, ""));
       } else if (check) {
-        wait(later.id(), CONTROLS, Duration.ZERO, "");
+        later.first().forEach(t -> net.wait(CONTROLS, t.id(), Duration.ZERO, ""));
       }
     }
   }
 
-  private boolean comesFirst(Task earlier, Task later) {
-    boolean power = earlier.stage() == Stage.POWER_UP;
+  private static boolean comesFirst(Run one, Run other) {
+    Procedure earlier = one.procedure();
+    Procedure later = other.procedure();
     if (later.stage().compareTo(Stage.START) >= 0) {
       return earlier.stage().compareTo(later.stage()) < 0
-          || earlier.stage() == later.stage() && !earlier.procedure().id().equals(later.procedure().id())
-          && place(earlier) < place(later);
+          || earlier.stage() == later.stage() && one.place() < other.place();
     }
+    boolean power = earlier.stage() == Stage.POWER_UP;
+    boolean made = earlier.kind() == Procedure.Kind.POWER_UP;
     boolean settled = earlier.stage() == Stage.FLOWS || earlier.stage() == Stage.FIGURES;
-    boolean made = earlier.procedure().kind() == Procedure.Kind.POWER_UP;
     return power && later.stage() != Stage.WALKAROUND && later.stage() != Stage.POWER_UP
-        || made && later.procedure().kind() == Procedure.Kind.SAFETY_ROUND
+        || made && later.kind() == Procedure.Kind.SAFETY_ROUND
         || settled && later.stage() == Stage.BRIEFING;
-  }
-
-  private static int place(Task task) {
-    return task.items().getFirst().order();
   }
 }
