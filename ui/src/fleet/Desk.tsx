@@ -18,6 +18,7 @@ const KINDS = [
     title: 'Ground events',
     words: 'when flights are fuelled, boarded and cleared (CSV)',
   },
+  { path: '/api/task-times', title: 'Task times', words: 'what crews took in earlier departures (CSV)' },
   { path: '/api/take-off-tables', title: 'Take-off tables', words: 'of a type; before its figures' },
   { path: '/api/type-figures', title: 'Figures of a type', words: 'loading, limits, weighed tails' },
   { path: '/api/holdover', title: 'Holdover times', words: 'of the operator' },

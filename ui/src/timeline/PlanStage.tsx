@@ -81,6 +81,7 @@ const Found = ({ live, plan, found }: { live: Live; plan: PlanView; found: Found
     <>
       <p className={classes.soft}>
         The plan from {clockTime(plan.at, zone)} on ·{' '}
+        {found.learned > 0 ? `times learned from ${found.learned} flows and lists` : 'times are estimates'} ·{' '}
         {found.earliest
           ? 'no earlier departure is possible'
           : `perhaps ${minutes(Date.parse(found.departs) - Date.parse(found.bound))} earlier is possible`}

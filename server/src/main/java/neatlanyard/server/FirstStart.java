@@ -14,8 +14,9 @@ import neatlanyard.server.figures.DemoFigures;
 import neatlanyard.server.fleet.DemoSignIns;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.SignIns;
-import neatlanyard.server.sop.DemoRevisions;
 import neatlanyard.server.settings.Settings;
+import neatlanyard.server.sop.DemoRevisions;
+import neatlanyard.server.timeline.DemoTimes;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
@@ -36,12 +37,14 @@ class FirstStart implements SmartInitializingSingleton, ApplicationRunner {
   private final SignIns signIns;
   private final DemoSignIns demo;
   private final DemoTechLogs tech;
+  private final DemoTimes times;
   private final DemoFigures figures;
   private final ServletWebServerApplicationContext server;
 
   FirstStart(
       Settings settings, Accounts accounts, Flights flights, FleetDesk fleet, DemoRevisions revisions, SignIns signIns,
-      DemoSignIns demo, DemoTechLogs tech, DemoFigures figures, ServletWebServerApplicationContext server) {
+      DemoSignIns demo, DemoTechLogs tech, DemoFigures figures, DemoTimes times,
+      ServletWebServerApplicationContext server) {
     this.settings = settings;
     this.accounts = accounts;
     this.flights = flights;
@@ -51,6 +54,7 @@ class FirstStart implements SmartInitializingSingleton, ApplicationRunner {
     this.demo = demo;
     this.tech = tech;
     this.figures = figures;
+    this.times = times;
     this.server = server;
   }
 
@@ -96,6 +100,7 @@ class FirstStart implements SmartInitializingSingleton, ApplicationRunner {
     }
     tech.load(folder, DEMO);
     figures.load(folder, DEMO);
+    times.load(folder);
     demo.load();
   }
 }

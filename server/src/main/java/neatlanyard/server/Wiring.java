@@ -25,6 +25,7 @@ import neatlanyard.core.record.SealKeys;
 import neatlanyard.core.sop.FeedbackAnswers;
 import neatlanyard.core.sop.Revisions;
 import neatlanyard.core.timeline.ahead.GroundEvents;
+import neatlanyard.core.timeline.learned.TookTimes;
 import neatlanyard.core.walkaround.Photos;
 import neatlanyard.server.fleet.KnownAccounts;
 import neatlanyard.server.settings.Settings;
@@ -50,6 +51,7 @@ import neatlanyard.store.record.StoredSealKeys;
 import neatlanyard.store.sop.StoredFeedbackAnswers;
 import neatlanyard.store.sop.StoredRevisions;
 import neatlanyard.store.timeline.StoredGroundEvents;
+import neatlanyard.store.timeline.StoredTookTimes;
 import neatlanyard.store.walkaround.StoredPhotos;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -152,6 +154,11 @@ class Wiring {
   @Bean
   HeadNames headNames(Database db) {
     return new StoredHeadNames(db);
+  }
+
+  @Bean
+  TookTimes tookTimes(Database db) {
+    return new StoredTookTimes(db);
   }
 
   @Bean

@@ -33,6 +33,7 @@ public class PlanTest extends AtTheServer {
       assertThat(first.path("state").asString()).isEqualTo("planned");
       assertThat(first.path("found").path("strips")).hasSize(3);
       assertThat(first.path("found").path("likely").asDouble()).isBetween(0.0, 1.0);
+      assertThat(first.path("found").path("learned").asInt()).as("the demo's year").isGreaterThan(500);
       for (Future<JsonNode> t : told) {
         assertThat(t.get()).isEqualTo(first);
       }
@@ -63,6 +64,10 @@ public class PlanTest extends AtTheServer {
         head + "today-14,fuelling,PT1M,PT2M\ntoday-14,slot,PT1000H,PT1001H\n",
         head + "today-14,fuelling,PT1M,PT2M\ntoday-14,\u0007,PT1M,PT2M\n")) {
       assertThat(administrator.text("/api/ground-events", csv).status()).as(csv).isBetween(400, 499);
+    }
+    for (String csv : List.of("", "flight,type\n", "flight,type,procedure,at,dark,cold,estimated-s,took-s\n"
+        + "f,dovrin-46,walkaround,+999999999-01-01T00:00:00Z,yes,no,60,70\n")) {
+      assertThat(administrator.text("/api/task-times", csv).status()).as(csv).isBetween(400, 499);
     }
     assertThat(wren.get(PLAN).json().path("ground")).isEqualTo(before);
   }

@@ -48,7 +48,9 @@ import neatlanyard.formats.fleet.FlightsReader;
 import neatlanyard.formats.record.EntryJson;
 import neatlanyard.formats.record.RecordFile;
 import neatlanyard.formats.sop.PackReader;
+import neatlanyard.formats.timeline.GroundEventsCsv;
 import neatlanyard.formats.timeline.PlanReader;
+import neatlanyard.formats.timeline.TookCsv;
 import neatlanyard.formats.weather.StationReportReader;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -134,6 +136,9 @@ public class FuzzTest {
     readers.put("pack", new Reader(20, Stream.of("dovrin-46", "halyard-210")
         .map(p -> head(demo("packs/" + p + ".yaml"), 60)).toList(), PackReader::read));
     readers.put("plan", new Reader(40, List.of(demo("plans/flight-14.yaml")), PlanReader::read));
+    readers.put("ground events", new Reader(100, List.of(head(demo("ground-events.csv"), 12)), t ->
+        GroundEventsCsv.read(t, NOW, "x", false)));
+    readers.put("task times", new Reader(100, List.of(head(demo("task-times.csv"), 12)), t -> TookCsv.read(t, NOW)));
     figures(readers, fleet);
     return readers;
   }

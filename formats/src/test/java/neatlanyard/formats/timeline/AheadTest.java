@@ -38,7 +38,10 @@ import neatlanyard.core.timeline.ahead.Ahead;
 import neatlanyard.core.timeline.ahead.Choice;
 import neatlanyard.core.timeline.ahead.GroundEvent;
 import neatlanyard.core.timeline.ahead.GroundEvent.Kind;
+import neatlanyard.core.timeline.ahead.Taken;
 import neatlanyard.core.timeline.ahead.Task;
+import neatlanyard.core.timeline.learned.Learned;
+import neatlanyard.core.timeline.learned.Took;
 import neatlanyard.core.weather.StationReport;
 import neatlanyard.formats.sop.PackReader;
 import neatlanyard.formats.weather.StationReportReader;
@@ -93,7 +96,7 @@ public class AheadTest {
   @Test(dataProvider = "packs")
   public void every_step_is_planned_once_and_after_what_it_waits_for(String pack) throws IOException {
     Departure d = opened(pack);
-    Ahead ahead = Ahead.of(d, List.of(), NOW).orElseThrow();
+    Ahead ahead = Ahead.of(d, List.of(), Learned.NONE, NOW).orElseThrow();
     Timeline t = planned(ahead);
     assertThat(ahead.demands().broken(t)).isEmpty();
     Map<StepId, Task> of = new HashMap<>();
@@ -127,7 +130,7 @@ public class AheadTest {
   @Test(dataProvider = "packs")
   public void it_gets_less_as_steps_are_done(String pack) throws IOException {
     Departure d = opened(pack);
-    Duration before = over(planned(Ahead.of(d, List.of(), NOW).orElseThrow()));
+    Duration before = over(planned(Ahead.of(d, List.of(), Learned.NONE, NOW).orElseThrow()));
     Duration slack = Duration.ofMinutes(2);
     List<Item> items = d.state().items();
     for (int i = 0; i < items.size(); i++) {
@@ -137,12 +140,12 @@ public class AheadTest {
         d = says(d, who, new Event.StepNotToday(item.step().id(), "a test"), NOW);
       }
       if (i % 25 == 0) {
-        Duration now = over(planned(Ahead.of(d, List.of(), NOW).orElseThrow()));
+        Duration now = over(planned(Ahead.of(d, List.of(), Learned.NONE, NOW).orElseThrow()));
         assertThat(now).isLessThanOrEqualTo(before.plus(slack));
         before = now;
       }
     }
-    Ahead last = Ahead.of(d, List.of(), NOW).orElseThrow();
+    Ahead last = Ahead.of(d, List.of(), Learned.NONE, NOW).orElseThrow();
     assertThat(last.tasks()).allMatch(Task::over);
   }
 
@@ -155,14 +158,14 @@ public class AheadTest {
   public void a_running_time_a_way_in_and_somebody_away_are_counted() throws IOException {
     Departure d = opened("dovrin-46");
     d = says(d, RIGHT, new Event.StepDone(new StepId("pu-ac")), NOW);
-    Ahead ahead = Ahead.of(d, List.of(), NOW.plusSeconds(60)).orElseThrow();
+    Ahead ahead = Ahead.of(d, List.of(), Learned.NONE, NOW.plusSeconds(60)).orElseThrow();
     Task stall = task(ahead, "tr-stall");
     assertThat(ahead.demands().activity(stall.id()).from()).isEqualTo(Duration.ofSeconds(180));
     d = says(d, RIGHT, new Event.StepDone(new StepId("wa-brake-r")), NOW.plusSeconds(60));
-    Timeline outside = planned(Ahead.of(d, List.of(), NOW.plusSeconds(60)).orElseThrow());
+    Timeline outside = planned(Ahead.of(d, List.of(), Learned.NONE, NOW.plusSeconds(60)).orElseThrow());
     assertThat(outside.of(task(ahead, "pu-fire").id()).begins()).isGreaterThanOrEqualTo(Duration.ofSeconds(29));
     d = says(d, LEFT, new Event.Interrupted(), NOW.plusSeconds(60));
-    Ahead away = Ahead.of(d, List.of(), NOW.plusSeconds(60)).orElseThrow();
+    Ahead away = Ahead.of(d, List.of(), Learned.NONE, NOW.plusSeconds(60)).orElseThrow();
     assertThat(planned(away).of(task(away, "fl-oxygen").id()).begins()).isGreaterThanOrEqualTo(Duration.ofMinutes(3));
   }
 
@@ -176,7 +179,7 @@ public class AheadTest {
   public void what_others_do_is_waited_for() throws IOException {
     Departure d = opened("halyard-210");
     Ahead ahead = Ahead.of(d, List.of(event(Kind.LOAD_SHEET, 35, 35), event(Kind.FUELLING, 5, 50),
-        event(Kind.BOARDING, -10, -5), event(Kind.SLOT, 70, 85)), NOW).orElseThrow();
+        event(Kind.BOARDING, -10, -5), event(Kind.SLOT, 70, 85)), Learned.NONE, NOW).orElseThrow();
     Timeline t = planned(ahead);
     assertThat(begins(ahead, t, "fi-trim")).isGreaterThanOrEqualTo(Duration.ofMinutes(35));
     assertThat(ahead.tasks().stream().filter(x -> x.stage().title().equals("Start")).map(x -> t.of(x.id()).begins()))
@@ -197,11 +200,11 @@ public class AheadTest {
   @Test
   public void a_choice_taken_changes_what_is_ahead() throws IOException {
     Departure d = opened("dovrin-46");
-    Ahead ahead = Ahead.of(d, List.of(), NOW).orElseThrow();
+    Ahead ahead = Ahead.of(d, List.of(), Learned.NONE, NOW).orElseThrow();
     List<Choice> all = Choice.of(d, ahead, ahead.tasks().stream().map(Task::id).collect(Collectors.toSet()));
     assertThat(all).isNotEmpty();
     for (Choice c : all) {
-      Ahead then = Ahead.of(c.taken(d, NOW), List.of(), NOW).orElseThrow();
+      Ahead then = Ahead.of(c.taken(d, NOW), List.of(), Learned.NONE, NOW).orElseThrow();
       Seat by = c.by();
       long before = open(ahead, by);
       assertThat(open(then, by)).as(c.words()).isLessThan(before);
@@ -211,6 +214,26 @@ public class AheadTest {
     }
     assertThat(Choice.of(d, ahead, Set.of())).as("nothing hangs on them")
         .allMatch(c -> c.says().getFirst() instanceof Event.StepNotToday);
+  }
+
+  /** From word to word, and not while somebody was away from it; steps said at once count together. */
+  @Test
+  public void what_a_crew_took_is_read_from_its_words() throws IOException {
+    Departure d = opened("dovrin-46");
+    List<Item> flow = d.state().items().stream()
+        .filter(i -> i.procedure().title().equals("Right flow") && i.step().measures().isEmpty()).limit(9).toList();
+    assertThat(Taken.of(d)).isEmpty();
+    Instant at = NOW;
+    for (int i = 0; i < flow.size(); i++) {
+      at = at.plusSeconds(i == 4 ? 600 : i == 7 ? 0 : 10);
+      d = says(d, RIGHT, new Event.StepDone(flow.get(i).step().id()), at);
+    }
+    Took took = Taken.of(d).stream().filter(t -> t.procedure().equals(flow.getFirst().procedure().id())).findFirst()
+        .orElseThrow();
+    assertThat(took.took()).as("1 to 3, 5, 6 with 7, and 8").isEqualTo(Duration.ofSeconds(60));
+    assertThat(took.estimated()).isEqualTo(Duration.ofSeconds(7 * 5));
+    assertThat(took.dark()).isTrue();
+    assertThat(took.cold()).isTrue();
   }
 
   private static long open(Ahead ahead, Seat seat) {

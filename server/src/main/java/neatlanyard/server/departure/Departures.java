@@ -38,6 +38,8 @@ import neatlanyard.core.record.Account;
 import neatlanyard.core.sop.Stage;
 import neatlanyard.core.state.DepartureState;
 import neatlanyard.core.state.Recorded;
+import neatlanyard.core.timeline.ahead.Taken;
+import neatlanyard.core.timeline.learned.TookTimes;
 import neatlanyard.server.departure.DepartureViews.HangingView;
 import neatlanyard.server.departure.DepartureViews.SeatView;
 import neatlanyard.server.dispatch.TechDesk;
@@ -90,6 +92,7 @@ public class Departures {
   private final TailStatus tails;
   private final TechDesk tech;
   private final FiguresWork figures;
+  private final TookTimes times;
   /** Of departures that are tied off or long over; those do not change any more. */
   private final Map<FlightId, Optional<Duration>> walked = new ConcurrentHashMap<>();
   /** What the list showed last of each departure. */
@@ -104,13 +107,14 @@ public class Departures {
   Departures(
       Flights flights, DepartureLog log, PackDesk packs, Reading reading, FleetDesk fleet, InstantSource clock,
       ProgressViewer progress, JsonMapper json, TailStatus tails, TechDesk tech, FiguresWork figures,
-      FiguresDesk tables, PhotoDesk photos,
+      FiguresDesk tables, PhotoDesk photos, TookTimes times,
       MeterRegistry meters, Settings settings) {
     this.desks = new Desks(settings.departuresKept());
     this.presses = Timer.builder("lanyard.presses").description("From taking an event in until it is on the disk")
         .publishPercentileHistogram().register(meters);
     this.folds = Timer.builder("lanyard.folds").description("Reading a departure back from its log").register(meters);
     Gauge.builder("lanyard.departures", desks, Desks::size).description("Departures in the memory").register(meters);
+    this.times = times;
     this.flights = flights;
     this.log = log;
     this.packs = packs;
@@ -329,7 +333,10 @@ public class Departures {
         workOut(desk);
       }
       case Event.FigureEntered e -> figures.tellDifferences(desk, BY_SERVER, () -> before(desk));
-      case Event.TiedOff e -> settle(desk);
+      case Event.TiedOff e -> {
+        settle(desk);
+        times.keep(Map.of(desk.state().opened().flight().id(), Taken.of(desk.departure())));
+      }
       default -> {
         if (FiguresWork.restsOn(desk.state(), event)) {
           workOut(desk);

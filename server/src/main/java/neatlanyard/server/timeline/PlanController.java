@@ -17,11 +17,13 @@ import neatlanyard.core.fleet.Refusal;
 import neatlanyard.core.fleet.RefusalCode;
 import neatlanyard.core.timeline.ahead.GroundEvent;
 import neatlanyard.core.timeline.ahead.GroundEvents.OfFlight;
+import neatlanyard.core.timeline.learned.Took;
 import neatlanyard.core.units.Plausible;
 import neatlanyard.formats.text.Doc;
 import neatlanyard.formats.text.Read;
 import neatlanyard.formats.timeline.GroundEventsCsv;
 import neatlanyard.formats.timeline.PlanCalendar;
+import neatlanyard.formats.timeline.TookCsv;
 import neatlanyard.server.departure.Departures;
 import neatlanyard.server.fleet.FleetViews.BroughtIn;
 import neatlanyard.server.fleet.SignedIn;
@@ -147,14 +149,27 @@ class PlanController {
     }
   }
 
+  /** Brings in what crews took for what in earlier departures, as CSV. @throws Problem naming every fault */
+  @PostMapping(path = "/api/task-times", consumes = MediaType.TEXT_PLAIN_VALUE)
+  BroughtIn times(@AuthenticationPrincipal SignedIn who, @RequestBody String text) {
+    who.mustAdminister();
+    Map<FlightId, List<Took>> times = good(TookCsv.read(text, clock.instant()));
+    desk.keep(times);
+    return new BroughtIn("%d departures.".formatted(times.size()), List.of());
+  }
+
+  private static <T> T good(Read<T> read) {
+    return switch (read) {
+      case Read.Good<T> good -> good.value();
+      case Read.Bad<T> bad -> throw Problem.faulty("It was not brought in.", bad.faults());
+    };
+  }
+
   /** Brings in what others do for flights, as CSV. @throws Problem naming every fault */
   @PostMapping(path = "/api/ground-events", consumes = MediaType.TEXT_PLAIN_VALUE)
   BroughtIn bringIn(@AuthenticationPrincipal SignedIn who, @RequestBody String text) {
     who.mustAdminister();
-    List<OfFlight> events = switch (GroundEventsCsv.read(text, clock.instant(), "operations", false)) {
-      case Read.Good<List<OfFlight>> good -> good.value();
-      case Read.Bad<List<OfFlight>> bad -> throw Problem.faulty("It was not brought in.", bad.faults());
-    };
+    List<OfFlight> events = good(GroundEventsCsv.read(text, clock.instant(), "operations", false));
     Map<FlightId, Flight> known = flights.all().stream().collect(Collectors.toMap(Flight::id, f -> f));
     events.forEach(e -> near(Optional.ofNullable(known.get(e.flight())).orElseThrow(() ->
         Problem.bad(ProblemCode.BAD_LINE, "There is no flight %s.".formatted(e.flight()))), e.event()));

@@ -17,6 +17,7 @@ import java.util.random.RandomGeneratorFactory;
 import java.util.stream.Collectors;
 import neatlanyard.core.departure.Departure;
 import neatlanyard.core.fleet.FlightId;
+import neatlanyard.core.fleet.TypeId;
 import neatlanyard.core.timeline.ActivityId;
 import neatlanyard.core.timeline.Likelihood;
 import neatlanyard.core.timeline.Order;
@@ -27,6 +28,9 @@ import neatlanyard.core.timeline.Timeline;
 import neatlanyard.core.timeline.ahead.Ahead;
 import neatlanyard.core.timeline.ahead.Choice;
 import neatlanyard.core.timeline.ahead.GroundEvent;
+import neatlanyard.core.timeline.learned.Learned;
+import neatlanyard.core.timeline.learned.Took;
+import neatlanyard.core.timeline.learned.TookTimes;
 import neatlanyard.server.work.HeavyWork;
 import neatlanyard.solver.ConstraintPlanner;
 import org.springframework.stereotype.Service;
@@ -43,6 +47,9 @@ class PlanDesk {
   private static final Duration KEPT = Duration.ofHours(2);
   private static final int MOST_KEPT = 200;
   private static final int RUNS = 10_000;
+  private static final Duration LEARNED_ANEW = Duration.ofMinutes(10);
+  /** Of a type; older ones say nothing of how it is done today. */
+  private static final int MOST_TIMES = 4_000;
   private static final long SEED = 2_705;
   /** More activities than any card has: to put them before a solver takes longer than anybody waits. */
   private static final int MOST_SEARCHED = 300;
@@ -51,6 +58,9 @@ class PlanDesk {
 
   private final HeavyWork heavy;
   private final InstantSource clock;
+  private final TookTimes times;
+  private final Cache<TypeId, Learned> learned = Caffeine.newBuilder().maximumSize(MOST_KEPT)
+      .expireAfterWrite(LEARNED_ANEW).build();
   private final Cache<FlightId, Current> plans = Caffeine.newBuilder().maximumSize(MOST_KEPT).expireAfterAccess(KEPT)
       .build();
 
@@ -83,7 +93,8 @@ class PlanDesk {
   /** @param gain how much earlier all is over */
   record Tried(Choice choice, Duration gain, Likelihood likelihood) {}
 
-  PlanDesk(HeavyWork heavy, InstantSource clock) {
+  PlanDesk(HeavyWork heavy, InstantSource clock, TookTimes times) {
+    this.times = times;
     this.heavy = heavy;
     this.clock = clock;
   }
@@ -112,9 +123,19 @@ class PlanDesk {
     Optional<Current> before = Optional.ofNullable(plans.getIfPresent(id(d)));
     Instant now = clock.instant();
     Current current = new Current(d.state().lastNumber(), ground, now,
-        Ahead.of(d, ground, now).map(a -> found(a, before.flatMap(b -> moved(b, now)), WITHIN)));
+        Ahead.of(d, ground, learned(d), now).map(a -> found(a, before.flatMap(b -> moved(b, now)), WITHIN)));
     plans.put(id(d), current);
     return current;
+  }
+
+  /** Brings in what crews took elsewhere. */
+  void keep(Map<FlightId, List<Took>> took) {
+    times.keep(took);
+    learned.invalidateAll();
+  }
+
+  private Learned learned(Departure d) {
+    return learned.get(d.state().opened().tail().type(), t -> Learned.of(times.of(t, MOST_TIMES)));
   }
 
   private Found found(Ahead ahead, Optional<Timeline> before, Duration within) {
@@ -159,7 +180,7 @@ class PlanDesk {
       if (stop.getAsBoolean()) {
         break;
       }
-      Ahead.of(choice.taken(d, current.at()), current.ground(), current.at())
+      Ahead.of(choice.taken(d, current.at()), current.ground(), learned(d), current.at())
           .map(a -> found(a, found.timeline(), CHOICE_WITHIN)).ifPresent(then -> {
             Duration gain = over(found).minus(over(then));
             if (then.timeline().isPresent() && gain.compareTo(WORTH) >= 0) {

@@ -137,7 +137,8 @@ class PlanViewer {
           departs(planned.timeline().departs(ahead.demands())), departs(planned.bound()), planned.earliest(),
           likelihood.onTime(), likelihood.runs(), departs(likelihood.departs()), departs(likelihood.late()), strips,
           waits(), hangs(), likelihood.decides().stream().limit(MOST_DECIDING)
-          .map(x -> new DecidesView(ahead.demands().activity(x.activity()).what(), x.share())).toList());
+          .map(x -> new DecidesView(ahead.demands().activity(x.activity()).what(), x.share())).toList(),
+          ahead.learned());
     }
 
     private String name(Rostered r) {

@@ -44,10 +44,12 @@ public final class PlanViews {
    * @param likely how likely the departure is on time, 0 to 1, of {@code runs} simulated
    * @param half when it departs in half of the runs, and {@code nine} in nine of ten
    * @param hangs what it hangs on, from now to the departure
+   * @param learned from how many procedures of earlier departures its times were learned; 0 where they are estimates
    */
   public record FoundView(
       Instant departs, Instant bound, boolean earliest, double likely, int runs, Instant half, Instant nine,
-      List<PersonPlanView> strips, List<PlanWaitView> waits, List<HangsView> hangs, List<DecidesView> decides) {}
+      List<PersonPlanView> strips, List<PlanWaitView> waits, List<HangsView> hangs, List<DecidesView> decides,
+      int learned) {}
 
   /** What one does. @param seat empty for what others do */
   public record PersonPlanView(Optional<Seat> seat, String name, List<BlockView> blocks) {}

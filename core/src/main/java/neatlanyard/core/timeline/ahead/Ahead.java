@@ -13,6 +13,7 @@ import neatlanyard.core.state.DepartureState;
 import neatlanyard.core.timeline.ActivityId;
 import neatlanyard.core.timeline.Demands;
 import neatlanyard.core.timeline.PersonId;
+import neatlanyard.core.timeline.learned.Learned;
 
 /**
  * What a departure still has to do before it may go, from a moment on.
@@ -22,11 +23,12 @@ import neatlanyard.core.timeline.PersonId;
  * @param departs the departure that follows from it: so much later than {@code wanted}; negative for earlier
  * @param tasks of the card up to the last stage that comes before the departure, in its order, done or not
  * @param ground what others do that is not over, by its activity
+ * @param learned from how many procedures of earlier departures its times were learned; 0 where they are estimates
  * @param demands on the tasks that are not over
  */
 public record Ahead(
     Instant begins, Instant wanted, Duration departs, List<Task> tasks, Map<ActivityId, GroundEvent> ground,
-    Demands demands) {
+    int learned, Demands demands) {
   public Ahead {
     tasks = List.copyOf(tasks);
     ground = Map.copyOf(ground);
@@ -36,11 +38,13 @@ public record Ahead(
    * Empty before the card is cut, and once the departure is tied off.
    *
    * @param ground what others do for it, at most one of a kind
+   * @param learned how long crews of its type take
    */
-  public static Optional<Ahead> of(Departure departure, List<GroundEvent> ground, Instant now) {
+  public static Optional<Ahead> of(
+      Departure departure, List<GroundEvent> ground, Learned learned, Instant now) {
     DepartureState d = departure.state();
     return d.card().filter(c -> d.tiedOff().isEmpty())
-        .map(card -> new Work(departure, card, ground, now).ahead());
+        .map(card -> new Work(departure, card, ground, learned, now).ahead());
   }
 
   /**

@@ -6,10 +6,13 @@ import neatlanyard.core.briefing.Briefing;
 import neatlanyard.core.departure.Picture;
 import neatlanyard.core.sop.Card;
 import neatlanyard.core.sop.Card.Item;
+import neatlanyard.core.sop.Day;
 import neatlanyard.core.sop.Place;
 import neatlanyard.core.sop.Planform;
 import neatlanyard.core.sop.Procedure;
+import neatlanyard.core.sop.ProcedureId;
 import neatlanyard.core.timeline.Length;
+import neatlanyard.core.timeline.learned.Learned;
 import neatlanyard.core.walkaround.WalkTime;
 
 /**
@@ -23,9 +26,8 @@ final class Takes {
   private static final double READING_SECONDS = 10;
   private static final double BEAT_SECONDS = 6;
   private static final double CHECK_SECONDS = 60;
-  /** Of the logarithm: two of three times within a quarter to a third of the middle. */
-  private static final double SPREAD = 0.25;
-
+  /** What it is learned under. */
+  private static final ProcedureId CHECK = new ProcedureId("control-check");
   private Takes() {}
 
   /** Whether a wait between two steps is so short that nobody does anything else meanwhile. */
@@ -34,11 +36,23 @@ final class Takes {
         && earlier.step().place().equals(later.step().place());
   }
 
-  /** What a task still takes, from its open steps. */
-  static Length of(Task task, Card card, Picture picture) {
+  /** What a task still takes, from its open steps and from what crews took for such steps before. */
+  static Length of(Task task, Card card, Picture picture, Learned learned) {
+    return length(task.procedure().id(), card.day(), estimated(task, card, picture), learned);
+  }
+
+  private static Length length(ProcedureId of, Day day, double seconds, Learned learned) {
+    return learned.length(of, day.dark(), cold(day), Duration.ofSeconds(Math.max(1, Math.round(seconds))));
+  }
+
+  /** Whether it is at or below freezing. */
+  static boolean cold(Day day) {
+    return day.report().temperatureC().orElse(1) <= 0;
+  }
+
+  private static double estimated(Task task, Card card, Picture picture) {
     if (task.procedure().kind() == Procedure.Kind.BRIEFING) {
-      long words = Briefing.seconds(picture.briefing());
-      return length((double) words * task.open().size() / task.items().size());
+      return (double) Briefing.seconds(picture.briefing()) * task.open().size() / task.items().size();
     }
     double seconds = task.open().stream().mapToDouble(Takes::seconds).sum();
     if (task.outside()) {
@@ -46,14 +60,11 @@ final class Takes {
           .flatMap(p -> card.pack().place(p).stream()).toList();
       seconds = WalkTime.of(stations, task.open().size(), List.of()).takes().toSeconds();
     }
-    return length(seconds);
+    return seconds;
   }
 
-  private static Length length(double seconds) {
-    return new Length(Duration.ofSeconds(Math.max(1, Math.round(seconds))), SPREAD);
-  }
-
-  private static double seconds(Item item) {
+  /** What one step is estimated to take, without the way to it. */
+  static double seconds(Item item) {
     double step = switch (item.procedure().kind()) {
       case WALKAROUND, TEST -> 8;
       case FIGURES -> item.step().enters().isEmpty() ? 10 : 30;
@@ -73,7 +84,7 @@ final class Takes {
   }
 
   /** The flight control check itself, both at the controls. */
-  static Length controlCheck() {
-    return length(CHECK_SECONDS);
+  static Length controlCheck(Day day, Learned learned) {
+    return length(CHECK, day, CHECK_SECONDS, learned);
   }
 }

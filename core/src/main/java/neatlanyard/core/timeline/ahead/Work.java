@@ -33,6 +33,7 @@ import neatlanyard.core.timeline.Person;
 import neatlanyard.core.timeline.PersonId;
 import neatlanyard.core.timeline.Wait;
 import neatlanyard.core.timeline.Walk;
+import neatlanyard.core.timeline.learned.Learned;
 
 /** Puts together what a departure has ahead of it. */
 final class Work {
@@ -51,6 +52,7 @@ final class Work {
   private final DepartureState d;
   private final Card card;
   private final List<GroundEvent> ground;
+  private final Learned learned;
   private final Instant now;
   private final Stage last;
   private final List<Task> tasks;
@@ -60,7 +62,8 @@ final class Work {
   private final Map<ActivityId, GroundEvent> expected = new HashMap<>();
   private final Net net = new Net();
 
-  Work(Departure departure, Card card, List<GroundEvent> ground, Instant now) {
+  Work(Departure departure, Card card, List<GroundEvent> ground, Learned learned, Instant now) {
+    this.learned = learned;
     this.ground = List.copyOf(ground);
     this.departure = departure;
     this.d = departure.state();
@@ -76,7 +79,7 @@ final class Work {
     boolean check = !controlsOver();
     if (check) {
       activities.add(new Activity(CONTROLS, "Flight control check", List.of(people(Seat.pilots())),
-          Takes.controlCheck(), Optional.of(FLIGHT_DECK), Duration.ZERO, Optional.empty()));
+          Takes.controlCheck(card.day(), learned), Optional.of(FLIGHT_DECK), Duration.ZERO, Optional.empty()));
     }
     presence();
     tasks.forEach(this::needs);
@@ -91,7 +94,7 @@ final class Work {
     List<Walk> walks = List.of(new Walk(FLIGHT_DECK, OUTSIDE, Takes.wayOut(d.pack().planform())));
     Demands demands = new Demands(crew(), activities, net.waits(), List.of(), walks, inOneGo,
         left.isNegative() ? Duration.ZERO : left, Optional.empty());
-    return new Ahead(now, wanted, due, tasks, expected, demands);
+    return new Ahead(now, wanted, due, tasks, expected, learned.count(), demands);
   }
 
   /** What others do that is not over; what comes of it is waited for. */
@@ -150,7 +153,7 @@ final class Work {
     Set<PersonId> who = people(task.seats());
     List<Set<PersonId>> ways = task.any() && !who.isEmpty() ? who.stream().map(Set::of)
         .sorted(Comparator.comparing(Set::toString)).toList() : List.of(who);
-    activities.add(new Activity(task.id(), task.what(), ways, Takes.of(task, card, departure.picture()),
+    activities.add(new Activity(task.id(), task.what(), ways, Takes.of(task, card, departure.picture(), learned),
         Optional.of(task.outside() ? OUTSIDE : FLIGHT_DECK), from(task), Optional.empty()));
   }
 
