@@ -29,7 +29,8 @@ public final class TookCsv {
         r.of("flight", FlightId::new, new FlightId("x")),
         new Took(r.of("type", TypeId::new, new TypeId("xx")),
         r.of("procedure", ProcedureId::new, new ProcedureId("x")), r.time("at", now),
-        r.of("dark", TookCsv::yes, false), r.of("cold", TookCsv::yes, false), r.of("estimated-s", TookCsv::seconds, Duration.ofSeconds(1)),
+        r.of("dark", TookCsv::yes, false), r.of("cold", TookCsv::yes, false),
+        r.of("estimated-s", TookCsv::seconds, Duration.ofSeconds(1)),
         r.of("took-s", TookCsv::seconds, Duration.ofSeconds(1)))));
     return switch (rows) {
       case Read.Bad<List<Row>> bad -> new Read.Bad<>(bad.faults());
