@@ -47,6 +47,7 @@ final class Work {
   private static final double OUTSIDE_SPREAD = 0.2;
   /** Of when something comes, less: the same. */
   private static final double MOMENT_SPREAD = 0.1;
+  private static final Duration MOMENT_OFF = Duration.ofMinutes(2);
 
   private final Departure departure;
   private final DepartureState d;
@@ -108,13 +109,18 @@ final class Work {
       Duration takes = since(e.ends()).minus(from);
       ActivityId id = new ActivityId("ground.%s".formatted(Code.written(e.kind().name())));
       activities.add(new Activity(id, e.kind().words(), List.of(Set.of()),
-          e.moment() ? new Length(from, MOMENT_SPREAD) : new Length(takes, OUTSIDE_SPREAD), Optional.empty(),
+          e.moment() ? coming(from) : new Length(takes, OUTSIDE_SPREAD), Optional.empty(),
           e.moment() ? Duration.ZERO : from, Optional.empty()));
       expected.put(id, e);
       Stage before = e.kind() == GroundEvent.Kind.LOAD_SHEET ? Stage.FIGURES : Stage.START;
       tasks.stream().filter(t -> !t.over() && t.stage() == before).forEach(t ->
           net.wait(id, t.id(), Duration.ZERO, ""));
     }
+  }
+
+  /** What is far off is no more uncertain for that. */
+  private static Length coming(Duration in) {
+    return new Length(in, Math.min(MOMENT_SPREAD, (double) MOMENT_OFF.toMillis() / Math.max(1, in.toMillis())));
   }
 
   /** The departure: within its slot, where it has one. */
@@ -257,7 +263,7 @@ final class Work {
   /** What is open of a procedure. @param place among the others @param first that wait for none of it */
   private record Run(int place, Procedure procedure, List<Task> first, List<Task> last) {}
 
-  /** Power before what is done inside, flows and figures before the briefing, and from the start on one by one. */
+  /** Power before what is done inside, flows before figures, both before the briefing, from the start on in order. */
   private void stages(boolean check) {
     List<Run> runs = new ArrayList<>();
     for (Card.Part part : card.parts()) {
@@ -290,6 +296,7 @@ final class Work {
     boolean settled = earlier.stage() == Stage.FLOWS || earlier.stage() == Stage.FIGURES;
     return power && later.stage() != Stage.WALKAROUND && later.stage() != Stage.POWER_UP
         || made && later.kind() == Procedure.Kind.SAFETY_ROUND
+        || earlier.kind() == Procedure.Kind.FLOW && later.stage() == Stage.FIGURES && earlier.stage() == Stage.FLOWS
         || settled && later.stage() == Stage.BRIEFING;
   }
 }
