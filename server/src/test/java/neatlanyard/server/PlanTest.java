@@ -74,7 +74,7 @@ public class PlanTest extends AtTheServer {
 
   private static void says(Http who, String kind, String body) {
     String form = "{\"id\":\"%s\",\"device\":\"d\",\"kind\":\"%s\",\"body\":%s}".formatted(Http.uuid7(), kind, body);
-    assertThat(who.post("/api/departures/today-22/events", form).status()).isEqualTo(200);
+    assertThat(who.post("/api/departures/today-18/events", form).status()).isEqualTo(200);
   }
 
   /** What is said stands before what the service expects; what cannot be is named, and mended by saying it again. */
@@ -83,22 +83,22 @@ public class PlanTest extends AtTheServer {
     Http holm = in("holm");
     Http quill = in("quill");
     Http administrator = in("administrator");
-    quill.post("/api/departures/today-22/open", "{}");
-    String plan = "/api/departures/today-22/plan";
+    quill.post("/api/departures/today-18/open", "{}");
+    String plan = "/api/departures/today-18/plan";
     assertThat(holm.get(plan).json().path("state").asString()).as("before the card").isEqualTo("nothing");
-    assertThat(holm.get("/api/departures/today-22/plan.ics").text()).contains("SUMMARY:Departure");
+    assertThat(holm.get("/api/departures/today-18/plan.ics").text()).contains("SUMMARY:Departure");
     says(quill, "seat-taken", "{\"seat\":\"left\"}");
     says(quill, "day-set", "{\"report\":\"METAR QTRN 140720Z 24012KT 9000 -SN BKN025 M02/M04 Q1003\","
         + "\"simulated\":false,\"circumstances\":[]}");
     assertThat(holm.get(plan).json().path("state").asString()).isEqualTo("planned");
     String head = "flight,event,begins,ends\n";
-    assertThat(administrator.text("/api/ground-events", head + "today-22,slot,-PT9M,-PT1M\n").status())
+    assertThat(administrator.text("/api/ground-events", head + "today-18,slot,-PT9M,-PT1M\n").status())
         .isEqualTo(200);
     JsonNode clash = holm.get(plan).json();
     assertThat(clash.path("state").asString()).isEqualTo("clash");
     assertThat(clash.path("smallest").asBoolean()).isTrue();
     assertThat(clash.path("clash").valueStream().map(JsonNode::asString)).anyMatch(c -> c.startsWith("Departure is"));
-    assertThat(administrator.text("/api/ground-events", head + "today-22,slot,PT2H,PT4H\n").status())
+    assertThat(administrator.text("/api/ground-events", head + "today-18,slot,PT2H,PT4H\n").status())
         .isEqualTo(200);
     JsonNode again = holm.get(plan).json();
     assertThat(again.path("state").asString()).isEqualTo("planned");
