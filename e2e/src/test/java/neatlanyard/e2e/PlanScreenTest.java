@@ -44,7 +44,7 @@ public class PlanScreenTest extends AtTheDemo {
     assertThat(idas.locator("h1").first()).containsText("on time");
     assertThat(idas.locator("h2")).hasText(new String[] {"Ida Marskleft seat", "Wren Adeyoright seat",
         "Others, and times to wait"});
-    assertThat(idas.getByText("Walkaround")).isVisible();
+    assertThat(idas.getByText("Walkaround").first()).isVisible();
     ida.readable();
     ida.picture("plan-day");
 
