@@ -206,7 +206,7 @@ class PlanViewer {
       return new BlockView(first.id().value(), first.what(), tasks.stream().map(Task::stage).findFirst(),
           ahead.at(moment ? slot(first).ends() : slot(first).begins()), ahead.at(slot(run.getLast()).ends()),
           List.copyOf(with),
-          ahead.at(slot(first).begins().plus(slack)), slack.toSeconds(),
+          ahead.at((moment ? slot(first).ends() : slot(first).begins()).plus(slack)), slack.toSeconds(),
           run.stream().map(Activity::id).anyMatch(hangs::contains),
           tasks.stream().anyMatch(Task::outside), tasks.stream().mapToInt(t -> t.open().size()).sum(), places);
     }
