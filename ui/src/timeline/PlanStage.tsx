@@ -146,7 +146,7 @@ const Mine = ({ strip, zone, now }: { strip: FoundView['strips'][number]; zone: 
 
 const Buys = ({ live, plan, wanted }: { live: Live; plan: PlanView; wanted: boolean }) => {
   const [asked, setAsked] = useState(false)
-  const { data, isFetching, error } = useBuys(live.view.header.id, plan.number, wanted || asked)
+  const { data, isFetching, error } = useBuys(live.view.header.id, plan, wanted || asked)
   if (!wanted && !asked)
     return (
       <Button variant="plain" size="desk" className={classes.ask!} onClick={() => setAsked(true)}>

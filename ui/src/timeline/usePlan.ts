@@ -47,9 +47,9 @@ export const planWords = (plan: PlanLineView | undefined): string => {
 }
 
 /** What would buy time, for the plan that is shown. */
-export const useBuys = (id: string, number: number, wanted: boolean) =>
+export const useBuys = (id: string, plan: PlanView, wanted: boolean) =>
   useQuery<BuysView[], Problem>({
-    queryKey: ['plan-choices', id, number],
+    queryKey: ['plan-choices', id, plan.number, plan.ground],
     queryFn: () => ask<BuysView[]>('GET', `/api/departures/${id}/plan/choices`),
     enabled: wanted,
     staleTime: ANEW_MS,

@@ -333,10 +333,7 @@ public class Departures {
         workOut(desk);
       }
       case Event.FigureEntered e -> figures.tellDifferences(desk, BY_SERVER, () -> before(desk));
-      case Event.TiedOff e -> {
-        settle(desk);
-        times.keep(Map.of(desk.state().opened().flight().id(), Taken.of(desk.departure())));
-      }
+      case Event.TiedOff e -> settle(desk);
       default -> {
         if (FiguresWork.restsOn(desk.state(), event)) {
           workOut(desk);
@@ -354,6 +351,9 @@ public class Departures {
       settling.unlock();
     }
     tails.keepReadings(desk.state());
+    if (desk.state().tiedOff().isPresent()) {
+      times.keep(Map.of(desk.state().opened().flight().id(), Taken.of(desk.departure())));
+    }
     tellOfTail(desk);
     workOut(desk);
   }

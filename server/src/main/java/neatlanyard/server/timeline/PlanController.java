@@ -36,6 +36,8 @@ import neatlanyard.server.timeline.PlanViews.GroundEventView;
 import neatlanyard.server.timeline.PlanViews.GroundForm;
 import neatlanyard.server.timeline.PlanViews.PlanLineView;
 import neatlanyard.server.timeline.PlanViews.PlanView;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -50,6 +52,7 @@ import org.springframework.web.bind.annotation.RestController;
 /** The plan of the time before a departure, what would buy time in it, and what others do for it. */
 @RestController
 class PlanController {
+  private static final Logger LOG = LoggerFactory.getLogger(PlanController.class);
   private static final Duration DAY = Duration.ofHours(24);
   private static final Duration A_WHILE = Duration.ofMinutes(1);
   private static final int MOST_ANEW = 4;
@@ -94,8 +97,9 @@ class PlanController {
     Departure d = departures.departure(id);
     Current plan = desk.plan(who.id().value(), d, ground(d));
     Flight flight = d.state().opened().flight();
-    Instant departs = viewer.view(d, plan).found().map(FoundView::departs).orElse(flight.departs());
-    String text = PlanCalendar.of(flight.id(), viewer.lines(d, plan), departs, plan.at());
+    PlanView view = viewer.view(d, plan);
+    Instant departs = view.found().map(FoundView::departs).orElse(flight.departs());
+    String text = PlanCalendar.of(flight.id(), PlanViewer.lines(view), departs, plan.at());
     return ResponseEntity.ok().contentType(MediaType.parseMediaType("text/calendar;charset=UTF-8"))
         .header(HttpHeaders.CONTENT_DISPOSITION,
         ContentDisposition.attachment().filename("%s-plan.ics".formatted(flight.id())).build().toString())
@@ -112,8 +116,17 @@ class PlanController {
     Instant now = clock.instant();
     open.stream().filter(d -> desk.known(d).filter(p -> p.at().plus(A_WHILE).isAfter(now)).isEmpty())
         .sorted(Comparator.comparing(d -> desk.known(d).map(Current::at).orElse(Instant.EPOCH))).limit(MOST_ANEW)
-        .forEach(d -> desk.plan(who.id().value(), d, ground(d)));
+        .forEach(d -> anew(who, d));
     return open.stream().flatMap(d -> desk.known(d).flatMap(p -> viewer.line(d, p)).stream()).toList();
+  }
+
+  /** One that cannot be worked out now keeps nobody from the others; what was known of it is told. */
+  private void anew(SignedIn who, Departure d) {
+    try {
+      desk.plan(who.id().value(), d, ground(d));
+    } catch (Problem later) {
+      LOG.debug("The plan of {} is not worked out now", d.state().opened().flight().id(), later);
+    }
   }
 
   /** Says when something on the ground is, in place of what was said of it before. */

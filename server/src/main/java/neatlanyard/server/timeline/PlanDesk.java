@@ -116,7 +116,13 @@ class PlanDesk {
 
   private Optional<Current> fresh(Departure d, List<GroundEvent> ground) {
     return Optional.ofNullable(plans.getIfPresent(id(d))).filter(c -> c.number() >= d.state().lastNumber()
-        && c.ground().equals(ground) && c.at().plus(FRESH).isAfter(clock.instant()));
+        && c.ground().equals(ground) && lately(c.at()));
+  }
+
+  /** Not long ago; what lies ahead was told by a clock that has been put back since. */
+  private boolean lately(Instant at) {
+    Instant now = clock.instant();
+    return !at.isAfter(now) && at.plus(FRESH).isAfter(now);
   }
 
   private Current worked(Departure d, List<GroundEvent> ground) {

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import neatlanyard.core.departure.Departure;
 import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.fleet.Rostered;
@@ -77,8 +78,8 @@ class PlanViewer {
   }
 
   /** A line for each seat and task, and one for each thing others do. */
-  List<PlanCalendar.Line> lines(Departure d, Current plan) {
-    return view(d, plan).found().stream().flatMap(f -> f.strips().stream()).flatMap(s -> s.blocks().stream().map(b ->
+  static List<PlanCalendar.Line> lines(PlanView view) {
+    return view.found().stream().flatMap(f -> f.strips().stream()).flatMap(s -> s.blocks().stream().map(b ->
         new PlanCalendar.Line(b.id(), s.seat().map(x -> "%s seat".formatted(Doc.written(x))).orElse("others"),
         b.what(), b.begins(), b.ends()))).toList();
   }
@@ -120,7 +121,7 @@ class PlanViewer {
       Order order = Order.of(ahead.demands(), planned.timeline());
       this.rooms = order.rooms();
       this.chain = order.criticalChain();
-      this.hangs = found.hangs();
+      this.hangs = chain.stream().map(Order.Link::activity).collect(Collectors.toSet());
     }
 
     /** What lies between the end of the plan and the departure lies between any of its moments and theirs. */

@@ -7,8 +7,11 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.SplittableRandom;
+import java.util.concurrent.ConcurrentHashMap;
 import neatlanyard.core.fleet.Flight;
+import neatlanyard.core.fleet.FlightId;
 import neatlanyard.core.timeline.ahead.GroundEvent;
 import neatlanyard.core.timeline.ahead.GroundEvents.OfFlight;
 import neatlanyard.formats.timeline.GroundEventsCsv;
@@ -25,7 +28,11 @@ class SimulatedGroundService implements GroundService {
   private static final double SLIPS = 0.4;
   private static final int MOST_MINUTES = 4;
 
+  private record Of(FlightId flight, Instant departs) {}
+
   private final Settings settings;
+  /** The file is asked for often, and does not change. */
+  private final Map<Of, List<GroundEvent>> read = new ConcurrentHashMap<>();
 
   SimulatedGroundService(Settings settings) {
     this.settings = settings;
@@ -33,6 +40,11 @@ class SimulatedGroundService implements GroundService {
 
   @Override
   public List<GroundEvent> expects(Flight flight, Instant now) {
+    return read.computeIfAbsent(new Of(flight.id(), flight.departs()), f -> read(flight)).stream()
+        .map(e -> slipped(e, flight, now)).toList();
+  }
+
+  private List<GroundEvent> read(Flight flight) {
     Path file = settings.demoFolder().resolve("ground-events.csv");
     if (!settings.demo() || !Files.exists(file)) {
       return List.of();
@@ -40,7 +52,7 @@ class SimulatedGroundService implements GroundService {
     try {
       return GroundEventsCsv.read(Files.readString(file), flight.departs(), name(), true)
           .orThrow(file.getFileName().toString()).stream()
-          .filter(e -> e.flight().equals(flight.id())).map(OfFlight::event).map(e -> slipped(e, flight, now)).toList();
+          .filter(e -> e.flight().equals(flight.id())).map(OfFlight::event).toList();
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

@@ -37,7 +37,9 @@ public final class StoredTookTimes implements TookTimes {
   public void keep(Map<FlightId, List<Took>> took) {
     db.write(sql -> took.forEach((flight, all) -> {
       sql.deleteFrom(TASK_TIME).where(TASK_TIME.FLIGHT_ID.eq(flight.value())).execute();
-      sql.batchInsert(all.stream().map(t -> row(flight, t)).toList()).execute();
+      if (!all.isEmpty()) {
+        sql.batchInsert(all.stream().map(t -> row(flight, t)).toList()).execute();
+      }
     }));
   }
 

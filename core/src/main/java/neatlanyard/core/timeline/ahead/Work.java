@@ -8,7 +8,6 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -31,7 +30,6 @@ import neatlanyard.core.timeline.Demands;
 import neatlanyard.core.timeline.Length;
 import neatlanyard.core.timeline.Person;
 import neatlanyard.core.timeline.PersonId;
-import neatlanyard.core.timeline.Wait;
 import neatlanyard.core.timeline.Walk;
 import neatlanyard.core.timeline.learned.Learned;
 
@@ -144,7 +142,15 @@ final class Work {
 
   private List<Person> crew() {
     return d.opened().flight().crew().stream().sorted(Comparator.comparing(Rostered::seat))
-        .map(r -> new Person(Ahead.person(r.seat()), r.seat().name().toLowerCase(Locale.ROOT))).toList();
+        .map(r -> new Person(Ahead.person(r.seat()), name(r.seat()))).toList();
+  }
+
+  private static String name(Seat seat) {
+    return switch (seat) {
+      case LEFT -> "Left seat";
+      case RIGHT -> "Right seat";
+      case ENGINEER -> "Engineer";
+    };
   }
 
   /** Those of them who fly today. */
@@ -206,13 +212,13 @@ final class Work {
       boolean open = task.open().contains(item);
       item.step().needs().stream().filter(n -> open).forEach(n -> after(n, task.id(), Duration.ZERO, ""));
       item.step().afterWait().stream().filter(n -> open).forEach(n -> d.item(n).ifPresent(i -> i.step().waits()
-          .ifPresent(w -> after(n, task.id(), w.time(), words(i, w)))));
+          .ifPresent(w -> after(n, task.id(), w.time(), words(i)))));
     }
     later(task);
   }
 
-  private static String words(Item item, neatlanyard.core.sop.Wait wait) {
-    return "%s: %s".formatted(item.step().challenge(), wait.words());
+  private static String words(Item item) {
+    return "%s: %s".formatted(item.step().challenge(), item.step().waits().orElseThrow().words());
   }
 
   /** A wait for something that comes after the departure begins early enough to be over by then. */
@@ -222,7 +228,7 @@ final class Work {
           .map(i -> i.procedure().stage()).filter(s -> s.compareTo(last) > 0).min(Comparator.naturalOrder())
           .ifPresent(s -> {
             Duration least = w.time().minus(until(s));
-            net.wait(task.id(), END, least.isNegative() ? Duration.ZERO : least, words(item, w));
+            net.wait(task.id(), END, least.isNegative() ? Duration.ZERO : least, words(item));
           }));
     }
   }

@@ -21,6 +21,8 @@ public final class Learned {
   /** Fewer are no experience: the estimates stand. */
   private static final int ENOUGH = 40;
   private static final double MOST_SPREAD = 2;
+  /** Whoever took more than ten times the estimate, or less than a tenth, did something else. */
+  private static final double MOST_TIMES = 10;
 
   private record Cell(ProcedureId procedure, boolean dark, boolean cold) {}
 
@@ -73,7 +75,7 @@ public final class Learned {
   /** How long something takes that was estimated. */
   public Length length(ProcedureId procedure, boolean dark, boolean cold, Duration estimated) {
     Optional<Pooled.Estimate> cell = Optional.ofNullable(cells.get(new Cell(procedure, dark, cold))).or(() -> unseen);
-    double factor = Math.exp(cell.map(Pooled.Estimate::mean).orElse(0.0));
+    double factor = Math.clamp(Math.exp(cell.map(Pooled.Estimate::mean).orElse(0.0)), 1 / MOST_TIMES, MOST_TIMES);
     double spread = Math.sqrt(within * within + cell.map(Pooled.Estimate::variance).orElse(0.0));
     return new Length(Duration.ofMillis(Math.max(1_000, Math.round(estimated.toMillis() * factor))),
         Math.min(MOST_SPREAD, spread));
