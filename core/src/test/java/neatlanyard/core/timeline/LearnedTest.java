@@ -86,6 +86,16 @@ public class LearnedTest {
     assertThat(inside / 5_000.0).isCloseTo(0.9, within(0.04));
   }
 
+  /** Whatever was brought in, a plan stays one that can be made. */
+  @Test
+  public void nonsense_makes_nothing_ten_times_as_long() {
+    ProcedureId flow = new ProcedureId("flow");
+    List<Took> mad = IntStream.range(0, 200).mapToObj(i -> took(flow, i % 2 == 0 ? 1e6 : 9e5)).toList();
+    Length length = Learned.of(mad).length(flow, false, false, Duration.ofSeconds(100));
+    assertThat(length.median()).isEqualTo(Duration.ofSeconds(1_000));
+    assertThat(length.spread()).isBetween(0.0, 2.0);
+  }
+
   private static Took took(ProcedureId procedure, double times) {
     return new Took(new TypeId("type"), procedure, Instant.EPOCH, false, false, Duration.ofSeconds(60),
         Duration.ofMillis(Math.round(60_000 * times)));
