@@ -63,6 +63,7 @@ export interface ProcedureDoc {
   kind: string
   owner?: string
   leaves?: States
+  'takes-s'?: number
   steps: StepDoc[]
 }
 

@@ -11,17 +11,18 @@ import java.util.Optional;
  *
  * @param level the cruising level in hundreds of feet; empty where the plan does not say
  * @param remark what operations say of it to the crew; empty where they say nothing
+ * @param arrival its other end; empty where operations do not say
  */
 public record Flight(
     FlightId id, String number, TailId tail, AirfieldId from, AirfieldId to, Instant departs, Optional<Integer> level,
-    List<Rostered> crew, String remark) {
+    List<Rostered> crew, String remark, Optional<Arrival> arrival) {
   public Flight {
     crew = List.copyOf(crew);
   }
 
   public Flight(FlightId id, String number, TailId tail, AirfieldId from, AirfieldId to, Instant departs,
       Optional<Integer> level, List<Rostered> crew) {
-    this(id, number, tail, from, to, departs, level, crew, "");
+    this(id, number, tail, from, to, departs, level, crew, "", Optional.empty());
   }
 
   /** The day it is of, by UTC. */

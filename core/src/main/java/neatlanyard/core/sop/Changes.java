@@ -283,7 +283,8 @@ public final class Changes {
     listed(changes, "Tags", before.tags(), after.tags(), TagKind::title);
     listed(changes, "Quantities", before.quantities(), after.quantities(), Quantity::name);
     listed(changes, "Procedures", before.procedures(), after.procedures(), p ->
-        "%s (%s, leaves %s)".formatted(p.title(), p.stage().title(), p.leaves()));
+        "%s (%s, leaves %s%s)".formatted(p.title(), p.stage().title(), p.leaves(),
+        p.takes().map(t -> ", takes %d s".formatted(t.toSeconds())).orElse("")));
     listed(changes, "Waivers", before.waivers(), after.waivers(), w -> "%s at %s".formatted(w.rule(), w.at()));
     if (!before.due().equals(after.due())) {
       pack(changes, "Times", "The minutes by which stages should be finished are different.");

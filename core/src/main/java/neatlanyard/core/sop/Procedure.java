@@ -1,13 +1,21 @@
 package neatlanyard.core.sop;
 
+import java.time.Duration;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Steps that belong together, done in one stage.
  *
  * @param leaves how controls stand when it is over, whatever was done with them on the way
+ * @param takes how long it takes by who drew it up; empty where they do not say
  */
-public record Procedure(ProcedureId id, String title, Stage stage, Kind kind, List<State> leaves, List<Step> steps) {
+public record Procedure(ProcedureId id, String title, Stage stage, Kind kind, List<State> leaves, List<Step> steps,
+    Optional<Duration> takes) {
+  public Procedure(ProcedureId id, String title, Stage stage, Kind kind, List<State> leaves, List<Step> steps) {
+    this(id, title, stage, kind, leaves, steps, Optional.empty());
+  }
+
   /** What a procedure is; it decides how its steps are worked and what the pack check asks of them. */
   public enum Kind {
     /** Making it safe, then power, from behind the seats. */

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.AirfieldId;
+import neatlanyard.core.fleet.Arrival;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Fleet;
 import neatlanyard.core.fleet.Flight;
@@ -25,6 +26,8 @@ public final class FlightsReader {
 
   public static final String FORMAT = "neat-lanyard/flights/1";
   private static final int LONGEST_REMARK = 200;
+  private static final Duration LEAST_FLOWN = Duration.ofMinutes(1);
+  private static final Duration MOST_FLOWN = Duration.ofHours(24);
 
   private final Fleet fleet;
   private final Instant now;
@@ -73,9 +76,10 @@ public final class FlightsReader {
     if (crew.stream().filter(Rostered::flying).count() != 1) {
       doc.fault("crew", "Exactly one of the crew is the pilot flying.");
     }
-    return new Flight(id, doc.text("number"), tail, airfield(doc, "from"), airfield(doc, "to"), departs(doc),
+    Instant departs = departs(doc);
+    return new Flight(id, doc.text("number"), tail, airfield(doc, "from"), airfield(doc, "to"), departs,
         doc.has("level") ? Optional.of(doc.whole("level", 10, 600)) : Optional.empty(), crew,
-        remark(doc));
+        remark(doc), arrival(doc, departs));
   }
 
   private static String remark(Doc doc) {
@@ -84,6 +88,36 @@ public final class FlightsReader {
       doc.fault("remark", "It has %d letters; %d is the most.".formatted(remark.length(), LONGEST_REMARK));
     }
     return remark;
+  }
+
+  private Optional<Arrival> arrival(Doc doc, Instant departs) {
+    if (!doc.has("flies")) {
+      if (doc.has("arrives-by") || doc.has("arrives-in")) {
+        doc.fault("flies", "When it should arrive says nothing without how long it flies.");
+      }
+      return Optional.empty();
+    }
+    Duration flies = doc.of("flies", FlightsReader::flying, "PT1H");
+    Optional<Instant> wanted = doc.has("arrives-in")
+        ? Optional.of(doc.of("arrives-in", t -> after(departs, now.plus(Duration.parse(t))), "P600D"))
+        : doc.has("arrives-by") ? Optional.of(doc.of("arrives-by", t -> after(departs, Instant.parse(t)),
+        departs.plus(flies).toString())) : Optional.empty();
+    return Optional.of(new Arrival(flies, wanted));
+  }
+
+  private static Duration flying(String text) {
+    Duration flies = Duration.parse(text);
+    if (flies.compareTo(LEAST_FLOWN) < 0 || flies.compareTo(MOST_FLOWN) > 0) {
+      throw new IllegalArgumentException("a flight takes from a minute to a day");
+    }
+    return flies;
+  }
+
+  private static Instant after(Instant departs, Instant arrives) {
+    if (!arrives.isAfter(departs) || arrives.isAfter(departs.plus(MOST_FLOWN))) {
+      throw new IllegalArgumentException("%s is not within the day after %s".formatted(arrives, departs));
+    }
+    return arrives;
   }
 
   private Instant departs(Doc doc) {

@@ -60,7 +60,7 @@ public final class EntryJson {
       "find-raised", "{\"what\":{\"severity\":\"defect\",\"count\":1,\"entry\":null,\"spot\":null,\"photos\":[]}}",
       "flight-facts", "{\"facts\":{\"departing\":null,\"ground\":null,\"left\":null,\"runs\":[]}}",
       "load-sheet-taken", "{\"sheet\":{\"change\":{\"passengers\":{},\"holds-kg\":{}}}}",
-      "opened", "{\"flight\":{\"level\":null,\"remark\":\"\"}}",
+      "opened", "{\"flight\":{\"level\":null,\"remark\":\"\",\"arrival\":null}}",
       "tag-hung", "{\"calls\":null}",
       "verdict-taken", "{\"proposed\":null}");
 

@@ -219,6 +219,7 @@ public final class PackWriter {
     boolean one = p.steps().stream().allMatch(s -> s.owner() == owner);
     unless(m, "owner", !one, Doc.written(owner));
     states(m, "leaves", p.leaves());
+    p.takes().ifPresent(t -> m.put("takes-s", t.toSeconds()));
     m.put("steps", p.steps().stream().map(s -> step(s, one)).toList());
     return m;
   }

@@ -104,7 +104,8 @@ final class ProcedureReader {
     if (list.isEmpty()) {
       doc.fault("steps", "A procedure needs at least one step.");
     }
-    return new Procedure(id, doc.text("title"), stage, kind, leaves, list);
+    return new Procedure(id, doc.text("title"), stage, kind, leaves, list,
+        doc.has("takes-s") ? Optional.of(Duration.ofSeconds(doc.whole("takes-s", 1, 7_200))) : Optional.empty());
   }
 
   private Step step(Doc doc, Procedure.Kind kind, Owner procedureOwner, boolean owned) {

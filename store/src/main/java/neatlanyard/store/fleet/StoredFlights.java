@@ -5,6 +5,7 @@ import static neatlanyard.store.generated.Tables.FLIGHT;
 import static neatlanyard.store.generated.Tables.PHOTO;
 import static neatlanyard.store.generated.Tables.ROSTERED;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -12,6 +13,7 @@ import java.util.Optional;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.stream.Collectors;
 import neatlanyard.core.fleet.AirfieldId;
+import neatlanyard.core.fleet.Arrival;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.fleet.FlightId;
@@ -59,7 +61,8 @@ public final class StoredFlights implements Flights {
       for (Flight f : flights) {
         sql.insertInto(FLIGHT).set(new FlightRecord(
             f.id().value(), f.number(), f.tail().value(), f.from().value(), f.to().value(), f.departs()
-            .toEpochMilli(), f.level().orElse(null), f.remark())).execute();
+            .toEpochMilli(), f.level().orElse(null), f.remark(), f.arrival().map(a -> a.flies().toMillis()).orElse(null),
+            f.arrival().flatMap(Arrival::wanted).map(Instant::toEpochMilli).orElse(null))).execute();
         f.crew().forEach(r -> sql.insertInto(ROSTERED).set(new RosteredRecord(
             f.id().value(), r.seat().name(), r.who().value(), r.commander(), r.flying())).execute());
       }
@@ -86,6 +89,7 @@ public final class StoredFlights implements Flights {
     return new Flight(
         new FlightId(f.getId()), f.getNumber(), new TailId(f.getTail()), new AirfieldId(f.getFromAirfield()),
         new AirfieldId(f.getToAirfield()), Instant.ofEpochMilli(f.getDepartsAt()), Optional.ofNullable(f.getLevel()),
-        crew, f.getRemark());
+        crew, f.getRemark(), Optional.ofNullable(f.getFliesMs()).map(ms -> new Arrival(Duration.ofMillis(ms),
+        Optional.ofNullable(f.getArriveBy()).map(Instant::ofEpochMilli))));
   }
 }

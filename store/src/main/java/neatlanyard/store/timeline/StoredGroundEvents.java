@@ -4,6 +4,7 @@ import static neatlanyard.store.generated.Tables.GROUND_EVENT;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.concurrent.atomic.AtomicBoolean;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.FlightId;
 import neatlanyard.core.timeline.ahead.GroundEvent;
@@ -28,6 +29,20 @@ public final class StoredGroundEvents implements GroundEvents {
   private static GroundEvent event(GroundEventRecord r) {
     return new GroundEvent(GroundEvent.Kind.valueOf(r.getKind()), Instant.ofEpochMilli(r.getBeginsAt()),
         Instant.ofEpochMilli(r.getEndsAt()), r.getSource(), false);
+  }
+
+  @Override
+  public boolean callOff(FlightId flight, GroundEvent.Kind kind) {
+    AtomicBoolean gone = new AtomicBoolean();
+    db.write(sql -> gone.set(sql.deleteFrom(GROUND_EVENT).where(GROUND_EVENT.FLIGHT_ID.eq(flight.value()))
+        .and(GROUND_EVENT.KIND.eq(kind.name())).execute() > 0));
+    return gone.get();
+  }
+
+  @Override
+  public List<OfFlight> all() {
+    return db.rows(sql -> sql.selectFrom(GROUND_EVENT).orderBy(GROUND_EVENT.FLIGHT_ID, GROUND_EVENT.BEGINS_AT,
+        GROUND_EVENT.KIND), r -> new OfFlight(new FlightId(r.getFlightId()), event(r)));
   }
 
   @Override

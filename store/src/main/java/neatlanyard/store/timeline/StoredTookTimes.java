@@ -4,8 +4,10 @@ import static neatlanyard.store.generated.Tables.TASK_TIME;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import neatlanyard.core.fleet.FlightId;
 import neatlanyard.core.fleet.TypeId;
 import neatlanyard.core.sop.ProcedureId;
@@ -26,6 +28,14 @@ public final class StoredTookTimes implements TookTimes {
   public List<Took> of(TypeId type, int most) {
     return db.rows(sql -> sql.selectFrom(TASK_TIME).where(TASK_TIME.TYPE_ID.eq(type.value()))
         .orderBy(TASK_TIME.AT.desc(), TASK_TIME.FLIGHT_ID, TASK_TIME.PROCEDURE_ID).limit(most), StoredTookTimes::took);
+  }
+
+  @Override
+  public Map<FlightId, List<Took>> all() {
+    return db.rows(sql -> sql.selectFrom(TASK_TIME).orderBy(TASK_TIME.AT, TASK_TIME.FLIGHT_ID,
+        TASK_TIME.PROCEDURE_ID), r -> Map.entry(new FlightId(r.getFlightId()), took(r))).stream()
+        .collect(Collectors.groupingBy(Map.Entry::getKey, LinkedHashMap::new,
+        Collectors.mapping(Map.Entry::getValue, Collectors.toList())));
   }
 
   private static Took took(TaskTimeRecord r) {

@@ -2,6 +2,7 @@ package neatlanyard.core.timeline.ahead;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -10,6 +11,7 @@ import neatlanyard.core.fleet.Code;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.sop.Stage;
 import neatlanyard.core.state.DepartureState;
+import neatlanyard.core.state.Mark;
 import neatlanyard.core.timeline.ActivityId;
 import neatlanyard.core.timeline.Demands;
 import neatlanyard.core.timeline.PersonId;
@@ -24,11 +26,12 @@ import neatlanyard.core.timeline.learned.Learned;
  * @param tasks of the card up to the last stage that comes before the departure, in its order, done or not
  * @param ground what others do that is not over, by its activity
  * @param learned from how many procedures of earlier departures its times were learned; 0 where they are estimates
+ * @param byClock what the plain clock says, a time by which each stage should be over: that none is behind
  * @param demands on the tasks that are not over
  */
 public record Ahead(
     Instant begins, Instant wanted, Duration departs, List<Task> tasks, Map<ActivityId, GroundEvent> ground,
-    int learned, Demands demands) {
+    int learned, boolean byClock, Demands demands) {
   public Ahead {
     tasks = List.copyOf(tasks);
     ground = Map.copyOf(ground);
@@ -60,6 +63,14 @@ public record Ahead(
       last = s.compareTo(last) > 0 && s != Stage.TIE_OFF && due != null && due.compareTo(least) >= 0 ? s : last;
     }
     return last;
+  }
+
+  /** When all of it was over, by the last word of it; empty while some of it is not. */
+  public static Optional<Instant> over(Departure departure) {
+    DepartureState d = departure.state();
+    List<Task> tasks = d.card().map(c -> Tasks.of(c, departure.picture().standing(), last(d))).orElse(List.of());
+    return tasks.stream().allMatch(Task::over) ? tasks.stream().flatMap(t -> t.items().stream())
+        .flatMap(i -> d.marks(i.step().id()).stream()).map(Mark::at).max(Comparator.naturalOrder()) : Optional.empty();
   }
 
   /** How the demands name who sits there. */

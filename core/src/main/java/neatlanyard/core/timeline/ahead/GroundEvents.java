@@ -13,6 +13,12 @@ public interface GroundEvents {
   /** Of each kind what stands; empty where nobody said anything. */
   List<GroundEvent> of(FlightId flight);
 
+  /** Takes back what was said of one. @return whether something was */
+  boolean callOff(FlightId flight, GroundEvent.Kind kind);
+
+  /** All that stand, by flight and kind. */
+  List<OfFlight> all();
+
   /** All at once, or none of them. */
   void say(List<OfFlight> events, CrewId by, Instant at);
 }

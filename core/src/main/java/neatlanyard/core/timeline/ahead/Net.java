@@ -40,6 +40,11 @@ final class Net {
     return waits.getOrDefault(after, Map.of()).containsKey(before);
   }
 
+  /** Whether neither waits for the other, so that they might be done at once. */
+  boolean free(ActivityId one, ActivityId other) {
+    return !reaches(one, other, new HashSet<>()) && !reaches(other, one, new HashSet<>());
+  }
+
   /** All but those that follow from others. */
   List<Wait> waits() {
     return waits.values().stream().flatMap(w -> w.values().stream()).filter(this::needed).toList();

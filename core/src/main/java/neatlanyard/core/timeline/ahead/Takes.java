@@ -2,6 +2,7 @@ package neatlanyard.core.timeline.ahead;
 
 import java.time.Duration;
 import java.util.List;
+import java.util.Optional;
 import neatlanyard.core.briefing.Briefing;
 import neatlanyard.core.departure.Picture;
 import neatlanyard.core.sop.Card;
@@ -17,7 +18,7 @@ import neatlanyard.core.walkaround.WalkTime;
 
 /**
  * How long steps take, before anybody has learned it: by what is done with them. All of it is common practice without
- * a source, but for the briefing, which is as long as its words.
+ * a source, but for the briefing, which is as long as its words, and for procedures whose pack says how long they take.
  */
 final class Takes {
   /** Between steps of one task a shorter wait is spent where one is. */
@@ -38,7 +39,17 @@ final class Takes {
 
   /** What a task still takes, from its open steps and from what crews took for such steps before. */
   static Length of(Task task, Card card, Picture picture, Learned learned) {
-    return length(task.procedure().id(), card.day(), estimated(task, card, picture), learned);
+    double ours = estimated(task, task.open(), card, picture);
+    Optional<Duration> said = task.procedure().takes().filter(t -> learned.count() == 0);
+    return length(task.procedure().id(), card.day(),
+        said.map(t -> ours * t.toSeconds() / whole(task, card, picture)).orElse(ours), learned);
+  }
+
+  /** All of its procedure by our estimate, of which the task has a share. */
+  private static double whole(Task task, Card card, Picture picture) {
+    List<Item> all = card.parts().stream().filter(p -> p.procedure().equals(task.procedure()))
+        .flatMap(p -> p.items().stream()).toList();
+    return Math.max(1, estimated(task, all, card, picture));
   }
 
   private static Length length(ProcedureId of, Day day, double seconds, Learned learned) {
@@ -50,15 +61,15 @@ final class Takes {
     return day.report().temperatureC().orElse(1) <= 0;
   }
 
-  private static double estimated(Task task, Card card, Picture picture) {
+  private static double estimated(Task task, List<Item> steps, Card card, Picture picture) {
     if (task.procedure().kind() == Procedure.Kind.BRIEFING) {
-      return (double) Briefing.seconds(picture.briefing()) * task.open().size() / task.items().size();
+      return (double) Briefing.seconds(picture.briefing()) * steps.size() / task.items().size();
     }
-    double seconds = task.open().stream().mapToDouble(Takes::seconds).sum();
+    double seconds = steps.stream().mapToDouble(Takes::seconds).sum();
     if (task.outside()) {
-      List<Place> stations = task.open().stream().map(i -> i.step().place()).distinct()
+      List<Place> stations = steps.stream().map(i -> i.step().place()).distinct()
           .flatMap(p -> card.pack().place(p).stream()).toList();
-      seconds = WalkTime.of(stations, task.open().size(), List.of()).takes().toSeconds();
+      seconds = WalkTime.of(stations, steps.size(), List.of()).takes().toSeconds();
     }
     return seconds;
   }

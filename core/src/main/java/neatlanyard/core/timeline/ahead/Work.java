@@ -8,6 +8,7 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -19,6 +20,8 @@ import neatlanyard.core.flow.Waits;
 import neatlanyard.core.lanyard.ControlsAgain;
 import neatlanyard.core.sop.Card;
 import neatlanyard.core.sop.Card.Item;
+import neatlanyard.core.sop.Place;
+import neatlanyard.core.sop.Planform;
 import neatlanyard.core.sop.Procedure;
 import neatlanyard.core.sop.Stage;
 import neatlanyard.core.sop.StepId;
@@ -26,6 +29,7 @@ import neatlanyard.core.state.DepartureState;
 import neatlanyard.core.state.Mark;
 import neatlanyard.core.timeline.Activity;
 import neatlanyard.core.timeline.ActivityId;
+import neatlanyard.core.timeline.Apart;
 import neatlanyard.core.timeline.Demands;
 import neatlanyard.core.timeline.Length;
 import neatlanyard.core.timeline.Person;
@@ -45,6 +49,8 @@ final class Work {
   private static final double OUTSIDE_SPREAD = 0.2;
   /** Of when something comes, less: the same. */
   private static final double MOMENT_SPREAD = 0.1;
+  /** As near as this one is in reach of what moves: an estimate of ours. */
+  private static final double NEAR_M = 1;
   private static final Duration MOMENT_OFF = Duration.ofMinutes(2);
 
   private final Departure departure;
@@ -91,9 +97,11 @@ final class Work {
     Instant wanted = d.opened().flight().departs().minus(due);
     Duration left = Duration.between(now, wanted);
     List<Walk> walks = List.of(new Walk(FLIGHT_DECK, OUTSIDE, Takes.wayOut(d.pack().planform())));
-    Demands demands = new Demands(crew(), activities, net.waits(), List.of(), walks, inOneGo,
+    Demands demands = new Demands(crew(), activities, net.waits(), apart(), walks, inOneGo,
         left.isNegative() ? Duration.ZERO : left, Optional.empty());
-    return new Ahead(now, wanted, due, tasks, expected, learned.count(), demands);
+    boolean byClock = tasks.stream().filter(t -> !t.over())
+        .noneMatch(t -> d.due(t.stage()).filter(now::isAfter).isPresent());
+    return new Ahead(now, wanted, due, tasks, expected, learned.count(), byClock, demands);
   }
 
   /** What others do that is not over; what comes of it is waited for. */
@@ -180,6 +188,29 @@ final class Work {
       }
     }
     return from;
+  }
+
+  /**
+   * What hurts somebody who stands there is not begun while anybody is: a step that hangs a tag, such as that of
+   * running pumps, and the pieces of the way round through what is dangerous while it hangs.
+   */
+  private List<Apart> apart() {
+    List<Apart> all = new ArrayList<>();
+    for (Planform.Hazard h : d.pack().planform().hazards()) {
+      List<Task> begins = h.during().map(tag -> tasks.stream().filter(t -> t.open().stream().anyMatch(i ->
+          i.step().opens().stream().anyMatch(o -> o.tag().equals(tag)))).toList()).orElse(List.of());
+      tasks.stream().filter(t -> t.outside() && !begins.isEmpty() && t.open().stream().anyMatch(i -> within(h, i)))
+          .forEach(t -> begins.stream().filter(b -> !b.id().equals(t.id()) && net.free(b.id(), t.id()))
+          .forEach(b -> all.add(new Apart(Set.of(b.id(), t.id()), "%s: nobody near %s".formatted(b.what(),
+          h.name().toLowerCase(Locale.ROOT))))));
+    }
+    return all;
+  }
+
+  private boolean within(Planform.Hazard h, Item item) {
+    return d.pack().place(item.step().place()).filter(Place::station).filter(p ->
+        Math.abs(p.x() - h.x()) <= h.widthM() / 2 + NEAR_M && Math.abs(p.y() - h.y()) <= h.lengthM() / 2 + NEAR_M)
+        .isPresent();
   }
 
   /** Where everybody is now, and who was called away. */

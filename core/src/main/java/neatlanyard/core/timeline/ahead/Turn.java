@@ -1,0 +1,81 @@
+package neatlanyard.core.timeline.ahead;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import neatlanyard.core.fleet.CrewId;
+import neatlanyard.core.fleet.Flight;
+import neatlanyard.core.fleet.FlightId;
+import neatlanyard.core.fleet.Rostered;
+
+/**
+ * A flight whose aircraft or people come from another one.
+ *
+ * @param who of its crew comes from there
+ * @param aircraft whether the aircraft does
+ * @param there when they are there, if that flight departs as its plan says
+ * @param late how much later it departs than planned, if its own work takes the time the fleet plans for it; never
+ *     negative
+ */
+public record Turn(Flight before, Flight next, List<CrewId> who, boolean aircraft, Instant there, Duration late) {
+  /** A flight that landed longer ago than this has nothing to do with the next one. */
+  private static final Duration SAME_DUTY = Duration.ofHours(14);
+
+  public Turn {
+    who = List.copyOf(who);
+  }
+
+  /** What the fleet plans with. */
+  public interface Times {
+    /** How much later than planned a flight departs by its own plan; nothing where there is none. */
+    Duration late(Flight flight);
+
+    /** From its departure to its landing; empty where operations do not say how long it flies. */
+    Optional<Duration> away(Flight flight);
+
+    /** How long before its departure a crew begins. */
+    Duration begins(Flight flight);
+  }
+
+  /** All of them in the order of the departures; a flight that is late makes the next one late, and that the next. */
+  public static List<Turn> of(List<Flight> flights, Times times) {
+    List<Flight> sorted = flights.stream().sorted(Comparator.comparing(Flight::departs)
+        .thenComparing(f -> f.id().value())).toList();
+    Map<FlightId, Duration> late = new HashMap<>();
+    List<Turn> all = new ArrayList<>();
+    for (Flight next : sorted) {
+      List<Turn> from = new ArrayList<>();
+      for (Flight before : sorted) {
+        turn(before, next, times, late).ifPresent(from::add);
+      }
+      late.put(next.id(), from.stream().map(Turn::late).reduce(times.late(next), Turn::longer));
+      all.addAll(from);
+    }
+    return all;
+  }
+
+  private static Optional<Turn> turn(Flight before, Flight next, Times times, Map<FlightId, Duration> late) {
+    Optional<Duration> away = times.away(before);
+    List<CrewId> who = next.crew().stream().map(Rostered::who).filter(w -> before.place(w).isPresent()).toList();
+    boolean aircraft = before.tail().equals(next.tail());
+    if (away.isEmpty() || who.isEmpty() && !aircraft || !before.to().equals(next.from())
+        || !before.departs().isBefore(next.departs())) {
+      return Optional.empty();
+    }
+    Instant there = before.departs().plus(late.getOrDefault(before.id(), Duration.ZERO)).plus(away.get());
+    if (there.plus(SAME_DUTY).isBefore(next.departs())) {
+      return Optional.empty();
+    }
+    Duration behind = Duration.between(next.departs(), there.plus(times.begins(next)));
+    return Optional.of(new Turn(before, next, who, aircraft, there, behind.isNegative() ? Duration.ZERO : behind));
+  }
+
+  private static Duration longer(Duration a, Duration b) {
+    return a.compareTo(b) >= 0 ? a : b;
+  }
+}
