@@ -12,6 +12,7 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.Statement;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -40,6 +41,7 @@ import neatlanyard.core.drill.Task;
 import neatlanyard.core.drill.Trial;
 import neatlanyard.core.fleet.Accounts.Account;
 import neatlanyard.core.fleet.AirfieldId;
+import neatlanyard.core.fleet.Arrival;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.FleetTexts.FleetText;
 import neatlanyard.core.fleet.Flight;
@@ -54,8 +56,8 @@ import neatlanyard.core.sop.FeedbackAnswers.Answer;
 import neatlanyard.core.sop.PackId;
 import neatlanyard.core.sop.PlaceId;
 import neatlanyard.core.sop.QuantityId;
-import neatlanyard.core.sop.Revision.Signed;
 import neatlanyard.core.sop.Revision;
+import neatlanyard.core.sop.Revision.Signed;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.walkaround.Photos;
 import neatlanyard.store.controls.StoredHeadNames;
@@ -109,7 +111,8 @@ public class StoreTest {
         new FlightId(id), "Flight 14", new TailId("TL-DVA"), new AirfieldId("QTRN"), new AirfieldId("QVSK"), AT,
         Optional.of(170),
         List.of(new Rostered(new CrewId("marsk"), Seat.LEFT, true, true),
-        new Rostered(new CrewId("adeyo"), Seat.RIGHT, false, false)));
+        new Rostered(new CrewId("adeyo"), Seat.RIGHT, false, false)), "A remark.",
+        Optional.of(new Arrival(Duration.ofMinutes(35), Optional.of(AT.plusSeconds(3_600)))));
   }
 
   private static StoredEntry kept(long number, UUID event) {

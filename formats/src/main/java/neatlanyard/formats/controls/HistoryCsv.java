@@ -1,7 +1,5 @@
 package neatlanyard.formats.controls;
 
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -13,12 +11,9 @@ import neatlanyard.core.controls.trend.Measure;
 import neatlanyard.core.controls.trend.Measure.Quantity;
 import neatlanyard.core.fleet.TailId;
 import neatlanyard.core.units.Numbers;
-import neatlanyard.formats.text.Cells;
 import neatlanyard.formats.text.Doc;
 import neatlanyard.formats.text.Read;
 import neatlanyard.formats.text.Rows;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
 
 /** What control checks measured, as CSV; see docs/formats/control-history.md. */
 public final class HistoryCsv {
@@ -75,18 +70,8 @@ public final class HistoryCsv {
 
   /** Writes checks. @param at how a check's time is written */
   public static String write(List<Checked> checks, Function<Instant, String> at) {
-    StringBuilder out = new StringBuilder();
-    CSVFormat format = CSVFormat.RFC4180.builder().setHeader(COLUMNS.toArray(String[]::new)).get();
-    try (CSVPrinter csv = new CSVPrinter(out, format)) {
-      for (Checked c : checks) {
-        for (Measure m : c.measures()) {
-          csv.printRecord(c.tail().value(), at.apply(c.at()), Cells.written(m.of()), Doc.written(m.quantity()),
-              Numbers.plain(m.value(), DECIMALS), Numbers.plain(m.limit(), DECIMALS));
-        }
-      }
-    } catch (IOException e) {
-      throw new UncheckedIOException(e); // Nothing is written to but memory.
-    }
-    return out.toString();
+    return Rows.write(COLUMNS, checks.stream().flatMap(c -> c.measures().stream().map(m -> List.of(
+        c.tail().value(), at.apply(c.at()), m.of(), Doc.written(m.quantity()), Numbers.plain(m.value(), DECIMALS),
+        Numbers.plain(m.limit(), DECIMALS)))));
   }
 }

@@ -9,10 +9,12 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import neatlanyard.core.record.Characters;
 import neatlanyard.core.units.Plausible;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
 
 /** Rows of a CSV text (RFC 4180) under known columns, with every fault and its line. */
@@ -66,6 +68,18 @@ public final class Rows {
     public void fault(String words) {
       faults.add(new Fault(line, 0, words));
     }
+  }
+
+  /** A table as text; what a spreadsheet would take for a formula is written so that it does not. */
+  public static String write(List<String> columns, Stream<List<String>> rows) {
+    StringBuilder out = new StringBuilder();
+    try (CSVPrinter csv = new CSVPrinter(out,
+        CSVFormat.RFC4180.builder().setHeader(columns.toArray(String[]::new)).get())) {
+      csv.printRecords(rows.map(r -> r.stream().map(Cells::written).toList()));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e); // Nothing is written to but memory.
+    }
+    return out.toString();
   }
 
   /** A table that is kept. */

@@ -2,7 +2,6 @@ package neatlanyard.formats.timeline;
 
 import java.time.Instant;
 import java.util.List;
-import java.util.function.Function;
 import neatlanyard.core.fleet.FlightId;
 import neatlanyard.core.timeline.ahead.GroundEvent;
 import neatlanyard.core.timeline.ahead.GroundEvents.OfFlight;
@@ -30,6 +29,11 @@ public final class GroundEventsCsv {
       Instant ends = r.of("ends", e -> after(begins, given), begins);
       return new OfFlight(flight, new GroundEvent(kind, begins, ends, source, simulated));
     });
+  }
+
+  public static String write(List<OfFlight> events) {
+    return Rows.write(COLUMNS, events.stream().map(e -> List.of(e.flight().value(), Doc.written(e.event().kind()),
+        e.event().begins().toString(), e.event().ends().toString())));
   }
 
   private static Instant after(Instant begins, Instant ends) {

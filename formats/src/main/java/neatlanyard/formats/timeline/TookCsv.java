@@ -10,8 +10,10 @@ import neatlanyard.core.fleet.FlightId;
 import neatlanyard.core.fleet.TypeId;
 import neatlanyard.core.sop.ProcedureId;
 import neatlanyard.core.timeline.learned.Took;
+import neatlanyard.core.units.Numbers;
 import neatlanyard.formats.text.Read;
 import neatlanyard.formats.text.Rows;
+import neatlanyard.formats.text.YesNo;
 
 /** What crews took for what, as CSV; see docs/formats/task-times.md. */
 public final class TookCsv {
@@ -29,7 +31,7 @@ public final class TookCsv {
         r.of("flight", FlightId::new, new FlightId("x")),
         new Took(r.of("type", TypeId::new, new TypeId("xx")),
         r.of("procedure", ProcedureId::new, new ProcedureId("x")), r.time("at", now),
-        r.of("dark", TookCsv::yes, false), r.of("cold", TookCsv::yes, false),
+        r.of("dark", YesNo::read, false), r.of("cold", YesNo::read, false),
         r.of("estimated-s", TookCsv::seconds, Duration.ofSeconds(1)),
         r.of("took-s", TookCsv::seconds, Duration.ofSeconds(1)))));
     return switch (rows) {
@@ -42,12 +44,15 @@ public final class TookCsv {
     };
   }
 
-  private static boolean yes(String text) {
-    return switch (text) {
-      case "yes" -> true;
-      case "no" -> false;
-      default -> throw new IllegalArgumentException("it is yes or no");
-    };
+  /** Times to a tenth of a second. */
+  public static String write(Map<FlightId, List<Took>> all) {
+    return Rows.write(COLUMNS, all.entrySet().stream().flatMap(e -> e.getValue().stream().map(t -> List.of(
+        e.getKey().value(), t.type().value(), t.procedure().value(), t.at().toString(), YesNo.written(t.dark()),
+        YesNo.written(t.cold()), seconds(t.estimated()), seconds(t.took())))));
+  }
+
+  private static String seconds(Duration d) {
+    return Numbers.plain(Math.max(0.1, d.toMillis() / 1_000.0), 1);
   }
 
   private static Duration seconds(String text) {

@@ -3,6 +3,7 @@ package neatlanyard.formats.record;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -44,6 +45,7 @@ import neatlanyard.core.figures.entry.Comparison;
 import neatlanyard.core.figures.entry.CriticalFigure;
 import neatlanyard.core.figures.entry.Slip;
 import neatlanyard.core.fleet.AirfieldId;
+import neatlanyard.core.fleet.Arrival;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.fleet.Equipment;
@@ -107,7 +109,8 @@ public class RecordTest {
           new Flight(
               new FlightId("f1"), "Flight 14", new TailId("TL-DVA"), new AirfieldId("QTRN"), new AirfieldId("QVSK"),
               AT, Optional.of(170),
-              List.of(new Rostered(MARSK, Seat.LEFT, true, true))),
+              List.of(new Rostered(MARSK, Seat.LEFT, true, true)), "",
+              Optional.of(new Arrival(Duration.ofMinutes(35), Optional.of(AT.plusSeconds(3_600))))),
           new Tail(new TailId("TL-DVA"), new TypeId("dovrin-46"), Optional.of(new SubTypeId("passenger")),
           Set.of(new Equipment("apu"))), new PackId("dovrin-46"),
           "2026-11", "abc", List.of(new CrewMember(MARSK, "Ida Marsk", Role.CAPTAIN))),

@@ -48,9 +48,11 @@ import neatlanyard.formats.fleet.FlightsReader;
 import neatlanyard.formats.record.EntryJson;
 import neatlanyard.formats.record.RecordFile;
 import neatlanyard.formats.sop.PackReader;
+import neatlanyard.formats.timeline.ForetoldCsv;
 import neatlanyard.formats.timeline.GroundEventsCsv;
 import neatlanyard.formats.timeline.PlanReader;
 import neatlanyard.formats.timeline.TookCsv;
+import neatlanyard.formats.weather.ForecastReader;
 import neatlanyard.formats.weather.StationReportReader;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -138,6 +140,10 @@ public class FuzzTest {
     readers.put("plan", new Reader(40, List.of(demo("plans/flight-14.yaml")), PlanReader::read));
     readers.put("ground events", new Reader(100, List.of(head(demo("ground-events.csv"), 12)), t ->
         GroundEventsCsv.read(t, NOW, "x", false)));
+    readers.put("foretold", new Reader(60, List.of(head(demo("foretold.csv"), 12)), t -> ForetoldCsv.read(t, NOW)));
+    readers.put("forecast", new Reader(100, List.of("TAF QTRN 140500Z 1406/1506 24012KT 9000 -SN BKN025 "
+        + "PROB40 TEMPO 1408/1412 0800 SHSN VV002 BECMG 1414/1416 CAVOK FM142230 VRB02KT 3000 BR OVC004="),
+        t -> ForecastReader.read(t, NOW)));
     readers.put("task times", new Reader(100, List.of(head(demo("task-times.csv"), 12)), t -> TookCsv.read(t, NOW)));
     figures(readers, fleet);
     return readers;

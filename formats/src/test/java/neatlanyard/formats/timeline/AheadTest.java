@@ -51,8 +51,8 @@ import org.testng.annotations.Test;
 /** What is ahead of departures on the demo's packs. */
 public class AheadTest {
   private static final Instant NOW = Instant.parse("2027-01-14T07:00:00Z");
-  private static final Instant DEPARTS = NOW.plus(Duration.ofMinutes(40));
-  private static final CrewId LEFT = new CrewId("marsk");
+  static final Instant DEPARTS = NOW.plus(Duration.ofMinutes(40));
+  static final CrewId LEFT = new CrewId("marsk");
   private static final CrewId RIGHT = new CrewId("adeyo");
   private static final CrewId ENGINEER = new CrewId("saldo");
 
@@ -62,6 +62,11 @@ public class AheadTest {
   }
 
   private static Departure opened(String name) throws IOException {
+    return opened(name, true, -2);
+  }
+
+  /** A departure whose card is cut. */
+  static Departure opened(String name, boolean dark, int temperatureC) throws IOException {
     Path file = Path.of(System.getProperty("lanyard.root", ".."), "demo/packs/%s.yaml".formatted(name));
     Pack pack = PackReader.read(Files.readString(file)).orThrow(name);
     Pack.PackTail first = pack.tails().getFirst();
@@ -72,17 +77,18 @@ public class AheadTest {
       crew.add(new Rostered(ENGINEER, Seat.ENGINEER, false, false));
     }
     Flight flight = new Flight(new FlightId("f1"), "Flight 1", tail.id(), new AirfieldId("QTRN"),
-        new AirfieldId("QVSK"), DEPARTS, Optional.of(170), crew, "");
+        new AirfieldId("QVSK"), DEPARTS, Optional.of(170), crew);
     Departure d = Departure.open(pack, new Event.Opened(flight, tail, pack.id(), "1", "", List.of()));
     for (Rostered r : crew) {
       d = says(d, r.who(), new Event.SeatTaken(r.seat()), NOW);
     }
-    StationReport report = StationReportReader.read("QTRN 140650Z 07010KT 9999 M02/M04 Q1002", NOW).orThrow("report");
-    Day day = new Day(report, false, true, Set.of(Circumstance.FIRST_FLIGHT));
+    StationReport report = StationReportReader.read("QTRN 140650Z 07010KT 9999 %s/M04 Q1002".formatted(
+        temperatureC < 0 ? "M0%d".formatted(-temperatureC) : "0%d".formatted(temperatureC)), NOW).orThrow("report");
+    Day day = new Day(report, false, dark, Set.of(Circumstance.FIRST_FLIGHT));
     return says(d, LEFT, new Event.DaySet(day), NOW);
   }
 
-  private static Departure says(Departure d, CrewId who, Event event, Instant at) {
+  static Departure says(Departure d, CrewId who, Event event, Instant at) {
     long number = d.state().lastNumber() + 1;
     return d.apply(new Entry(number, new UUID(1, number), at, at, who, d.state().seatOf(who), "d", event));
   }
