@@ -165,6 +165,7 @@ const ReadTrends = atDesk(async () => ({ default: (await import('./dispatch/Tren
 const Recorded = atDesk(async () => ({ default: (await import('./controls/RecordingsPage')).RecordingsPage }))
 const Drilled = atDesk(async () => ({ default: (await import('./drill/DrillsPage')).DrillsPage }))
 const Reasoned = atDesk(async () => ({ default: (await import('./drill/ReasonsPage')).ReasonsPage }))
+const CameTrue = atDesk(async () => ({ default: (await import('./timeline/CalibrationPage')).CalibrationPage }))
 const router = createRouter({
   defaultErrorComponent: Broken,
   routeTree: root.addChildren([
@@ -177,6 +178,7 @@ const router = createRouter({
         typeof s.stage === 'string' ? { stage: s.stage } : {},
     }),
     createRoute({ getParentRoute: () => root, path: '/desk', component: AtDesk }),
+    createRoute({ getParentRoute: () => root, path: '/plans', component: CameTrue }),
     createRoute({ getParentRoute: () => root, path: '/access', component: Accesses }),
     createRoute({ getParentRoute: () => root, path: '/packs', component: Packs }),
     createRoute({

@@ -2,7 +2,7 @@ import { UnstyledButton } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useNavigate } from '@tanstack/react-router'
-import type { DepartureLine, DepartureView, Me, PlanLineView } from '../api.gen'
+import type { DepartureLine, DepartureView, Me, PlanLineView, TurnRoundView } from '../api.gen'
 import { Fetching } from '../app/Fetching'
 import { ask, type Problem } from '../app/api'
 import { clockTime, span, useNow } from '../app/clock'
@@ -11,7 +11,7 @@ import { ProblemNotice } from '../app/Notice'
 import { Pennant } from '../app/Pennant'
 import { TopBar } from '../app/TopBar'
 import { SeatingContext } from '../app/seating'
-import { planWords, usePlans } from '../timeline/usePlan'
+import { planWords, usePlans, useTurnRounds } from '../timeline/usePlan'
 import classes from './DepartureList.module.css'
 
 /** Today's departures, one's own first, those tied off last: who is where, what hangs, and what is late. */
@@ -24,6 +24,7 @@ export const DepartureList = ({ me }: { me: Me }) => {
     refetchInterval: 20_000,
   })
   const plans = usePlans()
+  const turnRounds = useTurnRounds()
   const open = useMutation<DepartureView, Problem, DepartureLine>({
     mutationFn: (line) =>
       (line.opened
@@ -63,6 +64,7 @@ export const DepartureList = ({ me }: { me: Me }) => {
               <Line
                 line={l}
                 plan={plans.data?.find((p) => p.id === l.id)}
+                from={turnRounds.data?.filter((t) => t.next === l.id) ?? []}
                 hotkey={i < 9 ? String(i + 1) : ''}
                 onOpen={() => open.mutate(l)}
               />
@@ -77,11 +79,12 @@ export const DepartureList = ({ me }: { me: Me }) => {
 interface LineProps {
   line: DepartureLine
   plan: PlanLineView | undefined
+  from: TurnRoundView[]
   hotkey: string
   onOpen: () => void
 }
 
-const Line = ({ line, plan, hotkey, onOpen }: LineProps) => {
+const Line = ({ line, plan, from, hotkey, onOpen }: LineProps) => {
   const left = Date.parse(line.departs) - useNow()
   return (
     <li>
@@ -103,12 +106,33 @@ const Line = ({ line, plan, hotkey, onOpen }: LineProps) => {
             {line.tail}, {line.number.toLowerCase()}
           </span>
           {line.remark && !line.tiedOff && <span className={classes.remark}>{line.remark}</span>}
+          {!line.tiedOff && from.map((t) => <From key={t.before} turn={t} departs={line.departs} />)}
         </span>
         <Crew line={line} />
         <Standing line={line} plan={plan} />
         {hotkey && <Key>{hotkey}</Key>}
       </UnstyledButton>
     </li>
+  )
+}
+
+/** Who and what comes from another flight, and whether in time. */
+const From = ({ turn: t, departs }: { turn: TurnRoundView; departs: string }) => {
+  const come = [...t.who, ...(t.aircraft ? ['the aircraft'] : [])]
+  const late = Math.round(t.lateS / 60)
+  if (Date.parse(t.there) > Date.parse(departs))
+    return (
+      <span className={classes.from} data-late>
+        {come.join(', ')} {come.length > 1 ? 'are' : 'is'} on {t.before.toLowerCase()} until{' '}
+        {clockTime(t.there, t.zone)}
+      </span>
+    )
+  return (
+    <span className={classes.from} data-late={late > 0 || undefined}>
+      {come.join(', ')} {come.length > 1 ? 'come' : 'comes'} from {t.before.toLowerCase()}, there{' '}
+      {clockTime(t.there, t.zone)}
+      {late > 0 && `: departs ${late} min late for it`}
+    </span>
   )
 }
 

@@ -35,7 +35,7 @@ export const DepartureScreen = ({ me }: { me: Me }) => {
   const [wanted, setWanted] = useState({ step: '', asked: 0 })
   const [hanging, setHanging] = useState(false)
   const [held, setHeld] = useState<TagView>()
-  const plans = usePlans()
+  const plans = usePlans(id)
   const current = live?.view.progress.beads.find((b) => b.state === 'current')?.stage ?? 'tie-off'
   const arrived = useRef('')
   // The stage is chosen once, on arrival; afterwards the crew moves, not the program.

@@ -1,6 +1,7 @@
 import { Table, UnstyledButton } from '@mantine/core'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import type { BroughtIn, DepartureLine, FiguresTextView, FleetView, Me } from '../api.gen'
+import { Link } from '@tanstack/react-router'
 import { FileChoice } from '../app/FileChoice'
 import { ask, type Problem } from '../app/api'
 import { Fetching } from '../app/Fetching'
@@ -19,6 +20,7 @@ const KINDS = [
     words: 'when flights are fuelled, boarded and cleared (CSV)',
   },
   { path: '/api/task-times', title: 'Task times', words: 'what crews took in earlier departures (CSV)' },
+  { path: '/api/foretold', title: 'Foretold', words: 'what plans said of earlier departures, and what came (CSV)' },
   { path: '/api/take-off-tables', title: 'Take-off tables', words: 'of a type; before its figures' },
   { path: '/api/type-figures', title: 'Figures of a type', words: 'loading, limits, weighed tails' },
   { path: '/api/holdover', title: 'Holdover times', words: 'of the operator' },
@@ -63,7 +65,7 @@ export const Desk = ({ me }: { me: Me }) => {
           {KINDS.map((k) => (
             <FileChoice
               key={k.path}
-              accept=".yaml,.yml,.json"
+              accept=".yaml,.yml,.json,.csv"
               onChange={(file) => file && bringIn({ path: k.path, title: k.title, file })}
             >
               {(props) => (
@@ -82,6 +84,10 @@ export const Desk = ({ me }: { me: Me }) => {
             {done.title} {done.again}. {done.what}
           </p>
         )}
+        <p>
+          Take out: <a href="/api/ground-events">ground events</a>, <a href="/api/task-times">task times</a>,{' '}
+          <a href="/api/foretold">foretold</a>. <Link to="/plans">How plans came true</Link>
+        </p>
         <Given passwords={done?.signIns ?? []} />
         <Kept onWithdraw={(edition) => withdraw.mutate(edition)} />
       </main>

@@ -1,4 +1,5 @@
 import { Button } from '@mantine/core'
+import { Link } from '@tanstack/react-router'
 import { useState } from 'react'
 import type { BuysView, FoundView, PlanView } from '../api.gen'
 import { Fetching } from '../app/Fetching'
@@ -7,10 +8,11 @@ import { ProblemNotice } from '../app/Notice'
 import { Problem } from '../app/api'
 import { clockTime, span, useNow } from '../app/clock'
 import type { Live } from '../live/useDeparture'
-import { GroundForm } from './GroundForm'
+import { Ground } from './Ground'
+import { OtherEnd, OtherEndLine } from './OtherEnd'
 import classes from './PlanStage.module.css'
-import { Strips } from './Strips'
-import { useBuys, usePlan } from './usePlan'
+import { Strips, type Trying } from './Strips'
+import { useBuys, usePlan, useTried } from './usePlan'
 
 const MINUTE_MS = 60_000
 const PERCENT = 100
@@ -28,6 +30,7 @@ export const PlanStage = ({ live }: { live: Live }) => {
         <p className={classes.old}>Worked out at {clockTime(plan.at, live.view.header.zone)}; not anew since.</p>
       )}
       {plan.found ? <Found live={live} plan={plan} found={plan.found} /> : <NotFound plan={plan} />}
+      <OtherEnd live={live} plan={plan} />
       <Ground live={live} plan={plan} />
     </section>
   )
@@ -76,7 +79,9 @@ const Found = ({ live, plan, found }: { live: Live; plan: PlanView; found: Found
   const now = useNow()
   const slack = Math.min(...found.strips.flatMap((s) => s.blocks.map((b) => b.slackS)))
   const first = found.decides[0]
+  const nine = Date.parse(found.nine)
   const mine = found.strips.find((s) => s.seat && s.seat === live.seat)
+  const [trying, setTrying] = useState<Trying>()
   return (
     <>
       <p className={classes.soft}>
@@ -84,7 +89,11 @@ const Found = ({ live, plan, found }: { live: Live; plan: PlanView; found: Found
         {found.learned > 0 ? `times learned from ${found.learned} flows and lists` : 'times are estimates'} ·{' '}
         {found.earliest
           ? 'no earlier departure is possible'
-          : `perhaps ${minutes(Date.parse(found.departs) - Date.parse(found.bound))} earlier is possible`}
+          : `perhaps ${minutes(Date.parse(found.departs) - Date.parse(found.bound))} earlier is possible`}{' '}
+        ·{' '}
+        <Link to="/plans" className={classes.true!}>
+          how plans came true
+        </Link>
       </p>
       <h1 className={classes.verdict}>{verdict(plan, found, zone)}</h1>
       <p className={classes.likely}>
@@ -95,12 +104,17 @@ const Found = ({ live, plan, found }: { live: Live; plan: PlanView; found: Found
             ; if late, then mostly by <b>{first.what}</b>
           </>
         )}
-        {found.likely < LIKELY_ENOUGH && `; in nine of ten by ${clockTime(found.nine, zone)}`}.
+        {nine - Date.parse(plan.wanted) >= MINUTE_MS && `; in nine of ten by ${clockTime(found.nine, zone)}`}.
       </p>
+      <OtherEndLine plan={plan} zone={zone} />
       {mine && <Mine strip={mine} zone={zone} now={now} />}
       <Buys live={live} plan={plan} wanted={found.likely < LIKELY_ENOUGH} />
       <div className={classes.wide}>
-        <Strips found={found} seat={live.seat} zone={zone} now={now} />
+        {trying ? (
+          <Tried live={live} plan={plan} found={found} trying={trying} onTry={setTrying} />
+        ) : (
+          <Strips found={found} seat={live.seat} zone={zone} now={now} onTry={setTrying} />
+        )}
       </div>
       <Fold line="What it hangs on">
         <ol className={classes.chain}>
@@ -114,6 +128,60 @@ const Found = ({ live, plan, found }: { live: Live; plan: PlanView; found: Found
       </Fold>
     </>
   )
+}
+
+const STEP_MS = 5 * MINUTE_MS
+
+/** What becomes of the plan when a task begins at another time: nothing is kept of it. */
+const Tried = ({ live, plan, found, trying, onTry }: TriedProps) => {
+  const { zone, id } = live.view.header
+  const { data, error, isFetching } = useTried(id, plan, trying.what, trying.at)
+  const by = (ms: number) => onTry({ ...trying, at: Math.max(Date.parse(plan.at), trying.at + ms) })
+  const then = data?.found
+  return (
+    <>
+      <div className={classes.tried} role="status" aria-label="What if">
+        <p>
+          If <b>{trying.name}</b> begins {clockTime(new Date(trying.at).toISOString(), zone)}:{' '}
+          {isFetching ? (
+            'trying…'
+          ) : then ? (
+            <>
+              <b>{verdict(data, then, zone).toLowerCase()}</b>, on time in {Math.round(then.likely * PERCENT)} of 100
+            </>
+          ) : (
+            data && `it cannot. ${data.clash.join(' ')}`
+          )}
+        </p>
+        <Button size="seat" variant="outline" onClick={() => by(-STEP_MS)}>
+          5 min earlier
+        </Button>
+        <Button size="seat" variant="outline" onClick={() => by(STEP_MS)}>
+          5 min later
+        </Button>
+        <Button size="seat" variant="outline" onClick={() => onTry(undefined)}>
+          Back to the plan
+        </Button>
+      </div>
+      {error && <ProblemNotice problem={error} />}
+      <Strips
+        found={then ?? found}
+        before={found}
+        seat={live.seat}
+        zone={zone}
+        now={Date.parse(plan.at)}
+        onTry={onTry}
+      />
+    </>
+  )
+}
+
+interface TriedProps {
+  live: Live
+  plan: PlanView
+  found: FoundView
+  trying: Trying
+  onTry: (trying: Trying | undefined) => void
 }
 
 /** Now and next of who looks on: all that a phone shows. */
@@ -184,25 +252,5 @@ const Buy = ({ live, buy }: { live: Live; buy: BuysView }) => {
       </b>
       {!mine && <small>the {buy.by} seat says it</small>}
     </Button>
-  )
-}
-
-const Ground = ({ live, plan }: { live: Live; plan: PlanView }) => {
-  const { zone } = live.view.header
-  const simulated = plan.ground.some((g) => g.simulated)
-  return (
-    <Fold line={`What others do${simulated ? ' · simulated ground service' : ''}`}>
-      <ul className={classes.ground}>
-        {plan.ground.map((g) => (
-          <li key={g.kind}>
-            <b>{g.words}</b> {clockTime(g.begins, zone)}
-            {g.ends !== g.begins && ` to ${clockTime(g.ends, zone)}`}
-            <span className={classes.soft}> {g.source}</span>
-          </li>
-        ))}
-        {plan.ground.length === 0 && <li>Nobody has said anything of it.</li>}
-      </ul>
-      {live.seat && <GroundForm live={live} />}
-    </Fold>
   )
 }

@@ -1,7 +1,8 @@
-import { Fragment } from 'react'
-import type { FoundView, PersonPlanView } from '../api.gen'
+import { UnstyledButton } from '@mantine/core'
+import { Fragment, useRef, useState, type PointerEvent } from 'react'
+import type { BlockView, FoundView, PersonPlanView } from '../api.gen'
 import { clockTime, span } from '../app/clock'
-import { lanesOf, ofBlock, ofWait, place, timesOf, type Placed } from './rows'
+import { lanesOf, ofBlock, ofWait, place, timeAt, timesOf, type Placed } from './rows'
 import classes from './Strips.module.css'
 
 /** Rows grow with their words, and beyond that by their time. */
@@ -19,8 +20,24 @@ const OTHERS_FR = 1.1
 
 const lanesAs = (n: number, fr: number): string => `repeat(${n}, minmax(0, ${fr}fr))`
 
+/** Less than this is no drag. */
+const DRAGGED_PX = 6
+const GAP_PX = 3
+const MINUTE_MS = 60_000
+
+/** A task that is tried at another time. @param what its id */
+export interface Trying {
+  what: string
+  name: string
+  /** Milliseconds. */
+  at: number
+}
+
 interface StripsProps {
   found: FoundView
+  /** The plan from which it differs; what moved is drawn so. */
+  before?: FoundView
+  onTry: (trying: Trying) => void
   /** The seat of who looks on; empty where they have none. */
   seat: string
   zone: string
@@ -28,7 +45,9 @@ interface StripsProps {
 }
 
 /** A strip a seat, hanging down along the cord: what stands beside each other is done at the same time. */
-export const Strips = ({ found, seat, zone, now }: StripsProps) => {
+export const Strips = ({ found, before, seat, zone, now, onTry }: StripsProps) => {
+  const grid = useRef<HTMLDivElement>(null)
+  const was = new Map(before?.strips.flatMap((s) => s.blocks.map((b) => [b.id, b.begins] as const)))
   const others = found.strips.filter((s) => !s.seat).flatMap((s) => s.blocks.map(ofBlock))
   const strips = found.strips.filter((s) => s.seat)
   const all = [...strips.flatMap((s) => s.blocks.map(ofBlock)), ...others, ...found.waits.map(ofWait)]
@@ -40,8 +59,16 @@ export const Strips = ({ found, seat, zone, now }: StripsProps) => {
   const lanes = columns.map((c) => lanesOf(c.placed))
   const said = minutesSaid(columns.filter((c) => c.strip).flatMap((c) => c.placed))
   const begin = lanes.map((_, i) => 2 + lanes.slice(0, i).reduce((a, b) => a + b, 0))
+  /** Where a block was dropped: its first row is known, and how far it was dragged from there. */
+  const drop = (p: Placed, by: number) => {
+    const heights = getComputedStyle(grid.current!).gridTemplateRows.split(' ').slice(1).map(parseFloat)
+    const top = heights.slice(0, p.row).reduce((a, h) => a + h + GAP_PX, 0)
+    const at = Math.round(timeAt(top + by, heights, GAP_PX, times) / MINUTE_MS) * MINUTE_MS
+    onTry({ what: p.block!.id, name: p.what, at: Math.abs(by) < DRAGGED_PX ? p.begins : Math.max(times[0]!, at) })
+  }
   return (
     <div
+      ref={grid}
       className={classes.strips}
       style={{
         gridTemplateColumns: `3.6rem ${lanes.map((n, i) => lanesAs(n, strips[i] ? SEAT_FR : OTHERS_FR)).join(' ')}`,
@@ -65,6 +92,8 @@ export const Strips = ({ found, seat, zone, now }: StripsProps) => {
               mine={strip?.seat === seat}
               zone={zone}
               now={now}
+              was={moved(p.block, was)}
+              onDrop={drop}
             />
           ))}
         </Fragment>
@@ -88,24 +117,68 @@ const minutesSaid = (placed: readonly Placed[]): Set<number> => {
   return new Set(said.values())
 }
 
+/** When it began before, where that is another time; empty where it is not. */
+const moved = (b: BlockView | undefined, was: Map<string, string>): string => {
+  const before = b && was.get(b.id)
+  return before && Math.abs(Date.parse(before) - Date.parse(b.begins)) >= MINUTE_MS / 2 ? before : ''
+}
+
 interface BlockProps {
   placed: Placed
   column: number
   mine: boolean
   zone: string
   now: number
+  was: string
+  onDrop: (placed: Placed, by: number) => void
 }
 
-const Block = ({ placed: p, column, mine, zone, now }: BlockProps) => {
+/** Tapped or dragged, a task is tried at another time; a finger scrolls instead, and taps. */
+const useDragging = (onDrop: (by: number) => void) => {
+  const from = useRef<number>(undefined)
+  const [by, setBy] = useState(0)
+  return {
+    by,
+    handlers: {
+      onPointerDown: (e: PointerEvent) => {
+        if (e.pointerType === 'touch' || e.button !== 0) return
+        from.current = e.clientY
+        e.currentTarget.setPointerCapture(e.pointerId)
+      },
+      onPointerMove: (e: PointerEvent) => from.current !== undefined && setBy(e.clientY - from.current),
+      onPointerCancel: () => {
+        from.current = undefined
+        setBy(0)
+      },
+      onClick: () => {
+        from.current = undefined
+        setBy(0)
+        onDrop(by)
+      },
+    },
+  }
+}
+
+const Block = ({ placed: p, column, mine, zone, now, was, onDrop }: BlockProps) => {
   const b = p.block
   const little = b && b.latest && b.slackS < LITTLE_S && !b.critical
+  const { by, handlers } = useDragging((dragged) => onDrop(p, dragged))
+  const task = b?.stage !== undefined
   return (
-    <div
-      className={classes.block}
+    <UnstyledButton
+      component={task ? 'button' : 'div'}
+      className={classes.block!}
+      {...(task && handlers)}
+      data-moved={was !== '' || undefined}
+      data-drags={by !== 0 || undefined}
       data-kind={b ? 'task' : 'wait'}
       data-critical={b?.critical || undefined}
       data-now={(mine && p.begins <= now + 1000 && p.ends > now) || undefined}
-      style={{ gridColumn: column, gridRow: `${p.row + 2} / span ${p.rows}` }}
+      style={{
+        gridColumn: column,
+        gridRow: `${p.row + 2} / span ${p.rows}`,
+        ...(by !== 0 && { translate: `0 ${by}px` }),
+      }}
       title={b?.places.join(', ')}
     >
       <b>{p.what}</b>
@@ -115,7 +188,8 @@ const Block = ({ placed: p, column, mine, zone, now }: BlockProps) => {
         {b?.outside && ' · outside'}
         {b && b.with.length > 0 && ' · together'}
         {little && ` · by ${clockTime(b.latest, zone)}`}
+        {was && ` · was ${clockTime(was, zone)}`}
       </span>
-    </div>
+    </UnstyledButton>
   )
 }

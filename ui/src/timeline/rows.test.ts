@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { lanesOf, place, timesOf, type Drawn } from './rows'
+import { lanesOf, place, timeAt, timesOf, type Drawn } from './rows'
 
 const drawn = (key: string, begins: number, ends: number): Drawn => ({ key, what: key, begins, ends })
 
@@ -16,6 +16,15 @@ describe('what goes on at once', () => {
       ['doors', 4, 1, 0],
     ])
     expect(lanesOf(placed)).toBe(2)
+  })
+
+  it('is dragged to the time between two that its height says', () => {
+    const times = [0, 60, 300]
+    expect(timeAt(-5, [20, 40], 0, times)).toBe(0)
+    expect(timeAt(10, [20, 40], 0, times)).toBe(30)
+    expect(timeAt(40, [20, 40], 0, times)).toBe(180)
+    expect(timeAt(35, [20, 40], 10, times)).toBe(60 + (5 / 50) * 240)
+    expect(timeAt(999, [20, 40], 10, times)).toBe(300)
   })
 
   it('never lies on one another, whatever it is', () => {

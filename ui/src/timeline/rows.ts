@@ -51,4 +51,19 @@ export const place = (all: readonly Drawn[], times: readonly number[]): Placed[]
     })
 }
 
+/**
+ * The time at a height among rows that go from each time to the next.
+ *
+ * @param heights of the rows, and `gap` between them
+ */
+export const timeAt = (y: number, heights: readonly number[], gap: number, times: readonly number[]): number => {
+  let top = 0
+  for (let i = 0; i < times.length - 1; i++) {
+    const height = (heights[i] ?? 0) + gap
+    if (y < top + height) return times[i]! + (Math.max(0, y - top) / height) * (times[i + 1]! - times[i]!)
+    top += height
+  }
+  return times.at(-1)!
+}
+
 export const lanesOf = (placed: readonly Placed[]): number => Math.max(1, ...placed.map((p) => p.lane + 1))

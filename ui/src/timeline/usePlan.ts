@@ -1,6 +1,6 @@
-import { useQuery } from '@tanstack/react-query'
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useEffect } from 'react'
-import type { BuysView, PlanLineView, PlanView } from '../api.gen'
+import type { BuysView, PlanLineView, PlanView, TurnRoundView } from '../api.gen'
 import { ask, type Problem } from '../app/api'
 import type { Live } from '../live/useDeparture'
 
@@ -30,11 +30,34 @@ export const usePlan = (live: Live) => {
   return query
 }
 
-/** How the plans of all departures stand that are under way. */
-export const usePlans = () =>
+/** The plan as it would be if a task began at another time; nothing of it is kept. */
+export const useTried = (id: string, plan: PlanView | undefined, what: string, at: number) =>
+  useQuery<PlanView, Problem>({
+    queryKey: ['plan-beginning', id, plan?.number, plan?.at, what, at],
+    queryFn: () =>
+      ask<PlanView>(
+        'GET',
+        `/api/departures/${id}/plan/beginning?what=${encodeURIComponent(what)}&at=${new Date(at).toISOString()}`,
+      ),
+    enabled: what !== '',
+    staleTime: Infinity,
+    retry: false,
+    placeholderData: keepPreviousData,
+  })
+
+/** How the plans stand of all departures that are under way, or of one alone. */
+export const usePlans = (of = '') =>
   useQuery<PlanLineView[], Problem>({
-    queryKey: ['plans'],
-    queryFn: () => ask('GET', '/api/plans'),
+    queryKey: ['plans', of],
+    queryFn: () => ask('GET', `/api/plans${of && `?of=${encodeURIComponent(of)}`}`),
+    refetchInterval: ANEW_MS,
+  })
+
+/** Which flights wait for the aircraft or the people of another. */
+export const useTurnRounds = () =>
+  useQuery<TurnRoundView[], Problem>({
+    queryKey: ['turn-rounds'],
+    queryFn: () => ask('GET', '/api/turn-rounds'),
     refetchInterval: ANEW_MS,
   })
 

@@ -25,6 +25,8 @@ import neatlanyard.core.record.SealKeys;
 import neatlanyard.core.sop.FeedbackAnswers;
 import neatlanyard.core.sop.Revisions;
 import neatlanyard.core.timeline.ahead.GroundEvents;
+import neatlanyard.core.timeline.ahead.OtherEnds;
+import neatlanyard.core.timeline.learned.ForetoldPlans;
 import neatlanyard.core.timeline.learned.TookTimes;
 import neatlanyard.core.walkaround.Photos;
 import neatlanyard.server.fleet.KnownAccounts;
@@ -50,7 +52,9 @@ import neatlanyard.store.fleet.StoredSessions;
 import neatlanyard.store.record.StoredSealKeys;
 import neatlanyard.store.sop.StoredFeedbackAnswers;
 import neatlanyard.store.sop.StoredRevisions;
+import neatlanyard.store.timeline.StoredForetold;
 import neatlanyard.store.timeline.StoredGroundEvents;
+import neatlanyard.store.timeline.StoredOtherEnds;
 import neatlanyard.store.timeline.StoredTookTimes;
 import neatlanyard.store.walkaround.StoredPhotos;
 import org.springframework.context.annotation.Bean;
@@ -159,6 +163,16 @@ class Wiring {
   @Bean
   TookTimes tookTimes(Database db) {
     return new StoredTookTimes(db);
+  }
+
+  @Bean
+  ForetoldPlans foretoldPlans(Database db) {
+    return new StoredForetold(db);
+  }
+
+  @Bean
+  OtherEnds otherEnds(Database db) {
+    return new StoredOtherEnds(db);
   }
 
   @Bean

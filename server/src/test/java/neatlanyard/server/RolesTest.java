@@ -46,7 +46,8 @@ public class RolesTest extends AtTheServer {
 
   private static final Map<String, String> NAMES = Map.of(
       "{number}", "999999",      "{departure}", "today-14", "{tail}", "TL-DVA", "{type}", "dovrin-46", "{revision}",
-      "2026-12", "{sha256}", "0".repeat(64), "{name}", "recorder", "{phase}", "securing");
+      "2026-12", "{sha256}", "0".repeat(64), "{name}", "recorder", "{phase}", "securing", "{kind}",
+      "fuelling");
 
   private static String path(String template) {
     String path = template
@@ -59,6 +60,7 @@ public class RolesTest extends AtTheServer {
     return path + switch (template) {
       case "/api/departures/{departure}/photos/{id}" -> "?sha256=" + "0".repeat(64) + "&total=10&from=0";
       case "/api/packs/{id}/{revision}/changes" -> "?since=2026-11";
+      case "/api/departures/{id}/plan/beginning" -> "?what=x.1&at=2027-01-14T07:40:00Z";
       case "/api/recordings", "/api/recordings/rewritten" -> "?type=dovrin-46";
       default -> "?edition=77";
     };

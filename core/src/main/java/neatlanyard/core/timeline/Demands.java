@@ -42,6 +42,13 @@ public record Demands(
     return activities.stream().filter(a -> a.id().equals(id)).findFirst().orElseThrow();
   }
 
+  /** The same, but one of its activities begins at a time and at no other. @param at since the plan begins */
+  public Demands beginning(ActivityId id, Duration at) {
+    List<Activity> then = activities.stream().map(a -> !a.id().equals(id) ? a : new Activity(a.id(), a.what(),
+        a.ways(), a.length(), a.place(), at, Optional.of(at.plusSeconds(a.length().plannedSeconds())))).toList();
+    return new Demands(people, then, waits, apart, walks, inOneGo, due, runs);
+  }
+
   public String name(PersonId id) {
     return people.stream().filter(p -> p.id().equals(id)).findFirst().orElseThrow().name();
   }

@@ -3,6 +3,7 @@ package neatlanyard.core.weather;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.TreeSet;
 import neatlanyard.core.fleet.Outbound.LandingLimits;
@@ -67,7 +68,7 @@ public final class LandingForecast {
       if (c.passing()) {
         String often = c.percent().isPresent() ? "%d %% likely%s".formatted(c.percent().getAsInt(),
             c.kind() == Kind.AT_TIMES ? " at times" : "") : c.kind().words();
-        words(c.what(), limits).forEach(w -> all.add(new Spell(from, to, "%s %s".formatted(often, w), false)));
+        words(c.what(), limits).ifPresent(w -> all.add(new Spell(from, to, "%s %s".formatted(often, w), false)));
       } else if (c.kind() == Kind.FROM) {
         prevailing.clear();
         prevailing.add(c.what());
@@ -84,7 +85,8 @@ public final class LandingForecast {
     return all;
   }
 
-  private static List<String> words(Expected e, LandingLimits limits) {
+  /** Empty where a landing may be counted on. */
+  private static Optional<String> words(Expected e, LandingLimits limits) {
     List<String> all = new ArrayList<>();
     OptionalInt ceiling = Ceiling.ft(e.clouds().orElse(List.of()));
     ceiling.stream().filter(ft -> ft < limits.ceilingFt()).forEach(ft -> all.add("ceiling %s ft, landing wants %s"
@@ -92,6 +94,6 @@ public final class LandingForecast {
     e.visibilityM().stream().filter(m -> m < limits.visibilityM()).forEach(m ->
         all.add("visibility %s m, landing wants %s".formatted(Numbers.written(m, 0),
         Numbers.written(limits.visibilityM(), 0))));
-    return all;
+    return all.isEmpty() ? Optional.empty() : Optional.of(String.join("; ", all));
   }
 }

@@ -58,8 +58,7 @@ public class ForecastReaderTest {
     assertThat(f.changes().getLast().what().clouds()).isEqualTo(Optional.of(List.of()));
     assertThat(LandingForecast.against(f, new LandingLimits(200, 550)))
         .extracting(LandingForecast.Spell::words, LandingForecast.Spell::always).containsExactly(
-        tuple("40 % likely at times ceiling 100 ft, landing wants 200", false),
-        tuple("40 % likely at times visibility 400 m, landing wants 550", false));
+        tuple("40 % likely at times ceiling 100 ft, landing wants 200; visibility 400 m, landing wants 550", false));
   }
 
   @Test
@@ -67,7 +66,7 @@ public class ForecastReaderTest {
     assertThat(faults("")).hasSize(3).anyMatch(w -> w.contains("the station"));
     assertThat(faults("TAF QTRN 312100Z 3121/3121 24008KT 9999 NSC")).anyMatch(w -> w.contains("ends before"));
     assertThat(faults("TAF QTRN 312100Z 3121/0121 24008KT 9999 SUNNY TEMPO 0126/0128 0800"))
-        .anyMatch(w -> w.startsWith("line 1, column 42") && w.contains("'SUNNY': no group of a forecast"))
+        .anyMatch(w -> w.startsWith("line 1, column 41") && w.contains("'SUNNY': no group of a forecast"))
         .anyMatch(w -> w.contains("There is no day 01, hour 26"));
     assertThat(faults("TAF QTRN 312100Z 3121/0121 24008KT 9999 NSC TEMPO 0120/0123 0800"))
         .containsExactly("line 1, column 45: 'TEMPO': its time is not within that of the forecast.");

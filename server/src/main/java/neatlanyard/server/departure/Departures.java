@@ -38,7 +38,9 @@ import neatlanyard.core.record.Account;
 import neatlanyard.core.sop.Stage;
 import neatlanyard.core.state.DepartureState;
 import neatlanyard.core.state.Recorded;
+import neatlanyard.core.timeline.ahead.Ahead;
 import neatlanyard.core.timeline.ahead.Taken;
+import neatlanyard.core.timeline.learned.ForetoldPlans;
 import neatlanyard.core.timeline.learned.TookTimes;
 import neatlanyard.server.departure.DepartureViews.HangingView;
 import neatlanyard.server.departure.DepartureViews.SeatView;
@@ -93,6 +95,7 @@ public class Departures {
   private final TechDesk tech;
   private final FiguresWork figures;
   private final TookTimes times;
+  private final ForetoldPlans foretold;
   /** Of departures that are tied off or long over; those do not change any more. */
   private final Map<FlightId, Optional<Duration>> walked = new ConcurrentHashMap<>();
   /** What the list showed last of each departure. */
@@ -107,7 +110,7 @@ public class Departures {
   Departures(
       Flights flights, DepartureLog log, PackDesk packs, Reading reading, FleetDesk fleet, InstantSource clock,
       ProgressViewer progress, JsonMapper json, TailStatus tails, TechDesk tech, FiguresWork figures,
-      FiguresDesk tables, PhotoDesk photos, TookTimes times,
+      FiguresDesk tables, PhotoDesk photos, TookTimes times, ForetoldPlans foretold,
       MeterRegistry meters, Settings settings) {
     this.desks = new Desks(settings.departuresKept());
     this.presses = Timer.builder("lanyard.presses").description("From taking an event in until it is on the disk")
@@ -115,6 +118,7 @@ public class Departures {
     this.folds = Timer.builder("lanyard.folds").description("Reading a departure back from its log").register(meters);
     Gauge.builder("lanyard.departures", desks, Desks::size).description("Departures in the memory").register(meters);
     this.times = times;
+    this.foretold = foretold;
     this.flights = flights;
     this.log = log;
     this.packs = packs;
@@ -352,7 +356,9 @@ public class Departures {
     }
     tails.keepReadings(desk.state());
     if (desk.state().tiedOff().isPresent()) {
-      times.keep(Map.of(desk.state().opened().flight().id(), Taken.of(desk.departure())));
+      FlightId flight = desk.state().opened().flight().id();
+      times.keep(Map.of(flight, Taken.of(desk.departure())));
+      Ahead.over(desk.departure()).ifPresent(at -> foretold.over(flight, at));
     }
     tellOfTail(desk);
     workOut(desk);

@@ -30,6 +30,7 @@ import neatlanyard.server.dispatch.TechViews.ListEntryView;
 import neatlanyard.server.dispatch.TechViews.TailLine;
 import neatlanyard.server.dispatch.TechViews.TechLogView;
 import neatlanyard.server.dispatch.TechViews.TermsView;
+import neatlanyard.server.files.TextFile;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
 import neatlanyard.server.problem.ProblemCode;
@@ -150,13 +151,13 @@ class TechLogController {
   @GetMapping("/api/tails/{tail}/log.csv")
   ResponseEntity<String> csv(@PathVariable String tail) {
     Registered t = desk.tail(tail);
-    return file("text/csv", "%s-technical-log.csv".formatted(tail), TechLogCsv.write(desk.lines(t.id())));
+    return TextFile.csv("%s-technical-log.csv".formatted(tail), TechLogCsv.write(desk.lines(t.id())));
   }
 
   @GetMapping("/api/tails/{tail}/due.ics")
   ResponseEntity<String> calendar(@PathVariable String tail) {
     Registered t = desk.tail(tail);
-    return file("text/calendar", "%s-due.ics".formatted(tail),
+    return TextFile.of("text/calendar", "%s-due.ics".formatted(tail),
         DueCalendar.of(t.id(), desk.deferrals(t.id(), t.type()), desk.now()));
   }
 
@@ -166,12 +167,6 @@ class TechLogController {
         .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"%s-technical-log.pdf\"".formatted(tail))
         .body(heavy.run(who.id().value(), HeavyWork.Kind.PAGE, stop ->
         TechPage.pdf(log(who, tail), desk.now(), desk.zone())));
-  }
-
-  static ResponseEntity<String> file(String type, String name, String text) {
-    return ResponseEntity.ok()
-        .contentType(new MediaType(MediaType.parseMediaType(type), java.nio.charset.StandardCharsets.UTF_8))
-        .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"%s\"".formatted(name)).body(text);
   }
 
   @PostMapping(path = "/api/tech-log", consumes = MediaType.TEXT_PLAIN_VALUE)
@@ -218,7 +213,7 @@ class TechLogController {
   @GetMapping("/api/dispatch-lists/{type}")
   ResponseEntity<String> list(@PathVariable String type) {
     try {
-      return file("text/plain", "%s-dispatch-list.yaml".formatted(type), desk.listText(new TypeId(type))
+      return TextFile.of("text/plain", "%s-dispatch-list.yaml".formatted(type), desk.listText(new TypeId(type))
           .orElseThrow(() ->
           Problem.notFound("There is no list for '%s'.".formatted(type))));
     } catch (IllegalArgumentException e) {

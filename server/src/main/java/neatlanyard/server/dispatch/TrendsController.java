@@ -18,6 +18,7 @@ import neatlanyard.formats.controls.HistoryCsv;
 import neatlanyard.server.dispatch.TechViews.TrendPointView;
 import neatlanyard.server.dispatch.TechViews.TrendView;
 import neatlanyard.server.dispatch.TechViews.TrendsView;
+import neatlanyard.server.files.TextFile;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.sop.PackDesk;
 import neatlanyard.server.work.HeavyWork;
@@ -89,7 +90,7 @@ class TrendsController {
   @GetMapping("/api/tails/{tail}/control-history.csv")
   ResponseEntity<String> history(@PathVariable String tail) {
     TailId id = desk.tail(tail).id();
-    return TechLogController.file("text/csv", "%s-control-history.csv".formatted(tail),
+    return TextFile.csv("%s-control-history.csv".formatted(tail),
         HistoryCsv.write(checks.of(id), Instant::toString));
   }
 }

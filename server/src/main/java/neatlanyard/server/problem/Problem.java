@@ -7,6 +7,7 @@ import java.util.Optional;
 import neatlanyard.core.fleet.Code;
 import neatlanyard.core.fleet.Refusal;
 import neatlanyard.formats.text.Fault;
+import neatlanyard.formats.text.Read;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 
@@ -92,6 +93,14 @@ public final class Problem extends RuntimeException {
     return new Problem(
         HttpStatus.UNPROCESSABLE_CONTENT, ProblemCode.FAULTY, what, "Mend what is named; nothing was changed.",
         faults.stream().map(Fault::words).toList());
+  }
+
+  /** What was read of a file. @throws Problem naming every fault */
+  public static <T> T good(Read<T> read) {
+    return switch (read) {
+      case Read.Good<T> good -> good.value();
+      case Read.Bad<T> bad -> throw faulty("It was not brought in.", bad.faults());
+    };
   }
 
   public static Problem bad(Code code, String what) {

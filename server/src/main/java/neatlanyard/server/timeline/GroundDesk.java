@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Flight;
+import neatlanyard.core.fleet.FlightId;
 import neatlanyard.core.timeline.ahead.GroundEvent;
 import neatlanyard.core.timeline.ahead.GroundEvents;
 import neatlanyard.core.timeline.ahead.GroundEvents.OfFlight;
@@ -35,6 +36,16 @@ class GroundDesk {
     List<GroundEvent> sorted = new ArrayList<>(all.values());
     sorted.sort(Comparator.comparing(GroundEvent::begins).thenComparing(GroundEvent::kind));
     return sorted;
+  }
+
+  /** @return whether something was said of it */
+  boolean callOff(FlightId flight, GroundEvent.Kind kind) {
+    return events.callOff(flight, kind);
+  }
+
+  /** All that people and files say. */
+  List<OfFlight> said() {
+    return events.all();
   }
 
   void say(List<OfFlight> said, CrewId by) {

@@ -6,36 +6,22 @@ import java.time.Instant;
 import java.time.InstantSource;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import neatlanyard.core.departure.Departure;
 import neatlanyard.core.fleet.Flight;
-import neatlanyard.core.fleet.FlightId;
-import neatlanyard.core.fleet.Flights;
-import neatlanyard.core.fleet.Refusal;
-import neatlanyard.core.fleet.RefusalCode;
+import neatlanyard.core.timeline.ActivityId;
 import neatlanyard.core.timeline.ahead.GroundEvent;
-import neatlanyard.core.timeline.ahead.GroundEvents.OfFlight;
-import neatlanyard.core.timeline.learned.Took;
-import neatlanyard.core.units.Plausible;
-import neatlanyard.formats.text.Doc;
-import neatlanyard.formats.text.Read;
-import neatlanyard.formats.timeline.GroundEventsCsv;
 import neatlanyard.formats.timeline.PlanCalendar;
-import neatlanyard.formats.timeline.TookCsv;
 import neatlanyard.server.departure.Departures;
-import neatlanyard.server.fleet.FleetViews.BroughtIn;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
 import neatlanyard.server.problem.ProblemCode;
 import neatlanyard.server.timeline.PlanDesk.Current;
 import neatlanyard.server.timeline.PlanViews.BuysView;
 import neatlanyard.server.timeline.PlanViews.FoundView;
-import neatlanyard.server.timeline.PlanViews.GroundEventView;
-import neatlanyard.server.timeline.PlanViews.GroundForm;
 import neatlanyard.server.timeline.PlanViews.PlanLineView;
 import neatlanyard.server.timeline.PlanViews.PlanView;
+import neatlanyard.server.timeline.PlanViews.TurnRoundView;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.ContentDisposition;
@@ -45,11 +31,10 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
-import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
-/** The plan of the time before a departure, what would buy time in it, and what others do for it. */
+/** The plan of the time before a departure, what would buy time in it, and how the plans of the day stand. */
 @RestController
 class PlanController {
   private static final Logger LOG = LoggerFactory.getLogger(PlanController.class);
@@ -58,16 +43,16 @@ class PlanController {
   private static final int MOST_ANEW = 4;
 
   private final Departures departures;
-  private final Flights flights;
   private final GroundDesk ground;
   private final PlanDesk desk;
   private final PlanViewer viewer;
+  private final TurnRoundDesk turnRounds;
   private final InstantSource clock;
 
-  PlanController(Departures departures, Flights flights, GroundDesk ground, PlanDesk desk, PlanViewer viewer,
+  PlanController(Departures departures, GroundDesk ground, PlanDesk desk, PlanViewer viewer, TurnRoundDesk turnRounds,
       InstantSource clock) {
     this.departures = departures;
-    this.flights = flights;
+    this.turnRounds = turnRounds;
     this.ground = ground;
     this.desk = desk;
     this.viewer = viewer;
@@ -82,6 +67,33 @@ class PlanController {
 
   private List<GroundEvent> ground(Departure d) {
     return ground.of(d.state().opened().flight(), clock.instant());
+  }
+
+  /** The plan as it would be if a task began at another moment, tried by the solver; nothing of it is kept. */
+  @GetMapping("/api/departures/{id}/plan/beginning")
+  PlanView beginning(@AuthenticationPrincipal SignedIn who, @PathVariable String id, @RequestParam String what,
+      @RequestParam Instant at) {
+    Departure d = departures.departure(id);
+    Flight flight = d.state().opened().flight();
+    if (Duration.between(flight.departs(), at).abs().compareTo(DAY) > 0) {
+      throw Problem.bad(ProblemCode.BAD_LINE, "It is more than a day from the departure.");
+    }
+    return desk.beginning(who.id().value(), d, ground(d), task(what), at).map(p -> viewer.view(d, p)).orElseThrow(() ->
+        Problem.notFound("The plan has no open task %s.".formatted(task(what))));
+  }
+
+  private static ActivityId task(String text) {
+    try {
+      return new ActivityId(text);
+    } catch (IllegalArgumentException e) {
+      throw Problem.bad(ProblemCode.BAD_LINE, "That is no task.");
+    }
+  }
+
+  /** Which flights wait for the aircraft or the people of another, by what was planned last. */
+  @GetMapping("/api/turn-rounds")
+  List<TurnRoundView> turnRounds() {
+    return turnRounds.turnRounds();
   }
 
   /** What would buy time, each alone tried by the solver. */
@@ -109,10 +121,13 @@ class PlanController {
   /**
    * How the plans of all departures stand that are open and not tied off. A few of those that were worked out longest
    * ago are worked out anew each time, so that asking never takes long.
+   *
+   * @param of of one departure alone
    */
   @GetMapping("/api/plans")
-  List<PlanLineView> plans(@AuthenticationPrincipal SignedIn who) {
-    List<Departure> open = departures.underWay();
+  List<PlanLineView> plans(@AuthenticationPrincipal SignedIn who, @RequestParam Optional<String> of) {
+    List<Departure> open = departures.underWay().stream()
+        .filter(d -> of.isEmpty() || d.state().opened().flight().id().value().equals(of.get())).toList();
     Instant now = clock.instant();
     open.stream().filter(d -> desk.known(d).filter(p -> p.at().plus(A_WHILE).isAfter(now)).isEmpty())
         .sorted(Comparator.comparing(d -> desk.known(d).map(Current::at).orElse(Instant.EPOCH))).limit(MOST_ANEW)
@@ -127,67 +142,5 @@ class PlanController {
     } catch (Problem later) {
       LOG.debug("The plan of {} is not worked out now", d.state().opened().flight().id(), later);
     }
-  }
-
-  /** Says when something on the ground is, in place of what was said of it before. */
-  @PostMapping("/api/departures/{id}/ground-events")
-  List<GroundEventView> say(@AuthenticationPrincipal SignedIn who, @PathVariable String id,
-      @RequestBody GroundForm form) {
-    Flight flight = departures.state(id).opened().flight();
-    if (flight.place(who.id()).isEmpty()) {
-      throw Problem.refused(new Refusal(RefusalCode.NOT_ROSTERED, "You are not on the crew of this flight.",
-          "One of its crew says it, or operations bring it in."));
-    }
-    GroundEvent event = event(form, who);
-    near(flight, event);
-    ground.say(List.of(new OfFlight(flight.id(), event)), who.id());
-    return ground.of(flight, clock.instant()).stream().map(PlanViewer::ground).toList();
-  }
-
-  private static void near(Flight flight, GroundEvent e) {
-    if (e.begins().isBefore(flight.departs().minus(DAY)) || e.ends().isAfter(flight.departs().plus(DAY))) {
-      throw Problem.bad(ProblemCode.BAD_LINE, "%s of %s is more than a day from the departure.".formatted(
-          e.kind().words(), flight.id()));
-    }
-  }
-
-  private GroundEvent event(GroundForm form, SignedIn who) {
-    try {
-      Instant begins = form.begins() == null ? clock.instant() : Plausible.checked(form.begins(), clock.instant());
-      Instant ends = form.ends().map(e -> Plausible.checked(e, clock.instant())).orElse(begins);
-      return new GroundEvent(Doc.named(GroundEvent.Kind.class, form.kind() == null ? "" : form.kind()), begins, ends,
-          who.name(), false);
-    } catch (IllegalArgumentException e) {
-      throw Problem.bad(ProblemCode.BAD_LINE, String.valueOf(e.getMessage()));
-    }
-  }
-
-  /** Brings in what crews took for what in earlier departures, as CSV. @throws Problem naming every fault */
-  @PostMapping(path = "/api/task-times", consumes = MediaType.TEXT_PLAIN_VALUE)
-  BroughtIn times(@AuthenticationPrincipal SignedIn who, @RequestBody String text) {
-    who.mustAdminister();
-    Map<FlightId, List<Took>> times = good(TookCsv.read(text, clock.instant()));
-    desk.keep(times);
-    return new BroughtIn("%d departures.".formatted(times.size()), List.of());
-  }
-
-  private static <T> T good(Read<T> read) {
-    return switch (read) {
-      case Read.Good<T> good -> good.value();
-      case Read.Bad<T> bad -> throw Problem.faulty("It was not brought in.", bad.faults());
-    };
-  }
-
-  /** Brings in what others do for flights, as CSV. @throws Problem naming every fault */
-  @PostMapping(path = "/api/ground-events", consumes = MediaType.TEXT_PLAIN_VALUE)
-  BroughtIn bringIn(@AuthenticationPrincipal SignedIn who, @RequestBody String text) {
-    who.mustAdminister();
-    List<OfFlight> events = good(GroundEventsCsv.read(text, clock.instant(), "operations", false));
-    Map<FlightId, Flight> known = flights.all().stream().collect(Collectors.toMap(Flight::id, f -> f));
-    events.forEach(e -> near(Optional.ofNullable(known.get(e.flight())).orElseThrow(() ->
-        Problem.bad(ProblemCode.BAD_LINE, "There is no flight %s.".formatted(e.flight()))), e.event()));
-    ground.say(events, who.id());
-    return new BroughtIn("%d events of %d flights.".formatted(events.size(),
-        events.stream().map(OfFlight::flight).distinct().count()), List.of());
   }
 }

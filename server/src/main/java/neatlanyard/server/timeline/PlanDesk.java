@@ -28,6 +28,8 @@ import neatlanyard.core.timeline.Timeline;
 import neatlanyard.core.timeline.ahead.Ahead;
 import neatlanyard.core.timeline.ahead.Choice;
 import neatlanyard.core.timeline.ahead.GroundEvent;
+import neatlanyard.core.timeline.learned.Foretold;
+import neatlanyard.core.timeline.learned.ForetoldPlans;
 import neatlanyard.core.timeline.learned.Learned;
 import neatlanyard.core.timeline.learned.Took;
 import neatlanyard.core.timeline.learned.TookTimes;
@@ -47,6 +49,9 @@ class PlanDesk {
   private static final Duration KEPT = Duration.ofHours(2);
   private static final int MOST_KEPT = 200;
   private static final int RUNS = 10_000;
+  /** What is said of a departure counts for calibration from so long before it should be over until so long. */
+  private static final Duration SAID_FROM = Duration.ofMinutes(30);
+  private static final Duration SAID_TO = Duration.ofMinutes(10);
   private static final Duration LEARNED_ANEW = Duration.ofMinutes(10);
   /** Of a type; older ones say nothing of how it is done today. */
   private static final int MOST_TIMES = 4_000;
@@ -59,6 +64,7 @@ class PlanDesk {
   private final HeavyWork heavy;
   private final InstantSource clock;
   private final TookTimes times;
+  private final ForetoldPlans foretold;
   private final Cache<TypeId, Learned> learned = Caffeine.newBuilder().maximumSize(MOST_KEPT)
       .expireAfterWrite(LEARNED_ANEW).build();
   private final Cache<FlightId, Current> plans = Caffeine.newBuilder().maximumSize(MOST_KEPT).expireAfterAccess(KEPT)
@@ -93,8 +99,9 @@ class PlanDesk {
   /** @param gain how much earlier all is over */
   record Tried(Choice choice, Duration gain, Likelihood likelihood) {}
 
-  PlanDesk(HeavyWork heavy, InstantSource clock, TookTimes times) {
+  PlanDesk(HeavyWork heavy, InstantSource clock, TookTimes times, ForetoldPlans foretold) {
     this.times = times;
+    this.foretold = foretold;
     this.heavy = heavy;
     this.clock = clock;
   }
@@ -131,7 +138,22 @@ class PlanDesk {
     Current current = new Current(d.state().lastNumber(), ground, now,
         Ahead.of(d, ground, learned(d), now).map(a -> found(a, before.flatMap(b -> moved(b, now)), WITHIN)));
     plans.put(id(d), current);
+    current.found().ifPresent(f -> foretell(d, f, before.flatMap(Current::found)));
     return current;
+  }
+
+  /** What is said first within the time that calibration looks at is kept, to be held against what came of it. */
+  private void foretell(Departure d, Found found, Optional<Found> before) {
+    Duration left = left(found);
+    boolean first = before.map(PlanDesk::left).filter(l -> l.compareTo(SAID_FROM) <= 0).isEmpty();
+    if (first && left.compareTo(SAID_FROM) <= 0 && left.compareTo(SAID_TO) >= 0) {
+      found.likelihood().ifPresent(l -> foretold.keep(List.of(new Foretold(id(d), d.state().opened().tail().type(),
+          found.ahead().begins(), found.ahead().wanted(), l.onTime(), found.ahead().byClock(), Optional.empty()))));
+    }
+  }
+
+  private static Duration left(Found found) {
+    return Duration.between(found.ahead().begins(), found.ahead().wanted());
   }
 
   /** Brings in what crews took elsewhere. */
@@ -196,6 +218,14 @@ class PlanDesk {
     }
     all.sort((a, b) -> b.gain().compareTo(a.gain()));
     return all;
+  }
+
+  /** The plan as it would be if something began at another moment; empty where it is no task of it. */
+  Optional<Current> beginning(String asker, Departure d, List<GroundEvent> ground, ActivityId what, Instant at) {
+    Current current = plan(asker, d, ground);
+    return current.found().filter(f -> f.ahead().task(what).filter(t -> !t.over()).isPresent())
+        .map(f -> heavy.run(asker, HeavyWork.Kind.PLAN, stop -> new Current(current.number(), current.ground(),
+        current.at(), Optional.of(found(f.ahead().beginning(what, at), f.timeline(), CHOICE_WITHIN)))));
   }
 
   /** When the last is over, also where that is before it is wanted. */

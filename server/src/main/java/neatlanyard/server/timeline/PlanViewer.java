@@ -51,6 +51,12 @@ import org.springframework.stereotype.Component;
 class PlanViewer {
   private static final int MOST_DECIDING = 3;
 
+  private final OtherEndDesk otherEnd;
+
+  PlanViewer(OtherEndDesk otherEnd) {
+    this.otherEnd = otherEnd;
+  }
+
   PlanView view(Departure d, Current plan) {
     DepartureState state = d.state();
     Instant wanted = state.opened().flight().departs();
@@ -62,9 +68,10 @@ class PlanViewer {
       case Outcome.NoTime n -> PlanState.NO_TIME;
     }).orElse(PlanState.NOTHING);
     Optional<Outcome.Clash> clash = outcome.filter(Outcome.Clash.class::isInstance).map(Outcome.Clash.class::cast);
-    return new PlanView(as, plan.at(), plan.number(), wanted,
-        plan.found().flatMap(f -> f.likelihood().map(l -> new Drawn(d, f, l).view())),
-        clash.map(Outcome.Clash::demands).orElse(List.of()), clash.map(Outcome.Clash::smallest).orElse(false), ground);
+    Optional<FoundView> found = plan.found().flatMap(f -> f.likelihood().map(l -> new Drawn(d, f, l).view()));
+    return new PlanView(as, plan.at(), plan.number(), wanted, found,
+        clash.map(Outcome.Clash::demands).orElse(List.of()), clash.map(Outcome.Clash::smallest).orElse(false), ground,
+        otherEnd.view(state, plan.ground(), found.map(FoundView::departs).orElse(wanted)));
   }
 
   /** Empty where nothing is planned. */
@@ -147,10 +154,21 @@ class PlanViewer {
           .findFirst().orElse(r.who().value());
     }
 
+    /** Pieces of one procedure that follow each other are one. */
     private List<HangsView> hangs() {
-      return chain.stream().filter(l -> !l.begins().equals(l.ends())).map(l -> new HangsView(
-          ahead.demands().activity(l.activity()).what(), ahead.at(l.begins()), ahead.at(l.ends()), l.because()))
-          .toList();
+      List<HangsView> all = new ArrayList<>();
+      for (Order.Link l : chain) {
+        HangsView next = new HangsView(ahead.demands().activity(l.activity()).what(), ahead.at(l.begins()),
+            ahead.at(l.ends()), l.because());
+        Optional<HangsView> last = all.isEmpty() ? Optional.empty() : Optional.of(all.getLast());
+        if (last.filter(h -> h.what().equals(next.what()) && h.ends().equals(next.begins())).isPresent()) {
+          all.set(all.size() - 1,
+              new HangsView(next.what(), last.orElseThrow().begins(), next.ends(), last.orElseThrow().because()));
+        } else if (!l.begins().equals(l.ends())) {
+          all.add(next);
+        }
+      }
+      return all;
     }
 
     private List<PlanWaitView> waits() {

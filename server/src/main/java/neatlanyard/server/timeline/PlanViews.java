@@ -6,6 +6,7 @@ import java.util.Optional;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.sop.Stage;
 import neatlanyard.core.timeline.ahead.GroundEvent;
+import neatlanyard.core.timeline.ahead.OtherEnd;
 import org.jspecify.annotations.Nullable;
 
 /** What the interface is told of the plan. */
@@ -33,7 +34,62 @@ public final class PlanViews {
    */
   public record PlanView(
       PlanState state, Instant at, long number, Instant wanted, Optional<FoundView> found, List<String> clash,
-      boolean smallest, List<GroundEventView> ground) {}
+      boolean smallest, List<GroundEventView> ground, Optional<OtherEndView> otherEnd) {}
+
+  /**
+   * What waiting costs at the other end.
+   *
+   * @param to the name of the destination
+   * @param lands when it lands, by the plan; where there is none, as planned by operations
+   * @param wanted when it should have landed
+   * @param lateS how much later it lands, in seconds; 0 where it does not, or nothing waits for it
+   * @param until the last departure that loses nothing for certain; empty where waiting costs nothing that is known
+   * @param limits what a landing there wants, in words; empty where nobody said, so that no forecast is held to it
+   */
+  public record OtherEndView(
+      String to, Instant lands, Optional<Instant> wanted, long lateS, Optional<Instant> until, List<LossView> losses,
+      Optional<ForecastView> forecast, String limits) {}
+
+  /**
+   * Something that is lost by departing within a time.
+   *
+   * @param certain whether it is, if what is known holds
+   * @param now whether the departure by the plan loses it
+   */
+  public record LossView(
+      Instant from, Optional<Instant> to, OtherEnd.Kind kind, String words, boolean certain, boolean now) {}
+
+  /** @param source who says so */
+  public record ForecastView(String text, String source, boolean simulated) {}
+
+  /** What a crew says of the other end; what is empty is as operations or the service say. */
+  public record OtherEndForm(Optional<Instant> wanted, Optional<String> forecast) {}
+
+  /**
+   * A flight whose aircraft or people come from another.
+   *
+   * @param next the flight
+   * @param before the number of the other one
+   * @param who of its crew comes from there, by name
+   * @param there when they are there
+   * @param lateS how much later the next one departs for it, in seconds
+   */
+  public record TurnRoundView(
+      String next, String before, List<String> who, boolean aircraft, Instant there, String zone, long lateS) {}
+
+  /**
+   * How what was said of departures came true.
+   *
+   * @param brier score of the plans, {@code clock} of the plain clock, {@code base} of whoever always says the same; 0
+   *     is always right
+   * @param came share of all that were on time, 0 to 1
+   */
+  public record CalibrationView(
+      int count, List<CalibratedView> groups, double brier, double clock, double base, double came,
+      Optional<Instant> first, Optional<Instant> last) {}
+
+  /** Departures of which nearly the same was said, 0 to 1; the truth lies between in 95 of 100 cases. */
+  public record CalibratedView(int count, double said, double came, double least, double most) {}
 
   /**
    * A plan that was found.

@@ -12,7 +12,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 @Controller
 class Pages {
   @GetMapping({"/", "/sign-in", "/password", "/desk", "/drills", "/drills/**", "/reading", "/recordings", "/access",
-      "/packs/**", "/tails", "/tails/**", "/departures/**"})
+      "/plans", "/packs/**", "/tails", "/tails/**", "/departures/**"})
   String page() {
     return "forward:/index.html";
   }

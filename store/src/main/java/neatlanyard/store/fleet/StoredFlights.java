@@ -61,7 +61,8 @@ public final class StoredFlights implements Flights {
       for (Flight f : flights) {
         sql.insertInto(FLIGHT).set(new FlightRecord(
             f.id().value(), f.number(), f.tail().value(), f.from().value(), f.to().value(), f.departs()
-            .toEpochMilli(), f.level().orElse(null), f.remark(), f.arrival().map(a -> a.flies().toMillis()).orElse(null),
+            .toEpochMilli(), f.level().orElse(null), f.remark(),
+            f.arrival().map(a -> a.flies().toMillis()).orElse(null),
             f.arrival().flatMap(Arrival::wanted).map(Instant::toEpochMilli).orElse(null))).execute();
         f.crew().forEach(r -> sql.insertInto(ROSTERED).set(new RosteredRecord(
             f.id().value(), r.seat().name(), r.who().value(), r.commander(), r.flying())).execute());

@@ -78,6 +78,13 @@ public record Ahead(
     return new PersonId(Code.written(seat.name()));
   }
 
+  /** The same, but a task begins at a moment and at no other; whole seconds count. */
+  public Ahead beginning(ActivityId task, Instant at) {
+    Duration since = Duration.ofSeconds(Duration.between(begins, at).toSeconds());
+    return new Ahead(begins, wanted, departs, tasks, ground, learned, byClock,
+        demands.beginning(task, since.isNegative() ? Duration.ZERO : since));
+  }
+
   /** A task by its activity; empty for what is no task of the card, such as a walk back. */
   public Optional<Task> task(ActivityId id) {
     return tasks.stream().filter(t -> t.id().equals(id)).findFirst();

@@ -18,7 +18,7 @@ import neatlanyard.core.walkaround.WalkTime;
 
 /**
  * How long steps take, before anybody has learned it: by what is done with them. All of it is common practice without
- * a source, but for the briefing, which is as long as its words, and for procedures whose pack says how long they take.
+ * a source, but for the briefing, which is as long as its words, and where a pack says how long a procedure takes.
  */
 final class Takes {
   /** Between steps of one task a shorter wait is spent where one is. */

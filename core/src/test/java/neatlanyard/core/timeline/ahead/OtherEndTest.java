@@ -116,7 +116,7 @@ public class OtherEndTest {
     List<Flight> day = List.of(
         flight("c", "TL-AB", "QTRN", "QKPT", 150, "ann"), flight("a", "TL-AB", "QTRN", "QVSK", 0, "ann"),
         flight("b", "TL-AB", "QVSK", "QTRN", 70, "ben"), flight("d", "TL-CD", "QVSK", "QODY", 200, "ann"));
-    List<Turn> turns = Turn.of(day, new Turn.Times() {
+    List<TurnRound> turnRounds = TurnRound.of(day, new TurnRound.Times() {
       @Override
       public Duration late(Flight flight) {
         return flight.id().value().equals("a") ? Duration.ofMinutes(15) : Duration.ZERO;
@@ -132,8 +132,8 @@ public class OtherEndTest {
         return Duration.ofMinutes(30);
       }
     });
-    assertThat(turns).extracting(t -> t.before().id().value(), t -> t.next().id().value(), t -> t.late().toMinutes(),
-        Turn::aircraft, t -> t.who().toString()).containsExactly(
+    assertThat(turnRounds).extracting(t -> t.before().number(), t -> t.next().number(), t -> t.late().toMinutes(),
+        TurnRound::aircraft, t -> t.who().toString()).containsExactly(
         tuple("a", "b", 15L, true, "[]"),
         tuple("b", "c", 5L, true, "[]"),
         tuple("a", "d", 0L, false, "[ann]"));

@@ -22,11 +22,11 @@ import neatlanyard.core.fleet.Rostered;
  * @param late how much later it departs than planned, if its own work takes the time the fleet plans for it; never
  *     negative
  */
-public record Turn(Flight before, Flight next, List<CrewId> who, boolean aircraft, Instant there, Duration late) {
+public record TurnRound(Flight before, Flight next, List<CrewId> who, boolean aircraft, Instant there, Duration late) {
   /** A flight that landed longer ago than this has nothing to do with the next one. */
   private static final Duration SAME_DUTY = Duration.ofHours(14);
 
-  public Turn {
+  public TurnRound {
     who = List.copyOf(who);
   }
 
@@ -43,23 +43,23 @@ public record Turn(Flight before, Flight next, List<CrewId> who, boolean aircraf
   }
 
   /** All of them in the order of the departures; a flight that is late makes the next one late, and that the next. */
-  public static List<Turn> of(List<Flight> flights, Times times) {
+  public static List<TurnRound> of(List<Flight> flights, Times times) {
     List<Flight> sorted = flights.stream().sorted(Comparator.comparing(Flight::departs)
         .thenComparing(f -> f.id().value())).toList();
     Map<FlightId, Duration> late = new HashMap<>();
-    List<Turn> all = new ArrayList<>();
+    List<TurnRound> all = new ArrayList<>();
     for (Flight next : sorted) {
-      List<Turn> from = new ArrayList<>();
+      List<TurnRound> from = new ArrayList<>();
       for (Flight before : sorted) {
         turn(before, next, times, late).ifPresent(from::add);
       }
-      late.put(next.id(), from.stream().map(Turn::late).reduce(times.late(next), Turn::longer));
+      late.put(next.id(), from.stream().map(TurnRound::late).reduce(times.late(next), TurnRound::longer));
       all.addAll(from);
     }
     return all;
   }
 
-  private static Optional<Turn> turn(Flight before, Flight next, Times times, Map<FlightId, Duration> late) {
+  private static Optional<TurnRound> turn(Flight before, Flight next, Times times, Map<FlightId, Duration> late) {
     Optional<Duration> away = times.away(before);
     List<CrewId> who = next.crew().stream().map(Rostered::who).filter(w -> before.place(w).isPresent()).toList();
     boolean aircraft = before.tail().equals(next.tail());
@@ -72,7 +72,7 @@ public record Turn(Flight before, Flight next, List<CrewId> who, boolean aircraf
       return Optional.empty();
     }
     Duration behind = Duration.between(next.departs(), there.plus(times.begins(next)));
-    return Optional.of(new Turn(before, next, who, aircraft, there, behind.isNegative() ? Duration.ZERO : behind));
+    return Optional.of(new TurnRound(before, next, who, aircraft, there, longer(behind, Duration.ZERO)));
   }
 
   private static Duration longer(Duration a, Duration b) {

@@ -1,10 +1,11 @@
 import { Button, NativeSelect, NumberInput } from '@mantine/core'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import type { GroundEventView } from '../api.gen'
+import type { GroundEventView, PlanView } from '../api.gen'
+import { Fold } from '../app/Fold'
 import { ProblemNotice } from '../app/Notice'
 import { ask, type Problem } from '../app/api'
-import { serverNow } from '../app/clock'
+import { clockTime, serverNow } from '../app/clock'
 import type { Live } from '../live/useDeparture'
 import classes from './PlanStage.module.css'
 
@@ -21,8 +22,40 @@ const KINDS: { value: GroundEventView['kind']; label: string; moment?: true }[] 
   { value: 'slot', label: 'Slot' },
 ]
 
+/** What others do, who says so, and what the crew may say or take back. */
+export const Ground = ({ live, plan }: { live: Live; plan: PlanView }) => {
+  const { zone, id } = live.view.header
+  const client = useQueryClient()
+  const simulated = plan.ground.some((g) => g.simulated)
+  const callOff = useMutation<GroundEventView[], Problem, GroundEventView>({
+    mutationFn: (g) => ask<GroundEventView[]>('DELETE', `/api/departures/${id}/ground-events/${g.kind}`),
+    onSuccess: () => client.refetchQueries({ queryKey: ['plan', id] }),
+  })
+  return (
+    <Fold line={`What others do${simulated ? ' · simulated ground service' : ''}`}>
+      <ul className={classes.ground}>
+        {plan.ground.map((g) => (
+          <li key={g.kind}>
+            <b>{g.words}</b> {clockTime(g.begins, zone)}
+            {g.ends !== g.begins && ` to ${clockTime(g.ends, zone)}`}
+            <span className={classes.soft}> {g.source}</span>
+            {live.seat && !g.simulated && (
+              <Button variant="plain" size="desk" disabled={callOff.isPending} onClick={() => callOff.mutate(g)}>
+                Take {g.words.toLowerCase()} back
+              </Button>
+            )}
+          </li>
+        ))}
+        {plan.ground.length === 0 && <li>Nobody has said anything of it.</li>}
+      </ul>
+      {callOff.error && <ProblemNotice problem={callOff.error} />}
+      {live.seat && <GroundForm live={live} />}
+    </Fold>
+  )
+}
+
 /** What somebody was told of the others' times: in so many minutes, for so many. */
-export const GroundForm = ({ live }: { live: Live }) => {
+const GroundForm = ({ live }: { live: Live }) => {
   const { id } = live.view.header
   const client = useQueryClient()
   const [kind, setKind] = useState(KINDS[0]!)
