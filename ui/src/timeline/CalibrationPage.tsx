@@ -63,8 +63,8 @@ const Shown = ({ c }: { c: CalibrationView }) => (
           <CalibrationPlot calibration={c} />
         </Suspense>
         <figcaption className={classes.soft}>
-          ● a group of departures, │ where the truth lies in 95 of 100 cases, ╌ said and true are alike. Above the
-          line plans said too little, below it too much.
+          ● a group of departures, │ where the truth lies in 95 of 100 cases, ╌ both are alike. Above the line plans
+          said too little, below it too much.
         </figcaption>
       </figure>
       <Table>

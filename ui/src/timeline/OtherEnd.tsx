@@ -24,7 +24,10 @@ const verdict = (o: OtherEndView, departs: number, zone: string): string => {
   if (!o.until) return 'Waiting costs nothing that is known.'
   const then = o.losses.filter((l) => l.certain && l.from === o.until).map((l) => l.words)
   const later = inMinutes(Date.parse(o.until) - departs)
-  return `Departing until ${clockTime(o.until, zone)} works, ${later} later than the plan; after that ${then.join('; ')}.`
+  return (
+    `Departing until ${clockTime(o.until, zone)} works, ${later} later than the plan; ` +
+    `after that ${then.join('; ')}.`
+  )
 }
 
 /** The other end in a line: when it lands, whether that is in time, and how long waiting still works. */

@@ -48,8 +48,8 @@ const NotFound = ({ plan }: { plan: PlanView }) => {
         </ul>
         <p className={classes.soft}>
           {plan.smallest
-            ? 'Without any one of them there is a plan. Minutes count from now.'
-            : 'There was no time to leave out what does not matter. Minutes count from now.'}
+            ? 'Without any one of them there is a plan.'
+            : 'There was no time to leave out what does not matter.'}
         </p>
       </>
     )

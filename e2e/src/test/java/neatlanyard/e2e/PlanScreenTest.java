@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.ColorScheme;
 import java.util.regex.Pattern;
 import org.testng.annotations.Test;
@@ -54,8 +55,63 @@ public class PlanScreenTest extends AtTheDemo {
     assertThat(wrens.getByText("if late, then mostly by Load sheet")).isVisible();
     others(wrens, "Slot", -5, 10);
     assertThat(wrens.locator("h1").first()).hasText("These cannot all be so");
-    assertThat(wrens.getByText("Departure is over by minute")).isVisible();
+    assertThat(wrens.getByText("Departure within its slot is over by")).isVisible();
+    wrens.getByText("Take slot back").click();
+    assertThat(wrens.locator("h1").first()).containsText("min late");
     wren.readable();
+  }
+
+  private static Locator task(Locator plan, String name) {
+    return plan.locator("button").filter(new Locator.FilterOptions().setHasText(Pattern.compile("^" + name))).first();
+  }
+
+  @Test
+  public void a_task_is_tried_at_another_time_and_waiting_weighed() {
+    Crew ida = Crew.in(browser, app, "Ida Marsk", ColorScheme.LIGHT).takeSeat("left");
+    ida.cut();
+    Locator plan = plan(ida);
+    assertThat(plan.getByText("Lands in Vesk at")).containsText("later than the plan; after that");
+    plan.getByText("The other end: Vesk").click();
+    plan.getByLabel("Forecast of Vesk").fill("TAF QVSK nonsense");
+    Locator form = plan.getByLabel("Say what the other end wants");
+    form.getByText("Say so").click();
+    assertThat(form.getByText("The forecast cannot be read.")).isVisible();
+    form.getByLabel("Wanted later by").fill("-60");
+    plan.getByLabel("Forecast of Vesk").fill("");
+    form.getByText("Say so").click();
+    assertThat(plan.getByText("Lands in Vesk at"))
+        .containsText("min after it is wanted. Each minute more is one more.");
+
+    Locator walk = task(plan, "Walkaround");
+    walk.click();
+    Locator tried = plan.getByLabel("What if");
+    assertThat(tried).containsText(Pattern.compile("If Walkaround begins .*: departs .*, on time"));
+    for (int i = 0; i < 8; i++) {
+      tried.getByText("5 min later").click();
+    }
+    assertThat(tried).containsText(Pattern.compile("departs .*, [0-9]+ min late, on time in [0-9]+ of 100"));
+    assertThat(task(plan, "Walkaround")).containsText("was ");
+    ida.readable();
+    tried.getByText("Back to the plan").click();
+    assertThat(tried).not().isVisible();
+
+    // Dragged down among the strips it is tried at the time that stands there.
+    Locator flow = task(plan, "Left flow");
+    flow.scrollIntoViewIfNeeded();
+    BoundingBox box = flow.boundingBox();
+    ida.page.mouse().move(box.x + 20, box.y + 10);
+    ida.page.mouse().down();
+    ida.page.mouse().move(box.x + 20, box.y + 40);
+    ida.page.mouse().move(box.x + 20, box.y + 70);
+    ida.page.mouse().up();
+    assertThat(tried).containsText(Pattern.compile("If Left flow begins .*(departs|it cannot)"));
+    tried.getByText("Back to the plan").click();
+
+    plan.getByText("how plans came true").click();
+    assertThat(ida.page.locator("h1")).hasText("How plans came true");
+    assertThat(ida.page.getByText("On average plans said that")).isVisible();
+    assertThat(ida.page.getByLabel("What was said, and how often it came true").locator("canvas")).isVisible();
+    ida.readable();
   }
 
   @Test

@@ -72,6 +72,81 @@ public class PlanTest extends AtTheServer {
     assertThat(wren.get(PLAN).json().path("ground")).isEqualTo(before);
   }
 
+  /** A task at another time is only tried; what is no task, or no time, is refused. */
+  @Test
+  public void a_task_is_tried_at_another_time() {
+    Http wren = in("adeyo");
+    JsonNode before = wren.get(PLAN).json();
+    JsonNode walk = before.path("found").path("strips").valueStream().flatMap(s -> s.path("blocks").valueStream())
+        .filter(b -> b.path("outside").asBoolean()).findFirst().orElseThrow();
+    Instant later = Instant.parse(walk.path("begins").asString()).plusSeconds(1_200);
+    String tried = PLAN + "/beginning?what=%s&at=%s";
+    String id = walk.path("id").asString();
+    JsonNode then = wren.get(tried.formatted(id, later)).json();
+    JsonNode moved = then.path("found").path("strips").valueStream().flatMap(s -> s.path("blocks").valueStream())
+        .filter(b -> b.path("id").asString().equals(id)).findFirst().orElseThrow();
+    assertThat(Instant.parse(moved.path("begins").asString())).isBetween(later.minusSeconds(1), later.plusSeconds(1));
+    assertThat(then.path("found").path("departs").asString())
+        .isGreaterThanOrEqualTo(before.path("found").path("departs").asString());
+    JsonNode clash = wren.get(tried.formatted("after-start.1", before.path("at").asString())).json();
+    assertThat(clash.path("state").asString()).isEqualTo("clash");
+    assertThat(clash.path("clash").toString()).containsPattern("is over by \\d\\d:\\d\\d");
+    assertThat(wren.get(PLAN).json().path("found").path("strips")).as("nothing is kept of it")
+        .isEqualTo(before.path("found").path("strips"));
+    for (String bad : List.of("?what=no-such.1&at=" + later, "?what=%00&at=" + later, "?what=" + id + "&at=soon",
+        "?what=" + id, "?what=" + id + "&at=%2B999999999-12-31T00:00:00Z", "?at=" + later)) {
+      assertThat(wren.get(PLAN + "/beginning" + bad).status()).as(bad).isBetween(400, 499);
+    }
+  }
+
+  @Test
+  public void what_the_other_end_wants_is_said_by_its_crew_and_nonsense_refused() {
+    Http wren = in("adeyo");
+    String path = "/api/departures/today-14/other-end";
+    JsonNode planned = wren.get(PLAN).json().path("otherEnd");
+    assertThat(planned.path("to").asString()).isEqualTo("Vesk");
+    assertThat(planned.path("forecast").path("simulated").asBoolean()).isTrue();
+    for (String form : List.of("null", "[]", "{\"wanted\":\"soon\"}",
+        "{\"wanted\":\"+999999999-12-31T00:00:00Z\"}", "{\"forecast\":\"TAF QVSK\"}",
+        "{\"forecast\":\"TAF QTRN 140700Z 1407/1507 24012KT 9999 NSC\"}", "{\"forecast\":\"\\u0007\"}",
+        "{\"forecast\":\"%s\"}".formatted("x".repeat(8_000_000)))) {
+      assertThat(wren.post(path, form).status()).as(form.substring(0, Math.min(60, form.length())))
+          .isBetween(400, 499);
+    }
+    assertThat(in("quill").post(path, "{}").status()).as("not of this crew").isEqualTo(409);
+    assertThat(wren.get(PLAN).json().path("otherEnd").path("forecast")).isEqualTo(planned.path("forecast"));
+    Instant lands = Instant.parse(planned.path("lands").asString());
+    assertThat(wren.post(path, "{\"wanted\":\"%s\",\"forecast\":\"TAF QVSK 140700Z 1407/1507 24012KT 0300 FG VV001\"}"
+        .formatted(lands.minusSeconds(600))).status()).isEqualTo(200);
+    JsonNode told = wren.get(PLAN).json().path("otherEnd");
+    assertThat(told.path("lateS").asLong()).isGreaterThanOrEqualTo(500);
+    assertThat(told.path("losses").valueStream().filter(l -> l.path("now").asBoolean())
+        .map(l -> l.path("kind").asString())).contains("late", "weather");
+    assertThat(wren.post(path, "{}").status()).isEqualTo(200);
+    assertThat(wren.get(PLAN).json().path("otherEnd").path("forecast")).isEqualTo(planned.path("forecast"));
+  }
+
+  @Test
+  public void what_is_known_goes_out_and_comes_in_again() {
+    Http administrator = in("administrator");
+    for (String path : List.of("/api/ground-events", "/api/task-times", "/api/foretold")) {
+      String csv = in("orrin").get(path).text();
+      assertThat(administrator.text(path, csv).status()).as(path).isEqualTo(200);
+      assertThat(in("orrin").get(path).text()).as(path).isEqualTo(csv);
+    }
+    assertThat(administrator.text("/api/foretold", "flight,type\n").status()).isEqualTo(422);
+    JsonNode c = in("marsk").get("/api/calibration").json();
+    assertThat(c.path("count").asInt()).as("the demo's year").isGreaterThanOrEqualTo(225);
+    assertThat(c.path("groups").valueStream().mapToInt(g -> g.path("count").asInt()).sum())
+        .isEqualTo(c.path("count").asInt());
+    assertThat(c.path("brier").asDouble()).isPositive().isLessThan(c.path("clock").asDouble());
+    JsonNode turn = in("orrin").get("/api/turn-rounds").json().valueStream()
+        .filter(t -> t.path("next").asString().equals("today-15")).findFirst().orElseThrow();
+    assertThat(turn.path("before").asString()).isEqualTo("Flight 14");
+    assertThat(turn.path("aircraft").asBoolean()).isTrue();
+    assertThat(turn.path("who")).hasSize(2);
+  }
+
   private static void says(Http who, String kind, String body) {
     String form = "{\"id\":\"%s\",\"device\":\"d\",\"kind\":\"%s\",\"body\":%s}".formatted(Http.uuid7(), kind, body);
     assertThat(who.post("/api/departures/today-18/events", form).status()).isEqualTo(200);
@@ -97,12 +172,20 @@ public class PlanTest extends AtTheServer {
     JsonNode clash = holm.get(plan).json();
     assertThat(clash.path("state").asString()).isEqualTo("clash");
     assertThat(clash.path("smallest").asBoolean()).isTrue();
-    assertThat(clash.path("clash").valueStream().map(JsonNode::asString)).anyMatch(c -> c.startsWith("Departure is"));
+    assertThat(clash.path("clash").valueStream().map(JsonNode::asString))
+        .anyMatch(c -> c.startsWith("Departure within its slot is over by "));
     assertThat(administrator.text("/api/ground-events", head + "today-18,slot,PT2H,PT4H\n").status())
         .isEqualTo(200);
     JsonNode again = holm.get(plan).json();
     assertThat(again.path("state").asString()).isEqualTo("planned");
     assertThat(again.path("ground").valueStream().filter(g -> g.path("kind").asString().equals("slot"))
         .map(g -> g.path("source").asString())).containsExactly("operations");
+    String slot = "/api/departures/today-18/ground-events/slot";
+    assertThat(in("adeyo").delete(slot).status()).as("not of this crew").isEqualTo(409);
+    assertThat(quill.delete(slot).status()).isEqualTo(200);
+    assertThat(quill.delete(slot).status()).as("taken back already").isEqualTo(404);
+    assertThat(quill.delete("/api/departures/today-18/ground-events/%00").status()).isBetween(400, 499);
+    assertThat(holm.get(plan).json().path("ground").valueStream().map(g -> g.path("kind").asString()))
+        .doesNotContain("slot");
   }
 }

@@ -59,6 +59,10 @@ import neatlanyard.core.sop.QuantityId;
 import neatlanyard.core.sop.Revision;
 import neatlanyard.core.sop.Revision.Signed;
 import neatlanyard.core.sop.StepId;
+import neatlanyard.core.timeline.ahead.GroundEvent;
+import neatlanyard.core.timeline.ahead.GroundEvents.OfFlight;
+import neatlanyard.core.timeline.ahead.OtherEnds.Told;
+import neatlanyard.core.timeline.learned.Foretold;
 import neatlanyard.core.walkaround.Photos;
 import neatlanyard.store.controls.StoredHeadNames;
 import neatlanyard.store.controls.StoredRecordings;
@@ -77,6 +81,9 @@ import neatlanyard.store.fleet.StoredFleetTexts;
 import neatlanyard.store.fleet.StoredFlights;
 import neatlanyard.store.sop.StoredFeedbackAnswers;
 import neatlanyard.store.sop.StoredRevisions;
+import neatlanyard.store.timeline.StoredForetold;
+import neatlanyard.store.timeline.StoredGroundEvents;
+import neatlanyard.store.timeline.StoredOtherEnds;
 import neatlanyard.store.walkaround.StoredPhotos;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
@@ -409,6 +416,36 @@ public class StoreTest {
     assertThat(new StoredDrills(db).find(new UUID(2, 59))).isPresent();
     assertThat(new StoredDrills(db).find(new UUID(2, 0))).as("begun long ago, and left").isEmpty();
     assertThat(new StoredDrills(db).plan(begun.id())).contains("{}");
+  }
+
+  /** What was said first of a departure stands, and counts once it is over; what crews said may be taken back. */
+  @Test
+  public void what_was_foretold_stands_as_it_was_said_first() {
+    StoredForetold foretold = new StoredForetold(db);
+    Foretold first = new Foretold(new FlightId("a"), new TypeId("dovrin-46"), AT, AT.plusSeconds(900), 0.8, true,
+        Optional.empty());
+    foretold.keep(List.of(first));
+    foretold.keep(List.of(new Foretold(first.flight(), first.type(), AT, AT, 0.1, false, Optional.of(AT))));
+    assertThat(foretold.over(5)).isEmpty();
+    foretold.over(first.flight(), AT.plusSeconds(890));
+    foretold.over(new FlightId("nobody-said"), AT);
+    again();
+    assertThat(new StoredForetold(db).over(5)).containsExactly(new Foretold(first.flight(), first.type(), AT,
+        AT.plusSeconds(900), 0.8, true, Optional.of(AT.plusSeconds(890))));
+    StoredOtherEnds ends = new StoredOtherEnds(db);
+    Told told = new Told(Optional.of(AT), Optional.of("TAF"));
+    ends.say(first.flight(), Told.NOTHING, new CrewId("marsk"), AT);
+    ends.say(first.flight(), told, new CrewId("adeyo"), AT);
+    assertThat(ends.of(first.flight())).isEqualTo(told);
+    assertThat(ends.of(new FlightId("b"))).isEqualTo(Told.NOTHING);
+    StoredGroundEvents ground = new StoredGroundEvents(db);
+    OfFlight slot = new OfFlight(first.flight(),
+        new GroundEvent(GroundEvent.Kind.SLOT, AT, AT.plusSeconds(600), "operations", false));
+    ground.say(List.of(slot), new CrewId("marsk"), AT);
+    assertThat(ground.all()).containsExactly(slot);
+    assertThat(ground.callOff(first.flight(), GroundEvent.Kind.SLOT)).isTrue();
+    assertThat(ground.callOff(first.flight(), GroundEvent.Kind.SLOT)).isFalse();
+    assertThat(ground.all()).isEmpty();
   }
 
   /** Heads of a recorder are kept by one name once; a tail's recordings are found by it. */

@@ -27,7 +27,7 @@ public final class LandingForecast {
    */
   public record Spell(Instant begins, Instant ends, String words, boolean always) {}
 
-  /** In the order in which they begin; none where all of it holds. What the forecast does not name is not against it. */
+  /** In the order in which they begin; none where all of it holds. What is not named is not against a landing. */
   public static List<Spell> against(Forecast forecast, LandingLimits limits) {
     TreeSet<Instant> times = new TreeSet<>(List.of(forecast.begins(), forecast.ends()));
     forecast.changes().forEach(c -> {

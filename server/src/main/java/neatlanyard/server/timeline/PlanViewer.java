@@ -2,6 +2,9 @@ package neatlanyard.server.timeline;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
@@ -9,8 +12,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import neatlanyard.core.departure.Departure;
+import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.CrewMember;
 import neatlanyard.core.fleet.Rostered;
 import neatlanyard.core.fleet.Seat;
@@ -29,6 +34,7 @@ import neatlanyard.core.timeline.ahead.GroundEvent;
 import neatlanyard.core.timeline.ahead.Task;
 import neatlanyard.formats.text.Doc;
 import neatlanyard.formats.timeline.PlanCalendar;
+import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.timeline.PlanDesk.Current;
 import neatlanyard.server.timeline.PlanDesk.Found;
 import neatlanyard.server.timeline.PlanDesk.Tried;
@@ -51,10 +57,15 @@ import org.springframework.stereotype.Component;
 class PlanViewer {
   private static final int MOST_DECIDING = 3;
 
-  private final OtherEndDesk otherEnd;
+  private static final Pattern MINUTE = Pattern.compile("by minute (\\d+)(?::(\\d\\d))?");
+  private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm");
 
-  PlanViewer(OtherEndDesk otherEnd) {
+  private final OtherEndDesk otherEnd;
+  private final FleetDesk fleet;
+
+  PlanViewer(OtherEndDesk otherEnd, FleetDesk fleet) {
     this.otherEnd = otherEnd;
+    this.fleet = fleet;
   }
 
   PlanView view(Departure d, Current plan) {
@@ -70,8 +81,18 @@ class PlanViewer {
     Optional<Outcome.Clash> clash = outcome.filter(Outcome.Clash.class::isInstance).map(Outcome.Clash.class::cast);
     Optional<FoundView> found = plan.found().flatMap(f -> f.likelihood().map(l -> new Drawn(d, f, l).view()));
     return new PlanView(as, plan.at(), plan.number(), wanted, found,
-        clash.map(Outcome.Clash::demands).orElse(List.of()), clash.map(Outcome.Clash::smallest).orElse(false), ground,
+        clash.map(c -> c.demands().stream().map(s -> clocked(s, d, plan.at())).toList()).orElse(List.of()),
+        clash.map(Outcome.Clash::smallest).orElse(false), ground,
         otherEnd.view(state, plan.ground(), found.map(FoundView::departs).orElse(wanted)));
+  }
+
+  /** What cannot be so counts minutes from the beginning of the plan; people have clocks. */
+  private String clocked(String sentence, Departure d, Instant begins) {
+    ZoneId zone = fleet.fleet().airfield(d.state().opened().flight().from()).map(Airfield::zone)
+        .orElse(ZoneOffset.UTC);
+    return MINUTE.matcher(sentence).replaceAll(m -> "by %s".formatted(CLOCK.withZone(zone).format(begins
+        .plus(Duration.ofMinutes(Long.parseLong(m.group(1))))
+        .plusSeconds(m.group(2) == null ? 0 : Long.parseLong(m.group(2))))));
   }
 
   /** Empty where nothing is planned. */

@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import neatlanyard.core.departure.Departure;
+import neatlanyard.core.figures.WorkedOut;
 import neatlanyard.core.fleet.Code;
 import neatlanyard.core.fleet.Rostered;
 import neatlanyard.core.fleet.Seat;
@@ -129,13 +130,20 @@ final class Work {
     return new Length(in, Math.min(MOMENT_SPREAD, (double) MOMENT_OFF.toMillis() / Math.max(1, in.toMillis())));
   }
 
-  /** The departure: within its slot, where it has one. */
+  /** The departure: within its slot, where it has one, and so that the fluid on the wings holds until the take-off. */
   private void end() {
     Optional<GroundEvent> slot = ground.stream().filter(e -> e.kind() == GroundEvent.Kind.SLOT).findFirst();
     Duration due = d.pack().due().getOrDefault(last, Duration.ZERO);
-    activities.add(new Activity(END, "Departure", List.of(Set.of()), Length.always(Duration.ZERO), Optional.empty(),
+    Duration out = due.minus(d.pack().due().getOrDefault(Stage.LINE_UP, due));
+    Optional<Instant> slotEnds = slot.map(e -> e.ends().minus(due));
+    Optional<Instant> fluid = d.entries().worked().protection().flatMap(WorkedOut.Protection::least)
+        .filter(now::isBefore).map(l -> l.minus(out));
+    boolean fluidFirst = fluid.filter(f -> slotEnds.filter(s -> s.isBefore(f)).isEmpty()).isPresent();
+    String what = fluidFirst ? "Departure while the fluid holds" : slot.isPresent() ? "Departure within its slot"
+        : "Departure";
+    activities.add(new Activity(END, what, List.of(Set.of()), Length.always(Duration.ZERO), Optional.empty(),
         slot.map(e -> since(e.begins().minus(due))).orElse(Duration.ZERO),
-        slot.map(e -> since(e.ends().minus(due)))));
+        (fluidFirst ? fluid : slotEnds).map(this::since)));
   }
 
   /** From now on; nothing where it is past. */
