@@ -1,6 +1,8 @@
 package neatlanyard.core.sop;
 
+import java.time.Duration;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A kind of tag, as the pack declares it.
@@ -9,8 +11,14 @@ import java.util.List;
  * @param hangsOn what hangs it
  * @param due the stage at whose end it must be gone
  * @param mayStay whether the commander may tie off with it hanging, given a reason
+ * @param most how long before the departure a plan hangs it at the most, where nothing is lost by that, as with what
+ *     burns fuel; empty where it does not matter
  */
-public record TagKind(TagId id, String title, Trigger hangsOn, Stage due, boolean mayStay) {
+public record TagKind(TagId id, String title, Trigger hangsOn, Stage due, boolean mayStay, Optional<Duration> most) {
+  public TagKind(TagId id, String title, Trigger hangsOn, Stage due, boolean mayStay) {
+    this(id, title, hangsOn, due, mayStay, Optional.empty());
+  }
+
   /** What makes a tag of a kind hang. */
   public enum Trigger {
     /** A step opens it and a step closes it. */

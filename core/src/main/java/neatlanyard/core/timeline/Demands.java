@@ -49,6 +49,16 @@ public record Demands(
     return new Demands(people, then, waits, apart, walks, inOneGo, due, runs);
   }
 
+  /** The same, but some begin no earlier than given, since the plan begins. */
+  public Demands from(Map<ActivityId, Duration> least) {
+    List<Activity> then = activities.stream().map(a -> {
+      Duration from = least.getOrDefault(a.id(), a.from());
+      return new Activity(a.id(), a.what(), a.ways(), a.length(), a.place(),
+          from.compareTo(a.from()) > 0 ? from : a.from(), a.until());
+    }).toList();
+    return new Demands(people, then, waits, apart, walks, inOneGo, due, runs);
+  }
+
   public String name(PersonId id) {
     return people.stream().filter(p -> p.id().equals(id)).findFirst().orElseThrow().name();
   }

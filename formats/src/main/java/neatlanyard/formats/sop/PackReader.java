@@ -261,7 +261,8 @@ public final class PackReader {
     Trigger hangsOn = doc.one("hangs-on", Trigger.class, Trigger.STEP);
     TagKind kind = new TagKind(
         doc.of("id", TagId::new, "x"), doc.text("title"), hangsOn, doc.one("due", Stage.class),
-        doc.yes("may-stay", true));
+        doc.yes("may-stay", true),
+        doc.has("most-min") ? Optional.of(Duration.ofMinutes(doc.whole("most-min", 1, 120))) : Optional.empty());
     if (tags.put(kind.id(), kind) != null) {
       doc.fault("id", "A tag '%s' exists already.".formatted(kind.id()));
     }

@@ -209,6 +209,7 @@ public final class PackWriter {
     unless(m, "hangs-on", t.hangsOn() == TagKind.Trigger.STEP, Doc.written(t.hangsOn()));
     m.put("due", Doc.written(t.due()));
     unless(m, "may-stay", t.mayStay(), false);
+    t.most().ifPresent(most -> m.put("most-min", most.toMinutes()));
     return m;
   }
 

@@ -13,6 +13,7 @@ import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.Base64;
@@ -197,14 +198,20 @@ public class PackReaderTest {
     Fleet fleet = FleetReader.read(demo("fleet.yaml")).orThrow("fleet");
     List<Flight> flights = FlightsReader.read(demo("flights.yaml"), fleet, NOW).orThrow("flights");
     assertThat(flights).allMatch(f -> f.departs().isAfter(NOW));
+    assertThat(flights.getFirst().arrival().orElseThrow().flies()).isEqualTo(Duration.ofMinutes(26));
+    assertThat(faults(FlightsReader.read(demo("flights.yaml").replace("flies: PT26M", "flies: PT0S")
+        .replace("    flies: PT58M\n", "").replace("arrives-in: PT4H40M", "arrives-in: PT40H"), fleet, NOW)))
+        .hasSize(3).anyMatch(f -> f.contains("a flight takes from a minute to a day"))
+        .anyMatch(f -> f.contains("says nothing without how long it flies"))
+        .anyMatch(f -> f.contains("is not within the day after"));
     assertThat(faults(
         FlightsReader.read(demo("flights.yaml").replace("TL-DVC", "TL-NIX").replace("quill", "varga"), fleet, NOW)))
         .containsExactly(
-            "line 18, column 11: The fleet has no tail 'TL-NIX'.",
-            "line 24, column 15: 'varga' is maintenance and does not sit in the left seat.",
-            "line 47, column 15: 'varga' is maintenance and does not sit in the left seat.",
-            "line 58, column 15: 'varga' is maintenance and does not sit in the left seat.",
-            "line 104, column 15: 'varga' is maintenance and does not sit in the right seat.");
+            "line 20, column 11: The fleet has no tail 'TL-NIX'.",
+            "line 27, column 15: 'varga' is maintenance and does not sit in the left seat.",
+            "line 53, column 15: 'varga' is maintenance and does not sit in the left seat.",
+            "line 66, column 15: 'varga' is maintenance and does not sit in the left seat.",
+            "line 117, column 15: 'varga' is maintenance and does not sit in the right seat.");
   }
 
   @Test

@@ -68,12 +68,14 @@ public class AheadTest {
   /** A departure whose card is cut. */
   static Departure opened(String name, boolean dark, int temperatureC) throws IOException {
     Path file = Path.of(System.getProperty("lanyard.root", ".."), "demo/packs/%s.yaml".formatted(name));
-    Pack pack = PackReader.read(Files.readString(file)).orThrow(name);
-    Pack.PackTail first = pack.tails().getFirst();
-    Tail tail = new Tail(first.id(), pack.type(), first.subType(), first.equipment());
+    return opened(PackReader.read(Files.readString(file)).orThrow(name), dark, temperatureC);
+  }
+
+  private static Departure opened(Pack pack, boolean dark, int temperatureC) {
+    Tail tail = pack.tail(pack.tails().getFirst().id()).orElseThrow();
     List<Rostered> crew = new ArrayList<>(List.of(
         new Rostered(LEFT, Seat.LEFT, true, true), new Rostered(RIGHT, Seat.RIGHT, false, false)));
-    if (name.startsWith("burdock")) {
+    if (pack.type().value().startsWith("burdock")) {
       crew.add(new Rostered(ENGINEER, Seat.ENGINEER, false, false));
     }
     Flight flight = new Flight(new FlightId("f1"), "Flight 1", tail.id(), new AirfieldId("QTRN"),
@@ -83,7 +85,7 @@ public class AheadTest {
       d = says(d, r.who(), new Event.SeatTaken(r.seat()), NOW);
     }
     StationReport report = StationReportReader.read("QTRN 140650Z 07010KT 9999 %s/M04 Q1002".formatted(
-        temperatureC < 0 ? "M0%d".formatted(-temperatureC) : "0%d".formatted(temperatureC)), NOW).orThrow("report");
+        temperatureC < 0 ? "M0%d".formatted(-temperatureC) : "%02d".formatted(temperatureC)), NOW).orThrow("report");
     Day day = new Day(report, false, dark, Set.of(Circumstance.FIRST_FLIGHT));
     return says(d, LEFT, new Event.DaySet(day), NOW);
   }
@@ -130,6 +132,35 @@ public class AheadTest {
       }
     }
     assertThat(kept).as("needs between tasks").isPositive();
+  }
+
+  /** What burns fuel is begun 20 min before the departure, as the pack wants; in the cold nothing is held back. */
+  @Test
+  public void the_auxiliary_power_unit_runs_no_longer_than_the_pack_wants() throws IOException {
+    Ahead mild = Ahead.of(opened("dovrin-46", true, 12), List.of(), Learned.NONE, NOW).orElseThrow();
+    Task apu = mild.tasks().stream().filter(t -> t.items().stream().anyMatch(i ->
+        i.step().id().value().equals("pu-apu"))).findFirst().orElseThrow();
+    assertThat(planned(mild).of(apu.id()).begins()).isEqualTo(Duration.ofMinutes(20));
+    Ahead unheld = mild.withNothingHeld().orElseThrow();
+    assertThat(planned(unheld).of(apu.id()).begins()).isLessThan(Duration.ofMinutes(5));
+    assertThat(unheld.withNothingHeld()).isEmpty();
+    assertThat(Ahead.of(opened("dovrin-46"), List.of(), Learned.NONE, NOW).orElseThrow().withNothingHeld())
+        .as("at two below freezing").isEmpty();
+  }
+
+  /** A pack that says how long a procedure takes is believed until crews' own times are known. */
+  @Test
+  public void what_the_pack_says_counts_until_times_are_learned() throws IOException {
+    Path file = Path.of(System.getProperty("lanyard.root", ".."), "demo/packs/dovrin-46.yaml");
+    String text = Files.readString(file);
+    String said = text.replace("id: flow-overhead\n", "id: flow-overhead\n    takes-s: 600\n");
+    assertThat(said).isNotEqualTo(text);
+    Pack pack = PackReader.read(said).orThrow("pack");
+    assertThat(pack.procedures().stream().flatMap(p -> p.takes().stream())).containsExactly(Duration.ofMinutes(10));
+    Ahead ahead = Ahead.of(opened(pack, true, -2), List.of(), Learned.NONE, NOW).orElseThrow();
+    Duration all = ahead.tasks().stream().filter(t -> t.procedure().takes().isPresent())
+        .map(t -> ahead.demands().activity(t.id()).length().median()).reduce(Duration.ZERO, Duration::plus);
+    assertThat(all).isBetween(Duration.ofSeconds(590), Duration.ofSeconds(610));
   }
 
   /** Whatever has been done, what is left can be planned, and takes no longer; at the end nothing is left. */

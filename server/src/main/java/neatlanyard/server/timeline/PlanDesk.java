@@ -166,7 +166,14 @@ class PlanDesk {
     return learned.get(d.state().opened().tail().type(), t -> Learned.of(times.of(t, MOST_TIMES)));
   }
 
+  /** What is held back to save fuel is not where that would cost time. */
   private Found found(Ahead ahead, Optional<Timeline> before, Duration within) {
+    Found held = foundAs(ahead, before, within);
+    return ahead.withNothingHeld().filter(a -> over(held).compareTo(ahead.demands().due()) > 0
+        || held.timeline().isEmpty()).map(a -> foundAs(a, before, within)).orElse(held);
+  }
+
+  private Found foundAs(Ahead ahead, Optional<Timeline> before, Duration within) {
     Outcome outcome = ahead.demands().activities().size() > MOST_SEARCHED ? byHand(ahead)
         : Loaded.PLANNER.plan(ahead.demands(), before, within);
     Optional<Likelihood> likelihood = outcome instanceof Outcome.Planned p

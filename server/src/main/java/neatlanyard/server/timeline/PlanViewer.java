@@ -21,7 +21,6 @@ import neatlanyard.core.fleet.Rostered;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.log.Event;
 import neatlanyard.core.sop.Place;
-import neatlanyard.core.state.DepartureState;
 import neatlanyard.core.timeline.Activity;
 import neatlanyard.core.timeline.ActivityId;
 import neatlanyard.core.timeline.Likelihood;
@@ -69,8 +68,14 @@ class PlanViewer {
   }
 
   PlanView view(Departure d, Current plan) {
-    DepartureState state = d.state();
-    Instant wanted = state.opened().flight().departs();
+    PlanView by = alone(d, plan);
+    return new PlanView(by.state(), by.at(), by.number(), by.wanted(), by.found(), by.clash(), by.smallest(),
+        by.ground(), otherEnd.view(d.state(), plan.ground(), by.found().map(FoundView::departs).orElse(by.wanted())));
+  }
+
+  /** Without its other end, which is looked up. */
+  private PlanView alone(Departure d, Current plan) {
+    Instant wanted = d.state().opened().flight().departs();
     List<GroundEventView> ground = plan.ground().stream().map(PlanViewer::ground).toList();
     Optional<Outcome> outcome = plan.found().map(Found::outcome);
     PlanState as = outcome.map(o -> switch (o) {
@@ -83,7 +88,7 @@ class PlanViewer {
     return new PlanView(as, plan.at(), plan.number(), wanted, found,
         clash.map(c -> c.demands().stream().map(s -> clocked(s, d, plan.at())).toList()).orElse(List.of()),
         clash.map(Outcome.Clash::smallest).orElse(false), ground,
-        otherEnd.view(state, plan.ground(), found.map(FoundView::departs).orElse(wanted)));
+        Optional.empty());
   }
 
   /** What cannot be so counts minutes from the beginning of the plan; people have clocks. */
@@ -97,7 +102,7 @@ class PlanViewer {
 
   /** Empty where nothing is planned. */
   Optional<PlanLineView> line(Departure d, Current plan) {
-    PlanView view = view(d, plan);
+    PlanView view = alone(d, plan);
     String id = d.state().opened().flight().id().value();
     return view.state() == PlanState.NOTHING ? Optional.empty() : Optional.of(view.found().map(f -> new PlanLineView(
         id, view.state(), plan.at(), Math.max(0, Duration.between(view.wanted(), f.departs()).toSeconds()),

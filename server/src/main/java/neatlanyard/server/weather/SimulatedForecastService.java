@@ -1,22 +1,16 @@
 package neatlanyard.server.weather;
 
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.InstantSource;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import neatlanyard.core.fleet.AirfieldId;
-import neatlanyard.formats.text.Doc;
 import neatlanyard.server.settings.Settings;
 import org.springframework.stereotype.Component;
 
@@ -26,8 +20,6 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class SimulatedForecastService implements ForecastService {
-  private record Line(AirfieldId station, String text) {}
-
   /** Such as {h+3}, the hour that begins in three, or {m+150}, the minute in 150. */
   private static final Pattern TIME = Pattern.compile("\\{([hm])\\+(\\d{1,4})}");
   private static final DateTimeFormatter HOUR = DateTimeFormatter.ofPattern("ddHH").withZone(ZoneOffset.UTC);
@@ -36,20 +28,9 @@ class SimulatedForecastService implements ForecastService {
   private final Map<AirfieldId, String> forecasts;
 
   SimulatedForecastService(Settings settings, InstantSource clock) {
-    Path file = settings.demoFolder().resolve("reports/forecasts.yaml");
-    this.forecasts = settings.demo() && Files.exists(file) ? read(file, clock.instant()) : Map.of();
-  }
-
-  private static Map<AirfieldId, String> read(Path file, Instant started) {
-    try {
-      List<Line> lines = Doc.read(Files.readString(file), doc -> {
-        doc.text("format");
-        return doc.list("forecasts", d -> new Line(d.of("station", AirfieldId::new, "QXXX"), d.text("text")));
-      }).orThrow(file.getFileName().toString());
-      return lines.stream().collect(Collectors.toMap(Line::station, l -> timed(l.text(), started)));
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+    Instant started = clock.instant();
+    this.forecasts = DemoTexts.of(settings, "forecasts.yaml", "forecasts").entrySet().stream()
+        .collect(Collectors.toMap(Map.Entry::getKey, e -> timed(e.getValue(), started)));
   }
 
   private static String timed(String text, Instant started) {

@@ -1,19 +1,12 @@
 package neatlanyard.server.weather;
 
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.InstantSource;
 import java.time.ZoneOffset;
 import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import neatlanyard.core.fleet.AirfieldId;
-import neatlanyard.formats.text.Doc;
 import neatlanyard.server.settings.Settings;
 import org.springframework.stereotype.Component;
 
@@ -22,8 +15,6 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class SimulatedStationService implements StationService {
-  private record Line(AirfieldId station, String text) {}
-
   private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("ddHHmm'Z'");
 
   private final Map<AirfieldId, String> reports;
@@ -31,20 +22,7 @@ class SimulatedStationService implements StationService {
 
   SimulatedStationService(Settings settings, InstantSource clock) {
     this.clock = clock;
-    Path file = settings.demoFolder().resolve("reports/stations.yaml");
-    this.reports = settings.demo() && Files.exists(file) ? read(file) : Map.of();
-  }
-
-  private static Map<AirfieldId, String> read(Path file) {
-    try {
-      List<Line> lines = Doc.read(Files.readString(file), doc -> {
-        doc.text("format");
-        return doc.list("reports", d -> new Line(d.of("station", AirfieldId::new, "QXXX"), d.text("text")));
-      }).orThrow(file.getFileName().toString());
-      return lines.stream().collect(Collectors.toMap(Line::station, Line::text));
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+    this.reports = DemoTexts.of(settings, "stations.yaml", "reports");
   }
 
   @Override

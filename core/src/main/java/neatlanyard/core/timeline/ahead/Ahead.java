@@ -28,10 +28,11 @@ import neatlanyard.core.timeline.learned.Learned;
  * @param learned from how many procedures of earlier departures its times were learned; 0 where they are estimates
  * @param byClock what the plain clock says, a time by which each stage should be over: that none is behind
  * @param demands on the tasks that are not over
+ * @param unheld the same where nothing is held back to save fuel; empty where nothing is
  */
 public record Ahead(
     Instant begins, Instant wanted, Duration departs, List<Task> tasks, Map<ActivityId, GroundEvent> ground,
-    int learned, boolean byClock, Demands demands) {
+    int learned, boolean byClock, Demands demands, Optional<Demands> unheld) {
   public Ahead {
     tasks = List.copyOf(tasks);
     ground = Map.copyOf(ground);
@@ -81,8 +82,15 @@ public record Ahead(
   /** The same, but a task begins at a moment and at no other; whole seconds count. */
   public Ahead beginning(ActivityId task, Instant at) {
     Duration since = Duration.ofSeconds(Duration.between(begins, at).toSeconds());
-    return new Ahead(begins, wanted, departs, tasks, ground, learned, byClock,
-        demands.beginning(task, since.isNegative() ? Duration.ZERO : since));
+    Duration then = since.isNegative() ? Duration.ZERO : since;
+    return new Ahead(begins, wanted, departs, tasks, ground, learned, byClock, demands.beginning(task, then),
+        unheld.map(d -> d.beginning(task, then)));
+  }
+
+  /** For where holding something back would cost time; empty where nothing is held back. */
+  public Optional<Ahead> withNothingHeld() {
+    return unheld.map(d ->
+        new Ahead(begins, wanted, departs, tasks, ground, learned, byClock, d, Optional.empty()));
   }
 
   /** A task by its activity; empty for what is no task of the card, such as a walk back. */

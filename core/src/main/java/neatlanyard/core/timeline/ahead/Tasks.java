@@ -1,10 +1,13 @@
 package neatlanyard.core.timeline.ahead;
 
+import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.lanyard.Standing;
@@ -32,7 +35,16 @@ final class Tasks {
     for (Item item : card.items()) {
       item.step().needs().forEach(n -> tie(item, n));
       item.step().afterWait().forEach(n -> tie(item, n));
+      if (most(card, item).isPresent()) {
+        begins.add(item.step().id());
+      }
     }
+  }
+
+  /** How long before the departure a step is done at the most, for what it hangs. */
+  static Optional<Duration> most(Card card, Item item) {
+    return item.step().opens().stream().flatMap(o -> card.pack().tagKinds().stream()
+        .filter(k -> k.id().equals(o.tag())).flatMap(k -> k.most().stream())).min(Comparator.naturalOrder());
   }
 
   private void tie(Item later, StepId earlier) {

@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import neatlanyard.core.fleet.CrewId;
 import neatlanyard.core.fleet.Flight;
 import neatlanyard.core.fleet.FlightId;
@@ -47,16 +48,23 @@ public record TurnRound(Flight before, Flight next, List<CrewId> who, boolean ai
     List<Flight> sorted = flights.stream().sorted(Comparator.comparing(Flight::departs)
         .thenComparing(f -> f.id().value())).toList();
     Map<FlightId, Duration> late = new HashMap<>();
+    // Who flies what, from the first on: a day of thousands of flights is not looked through for each of them.
+    Map<Object, List<Flight>> earlier = new HashMap<>();
     List<TurnRound> all = new ArrayList<>();
     for (Flight next : sorted) {
       List<TurnRound> from = new ArrayList<>();
-      for (Flight before : sorted) {
-        turn(before, next, times, late).ifPresent(from::add);
-      }
+      needs(next).flatMap(n -> earlier.getOrDefault(n, List.of()).stream()).distinct()
+          .forEach(before -> turn(before, next, times, late).ifPresent(from::add));
+      needs(next).forEach(n -> earlier.computeIfAbsent(n, k -> new ArrayList<>()).add(next));
       late.put(next.id(), from.stream().map(TurnRound::late).reduce(times.late(next), TurnRound::longer));
       all.addAll(from);
     }
     return all;
+  }
+
+  /** The aircraft and the people. */
+  private static Stream<Object> needs(Flight f) {
+    return Stream.concat(Stream.of(f.tail()), f.crew().stream().map(Rostered::who));
   }
 
   private static Optional<TurnRound> turn(Flight before, Flight next, Times times, Map<FlightId, Duration> late) {

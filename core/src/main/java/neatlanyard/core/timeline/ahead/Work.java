@@ -37,6 +37,7 @@ import neatlanyard.core.timeline.Person;
 import neatlanyard.core.timeline.PersonId;
 import neatlanyard.core.timeline.Walk;
 import neatlanyard.core.timeline.learned.Learned;
+import org.jspecify.annotations.Nullable;
 
 /** Puts together what a departure has ahead of it. */
 final class Work {
@@ -52,6 +53,9 @@ final class Work {
   private static final double MOMENT_SPREAD = 0.1;
   /** As near as this one is in reach of what moves: an estimate of ours. */
   private static final double NEAR_M = 1;
+  /** Outside of these a cabin is warmed or cooled in good time: an estimate of ours. */
+  private static final int COLD_C = 5;
+  private static final int HOT_C = 25;
   private static final Duration MOMENT_OFF = Duration.ofMinutes(2);
 
   private final Departure departure;
@@ -98,11 +102,14 @@ final class Work {
     Instant wanted = d.opened().flight().departs().minus(due);
     Duration left = Duration.between(now, wanted);
     List<Walk> walks = List.of(new Walk(FLIGHT_DECK, OUTSIDE, Takes.wayOut(d.pack().planform())));
-    Demands demands = new Demands(crew(), activities, net.waits(), apart(), walks, inOneGo,
+    Demands unheld = new Demands(crew(), activities, net.waits(), apart(), walks, inOneGo,
         left.isNegative() ? Duration.ZERO : left, Optional.empty());
+    Map<ActivityId, Duration> held = held();
+    Demands demands = unheld.from(held);
     boolean byClock = tasks.stream().filter(t -> !t.over())
         .noneMatch(t -> d.due(t.stage()).filter(now::isAfter).isPresent());
-    return new Ahead(now, wanted, due, tasks, expected, learned.count(), byClock, demands);
+    return new Ahead(now, wanted, due, tasks, expected, learned.count(), byClock, demands,
+        held.isEmpty() ? Optional.empty() : Optional.of(unheld));
   }
 
   /** What others do that is not over; what comes of it is waited for. */
@@ -183,6 +190,20 @@ final class Work {
         .sorted(Comparator.comparing(Set::toString)).toList() : List.of(who);
     activities.add(new Activity(task.id(), task.what(), ways, Takes.of(task, card, departure.picture(), learned),
         Optional.of(task.outside() ? OUTSIDE : FLIGHT_DECK), from(task), Optional.empty()));
+  }
+
+  /**
+   * What is begun no earlier than its pack wants, since now. In a cabin that is cold or hot nothing is held back: air
+   * comes from what burns fuel.
+   */
+  private Map<ActivityId, Duration> held() {
+    Map<ActivityId, Duration> all = new HashMap<>();
+    card.day().report().temperatureC().stream().filter(c -> c > COLD_C && c < HOT_C).forEach(c ->
+        tasks.stream().filter(t -> !t.over()).forEach(t -> t.open().stream()
+        .flatMap(i -> Tasks.most(card, i).stream()).min(Comparator.naturalOrder())
+        .map(m -> since(d.opened().flight().departs().minus(m))).filter(Duration::isPositive)
+        .ifPresent(from -> all.put(t.id(), from))));
+    return all;
   }
 
   /** When the last of the times that run for its open steps is over. */
@@ -292,9 +313,13 @@ final class Work {
     for (Card.Part part : card.parts()) {
       Map<Seat, Task> before = new EnumMap<>(Seat.class);
       Map<Set<Seat>, List<ActivityId>> pieces = new HashMap<>();
-      tasks.stream().filter(t -> !t.over() && t.procedure().id().equals(part.procedure().id())).forEach(t ->
-          pieces.computeIfAbsent(t.seats(), s -> new ArrayList<>()).add(t.id()));
-      pieces.values().stream().filter(p -> p.size() > 1).forEach(inOneGo::add);
+      tasks.stream().filter(t -> !t.over() && t.procedure().id().equals(part.procedure().id())).forEach(t -> {
+        if (t.open().stream().anyMatch(i -> Tasks.most(card, i).isPresent())) {
+          together(pieces.remove(t.seats()));
+        }
+        pieces.computeIfAbsent(t.seats(), s -> new ArrayList<>()).add(t.id());
+      });
+      pieces.values().forEach(this::together);
       tasks.stream().filter(t -> !t.over() && t.procedure().id().equals(part.procedure().id())).forEach(t ->
           t.seats().forEach(s -> {
             Task earlier = before.put(s, t);
@@ -302,6 +327,12 @@ final class Work {
               net.wait(earlier.id(), t.id(), Duration.ZERO, "");
             }
           }));
+    }
+  }
+
+  private void together(@Nullable List<ActivityId> pieces) {
+    if (pieces != null && pieces.size() > 1) {
+      inOneGo.add(pieces);
     }
   }
 
