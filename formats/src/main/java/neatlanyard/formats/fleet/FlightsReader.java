@@ -99,7 +99,8 @@ public final class FlightsReader {
     }
     Duration flies = doc.of("flies", FlightsReader::flying, "PT1H");
     Optional<Instant> wanted = doc.has("arrives-in")
-        ? Optional.of(doc.of("arrives-in", t -> after(departs, now.plus(Duration.parse(t))), "P600D"))
+        ? Optional.of(doc.of("arrives-in", t -> after(departs, now.plus(Duration.parse(t))),
+        Duration.between(now, departs.plus(flies)).toString()))
         : doc.has("arrives-by") ? Optional.of(doc.of("arrives-by", t -> after(departs, Instant.parse(t)),
         departs.plus(flies).toString())) : Optional.empty();
     return Optional.of(new Arrival(flies, wanted));
