@@ -56,34 +56,39 @@ export const TailsPage = ({ me }: { me: Me }) => {
             </li>
           ))}
         </ul>
-        <p>
-          <Link to="/recordings" className={classes.link!}>
-            Recordings of control checks: judge a file, lay two over each other
-          </Link>
-        </p>
-        {tails.data?.length === 0 && <p>No tails yet. An administrator brings in the fleet.</p>}
-        {me.role === 'maintenance' && (
-          <section className={classes.bring}>
-            <h2>Bring in</h2>
-            <div className={classes.kinds}>
-              {KINDS.map((k) => (
-                <FileChoice
-                  key={k.path}
-                  inputProps={{ 'aria-label': k.words }}
-                  onChange={(file) => file && bring.mutate({ path: k.path, file })}
-                >
-                  {(props) => (
-                    <Button {...props} size="desk">
-                      {k.words}
-                    </Button>
-                  )}
-                </FileChoice>
-              ))}
-            </div>
-            {bring.error && <ProblemNotice problem={bring.error} />}
-            {bring.data && <p role="status">{bring.data.what}</p>}
-            <Files />
-          </section>
+        {/* Once the tails are there: they would move these from under a press. */}
+        {!tails.isPending && (
+          <>
+            <p>
+              <Link to="/recordings" className={classes.link!}>
+                Recordings of control checks: judge a file, lay two over each other
+              </Link>
+            </p>
+            {tails.data?.length === 0 && <p>No tails yet. An administrator brings in the fleet.</p>}
+            {me.role === 'maintenance' && (
+              <section className={classes.bring}>
+                <h2>Bring in</h2>
+                <div className={classes.kinds}>
+                  {KINDS.map((k) => (
+                    <FileChoice
+                      key={k.path}
+                      inputProps={{ 'aria-label': k.words }}
+                      onChange={(file) => file && bring.mutate({ path: k.path, file })}
+                    >
+                      {(props) => (
+                        <Button {...props} size="desk">
+                          {k.words}
+                        </Button>
+                      )}
+                    </FileChoice>
+                  ))}
+                </div>
+                {bring.error && <ProblemNotice problem={bring.error} />}
+                {bring.data && <p role="status">{bring.data.what}</p>}
+                <Files />
+              </section>
+            )}
+          </>
         )}
       </main>
     </>

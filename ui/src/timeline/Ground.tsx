@@ -13,6 +13,7 @@ const MINUTE_MS = 60_000
 const MOST_MIN = 720
 
 const KINDS: { value: GroundEventView['kind']; label: string; moment?: true }[] = [
+  { value: 'crew-bus', label: 'Crew bus', moment: true },
   { value: 'fuelling', label: 'Fuelling' },
   { value: 'loading', label: 'Loading' },
   { value: 'boarding', label: 'Boarding' },

@@ -211,18 +211,20 @@ public class AheadTest {
         .anyMatch(i -> i.step().id().equals(new StepId(step)))).findFirst().orElseThrow();
   }
 
-  /** Figures wait for the load sheet, the start for fuelling and boarding, the departure for its slot. */
+  /** All waits for the crew bus, figures for the load sheet, the start for fuelling, the departure for its slot. */
   @Test
   public void what_others_do_is_waited_for() throws IOException {
     Departure d = opened("halyard-210");
     Ahead ahead = Ahead.of(d, List.of(event(Kind.LOAD_SHEET, 35, 35), event(Kind.FUELLING, 5, 50),
-        event(Kind.BOARDING, -10, -5), event(Kind.SLOT, 70, 85)), Learned.NONE, NOW).orElseThrow();
+        event(Kind.BOARDING, -10, -5), event(Kind.SLOT, 70, 85), event(Kind.CREW_BUS, 6, 6)), Learned.NONE, NOW)
+        .orElseThrow();
     Timeline t = planned(ahead);
     assertThat(begins(ahead, t, "fi-trim")).isGreaterThanOrEqualTo(Duration.ofMinutes(35));
     assertThat(ahead.tasks().stream().filter(x -> x.stage().title().equals("Start")).map(x -> t.of(x.id()).begins()))
         .isNotEmpty().allMatch(b -> b.compareTo(Duration.ofMinutes(50)) >= 0);
     assertThat(ahead.at(t.departs(ahead.demands())).plus(ahead.departs())).isEqualTo(NOW.plus(Duration.ofMinutes(70)));
-    assertThat(ahead.ground()).hasSize(2);
+    assertThat(ahead.tasks()).allMatch(x -> t.of(x.id()).begins().compareTo(Duration.ofMinutes(6)) >= 0);
+    assertThat(ahead.ground()).hasSize(3);
   }
 
   private static Duration begins(Ahead ahead, Timeline t, String step) {

@@ -35,7 +35,7 @@ public class GroundAndCalendarTest {
     assertThat(faults("f1,fuelling,2027-01-14T07:10:00Z,2027-01-14T07:20:00Z\r\n")).isEmpty();
     assertThat(faults(
         "f1,refuelling,-PT2M,PT2M\r\nf1,boarding,PT9M,PT2M\r\nf1,slot,soon,+999999999-01-01T00:00:00Z\r\n"))
-        .hasSize(4).anyMatch(f -> f.contains("line=2,") && f.contains("'refuelling' is not one of fuelling, loading"))
+        .hasSize(4).anyMatch(f -> f.contains("line=2,") && f.contains("'refuelling' is not one of crew-bus, fuelling"))
         .anyMatch(f -> f.contains("line=3,") && f.contains("it ends before it begins"))
         .anyMatch(f -> f.contains("line=4,") && f.contains("soon"));
   }

@@ -13,6 +13,8 @@ import java.time.Instant;
 public record GroundEvent(Kind kind, Instant begins, Instant ends, String source, boolean simulated) {
   /** What it is. */
   public enum Kind {
+    /** Brings the crew to the aircraft. */
+    CREW_BUS("Crew bus"),
     FUELLING("Fuelling"),
     LOADING("Loading"),
     BOARDING("Boarding"),

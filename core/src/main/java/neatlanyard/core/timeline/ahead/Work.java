@@ -4,7 +4,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -21,9 +20,10 @@ import neatlanyard.core.flow.Waits;
 import neatlanyard.core.lanyard.ControlsAgain;
 import neatlanyard.core.sop.Card;
 import neatlanyard.core.sop.Card.Item;
+import neatlanyard.core.sop.Matter;
 import neatlanyard.core.sop.Place;
 import neatlanyard.core.sop.Planform;
-import neatlanyard.core.sop.Procedure;
+import neatlanyard.core.sop.School;
 import neatlanyard.core.sop.Stage;
 import neatlanyard.core.sop.StepId;
 import neatlanyard.core.state.DepartureState;
@@ -37,7 +37,6 @@ import neatlanyard.core.timeline.Person;
 import neatlanyard.core.timeline.PersonId;
 import neatlanyard.core.timeline.Walk;
 import neatlanyard.core.timeline.learned.Learned;
-import org.jspecify.annotations.Nullable;
 
 /** Puts together what a departure has ahead of it. */
 final class Work {
@@ -67,7 +66,6 @@ final class Work {
   private final Stage last;
   private final List<Task> tasks;
   private final Map<StepId, Task> taskOf = new HashMap<>();
-  private final List<List<ActivityId>> inOneGo = new ArrayList<>();
   private final List<Activity> activities = new ArrayList<>();
   private final Map<ActivityId, GroundEvent> expected = new HashMap<>();
   private final Net net = new Net();
@@ -93,8 +91,9 @@ final class Work {
     }
     presence();
     tasks.forEach(this::needs);
-    chains();
-    stages(check);
+    Sequence sequence = new Sequence(card, tasks, net);
+    List<List<ActivityId>> inOneGo = sequence.chains();
+    sequence.stages(check ? Optional.of(CONTROLS) : Optional.empty());
     ground();
     end();
     activities.stream().filter(a -> !a.id().equals(END)).forEach(a -> net.wait(a.id(), END, Duration.ZERO, ""));
@@ -126,10 +125,17 @@ final class Work {
           e.moment() ? coming(from) : new Length(takes, OUTSIDE_SPREAD), Optional.empty(),
           e.moment() ? Duration.ZERO : from, Optional.empty()));
       expected.put(id, e);
-      Stage before = e.kind() == GroundEvent.Kind.LOAD_SHEET ? Stage.FIGURES : Stage.START;
-      tasks.stream().filter(t -> !t.over() && t.stage() == before).forEach(t ->
+      tasks.stream().filter(t -> !t.over() && waits(t, e.kind())).forEach(t ->
           net.wait(id, t.id(), Duration.ZERO, ""));
     }
+  }
+
+  private static boolean waits(Task task, GroundEvent.Kind kind) {
+    return switch (kind) {
+      case CREW_BUS -> true;
+      case LOAD_SHEET -> task.stage() == Stage.FIGURES;
+      case FUELLING, LOADING, BOARDING, CLEARANCE, DE_ICING, SLOT -> task.stage() == Stage.START;
+    };
   }
 
   /** What is far off is no more uncertain for that. */
@@ -194,10 +200,13 @@ final class Work {
 
   /**
    * What is begun no earlier than its pack wants, since now. In a cabin that is cold or hot nothing is held back: air
-   * comes from what burns fuel.
+   * comes from what burns fuel; nor where the fleet starts it early for air.
    */
   private Map<ActivityId, Duration> held() {
     Map<ActivityId, Duration> all = new HashMap<>();
+    if (d.pack().policy().of(Matter.APU) == School.APU_EARLY) {
+      return all;
+    }
     card.day().report().temperatureC().stream().filter(c -> c > COLD_C && c < HOT_C).forEach(c ->
         tasks.stream().filter(t -> !t.over()).forEach(t -> t.open().stream()
         .flatMap(i -> Tasks.most(card, i).stream()).min(Comparator.naturalOrder())
@@ -306,73 +315,5 @@ final class Work {
     Optional.ofNullable(taskOf.get(earlier))
         .filter(t -> !t.id().equals(later) && t.open().stream().anyMatch(i -> i.step().id().equals(earlier)))
         .ifPresent(t -> net.wait(t.id(), later, least, because));
-  }
-
-  /** Within a procedure each seat goes the way of the card, if it can in one go. */
-  private void chains() {
-    for (Card.Part part : card.parts()) {
-      Map<Seat, Task> before = new EnumMap<>(Seat.class);
-      Map<Set<Seat>, List<ActivityId>> pieces = new HashMap<>();
-      tasks.stream().filter(t -> !t.over() && t.procedure().id().equals(part.procedure().id())).forEach(t -> {
-        if (t.open().stream().anyMatch(i -> Tasks.most(card, i).isPresent())) {
-          together(pieces.remove(t.seats()));
-        }
-        pieces.computeIfAbsent(t.seats(), s -> new ArrayList<>()).add(t.id());
-      });
-      pieces.values().forEach(this::together);
-      tasks.stream().filter(t -> !t.over() && t.procedure().id().equals(part.procedure().id())).forEach(t ->
-          t.seats().forEach(s -> {
-            Task earlier = before.put(s, t);
-            if (earlier != null) {
-              net.wait(earlier.id(), t.id(), Duration.ZERO, "");
-            }
-          }));
-    }
-  }
-
-  private void together(@Nullable List<ActivityId> pieces) {
-    if (pieces != null && pieces.size() > 1) {
-      inOneGo.add(pieces);
-    }
-  }
-
-  /** What is open of a procedure. @param place among the others @param first that wait for none of it */
-  private record Run(int place, Procedure procedure, List<Task> first, List<Task> last) {}
-
-  /** Power before what is done inside, flows before figures, both before the briefing, from the start on in order. */
-  private void stages(boolean check) {
-    List<Run> runs = new ArrayList<>();
-    for (Card.Part part : card.parts()) {
-      List<Task> open = tasks.stream().filter(t -> !t.over() && t.procedure().id().equals(part.procedure().id()))
-          .toList();
-      runs.add(new Run(runs.size(), part.procedure(),
-          open.stream().filter(t -> open.stream().noneMatch(o -> net.direct(o.id(), t.id()))).toList(),
-          open.stream().filter(t -> open.stream().noneMatch(o -> net.direct(t.id(), o.id()))).toList()));
-    }
-    for (Run later : runs) {
-      runs.stream().filter(earlier -> comesFirst(earlier, later)).forEach(earlier -> earlier.last().forEach(e ->
-          later.first().forEach(l -> net.wait(e.id(), l.id(), Duration.ZERO, ""))));
-      if (check && later.procedure().stage().compareTo(Stage.CONTROLS) <= 0) {
-        later.last().forEach(t -> net.wait(t.id(), CONTROLS, Duration.ZERO, ""));
-      } else if (check) {
-        later.first().forEach(t -> net.wait(CONTROLS, t.id(), Duration.ZERO, ""));
-      }
-    }
-  }
-
-  private static boolean comesFirst(Run one, Run other) {
-    Procedure earlier = one.procedure();
-    Procedure later = other.procedure();
-    if (later.stage().compareTo(Stage.START) >= 0) {
-      return earlier.stage().compareTo(later.stage()) < 0
-          || earlier.stage() == later.stage() && one.place() < other.place();
-    }
-    boolean power = earlier.stage() == Stage.POWER_UP;
-    boolean made = earlier.kind() == Procedure.Kind.POWER_UP;
-    boolean settled = earlier.stage() == Stage.FLOWS || earlier.stage() == Stage.FIGURES;
-    return power && later.stage() != Stage.WALKAROUND && later.stage() != Stage.POWER_UP
-        || made && later.kind() == Procedure.Kind.SAFETY_ROUND
-        || earlier.kind() == Procedure.Kind.FLOW && later.stage() == Stage.FIGURES && earlier.stage() == Stage.FLOWS
-        || settled && later.stage() == Stage.BRIEFING;
   }
 }
