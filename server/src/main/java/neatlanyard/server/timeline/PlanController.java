@@ -39,6 +39,7 @@ import org.springframework.web.bind.annotation.RestController;
 class PlanController {
   private static final Logger LOG = LoggerFactory.getLogger(PlanController.class);
   private static final Duration DAY = Duration.ofHours(24);
+  private static final Duration A_MOMENT = Duration.ofSeconds(10);
   private static final Duration A_WHILE = Duration.ofMinutes(1);
   private static final int MOST_ANEW = 4;
 
@@ -129,10 +130,15 @@ class PlanController {
     List<Departure> open = departures.underWay().stream()
         .filter(d -> of.isEmpty() || d.state().opened().flight().id().value().equals(of.get())).toList();
     Instant now = clock.instant();
-    open.stream().filter(d -> desk.known(d).filter(p -> p.at().plus(A_WHILE).isAfter(now)).isEmpty())
+    open.stream().filter(d -> desk.known(d).filter(p -> p.at().plus(still(d, p)).isAfter(now)).isEmpty())
         .sorted(Comparator.comparing(d -> desk.known(d).map(Current::at).orElse(Instant.EPOCH))).limit(MOST_ANEW)
         .forEach(d -> anew(who, d));
     return open.stream().flatMap(d -> desk.known(d).flatMap(p -> viewer.line(d, p)).stream()).toList();
+  }
+
+  /** How long a plan is told as it is: not as long where something has been said since. */
+  private static Duration still(Departure d, Current plan) {
+    return plan.number() < d.state().lastNumber() ? A_MOMENT : A_WHILE;
   }
 
   /** One that cannot be worked out now keeps nobody from the others; what was known of it is told. */
