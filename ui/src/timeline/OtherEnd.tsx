@@ -91,10 +91,12 @@ const OtherEndForm = ({ live, other }: { live: Live; other: OtherEndView }) => {
   const client = useQueryClient()
   const [later, setLater] = useState<number | string>(0)
   const [forecast, setForecast] = useState('')
-  const say = useMutation<unknown, Problem>({
-    mutationFn: () => {
+  const typed = other.forecast !== undefined && !other.forecast.simulated
+  const say = useMutation<unknown, Problem, { back: boolean }>({
+    mutationFn: ({ back }) => {
+      if (back) return ask('POST', `/api/departures/${id}/other-end`, {})
       const from = Date.parse(other.wanted ?? other.lands)
-      const kept = other.forecast && !other.forecast.simulated ? other.forecast.text : ''
+      const kept = typed ? other.forecast?.text : ''
       const text = forecast.trim() || kept
       return ask('POST', `/api/departures/${id}/other-end`, {
         ...((other.wanted || Number(later) !== 0) && {
@@ -115,7 +117,7 @@ const OtherEndForm = ({ live, other }: { live: Live; other: OtherEndView }) => {
       aria-label="Say what the other end wants"
       onSubmit={(e) => {
         e.preventDefault()
-        say.mutate()
+        say.mutate({ back: false })
       }}
     >
       <NumberInput
@@ -138,6 +140,11 @@ const OtherEndForm = ({ live, other }: { live: Live; other: OtherEndView }) => {
       <Button type="submit" size="seat" variant="outline" loading={say.isPending}>
         Say so
       </Button>
+      {typed && (
+        <Button size="seat" variant="outline" disabled={say.isPending} onClick={() => say.mutate({ back: true })}>
+          Take the forecast and the time back
+        </Button>
+      )}
       {say.error && <ProblemNotice problem={say.error} />}
     </form>
   )

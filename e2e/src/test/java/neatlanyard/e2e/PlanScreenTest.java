@@ -82,6 +82,13 @@ public class PlanScreenTest extends AtTheDemo {
     assertThat(plan.getByText("Lands in Vesk at"))
         .containsText("min after it is wanted. Each minute more is one more.");
 
+    // What is typed over goes before the service, until it is taken back.
+    plan.getByLabel("Forecast of Vesk").fill("TAF QVSK 140700Z 1407/1507 24012KT 0300 FG VV001");
+    form.getByText("Say so").click();
+    assertThat(plan.getByText("Forecast there then: ceiling 100 ft")).isVisible();
+    form.getByText("Take the forecast and the time back").click();
+    assertThat(plan.getByText("Lands in Vesk at")).containsText("later than the plan; after that");
+
     Locator walk = task(plan, "Walkaround");
     walk.click();
     Locator tried = plan.getByLabel("What if");

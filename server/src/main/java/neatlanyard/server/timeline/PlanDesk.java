@@ -35,6 +35,9 @@ import neatlanyard.core.timeline.learned.Took;
 import neatlanyard.core.timeline.learned.TookTimes;
 import neatlanyard.server.work.HeavyWork;
 import neatlanyard.solver.ConstraintPlanner;
+import neatlanyard.store.db.NotKept;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 
 /**
@@ -43,6 +46,7 @@ import org.springframework.stereotype.Service;
  */
 @Service
 class PlanDesk {
+  private static final Logger LOG = LoggerFactory.getLogger(PlanDesk.class);
   private static final Duration WITHIN = Duration.ofSeconds(1);
   private static final Duration CHOICE_WITHIN = Duration.ofMillis(500);
   private static final Duration FRESH = Duration.ofSeconds(15);
@@ -147,8 +151,17 @@ class PlanDesk {
     Duration left = left(found);
     boolean first = before.map(PlanDesk::left).filter(l -> l.compareTo(SAID_FROM) <= 0).isEmpty();
     if (first && left.compareTo(SAID_FROM) <= 0 && left.compareTo(SAID_TO) >= 0) {
-      found.likelihood().ifPresent(l -> foretold.keep(List.of(new Foretold(id(d), d.state().opened().tail().type(),
-          found.ahead().begins(), found.ahead().wanted(), l.onTime(), found.ahead().byClock(), Optional.empty()))));
+      found.likelihood().ifPresent(l -> keep(new Foretold(id(d), d.state().opened().tail().type(),
+          found.ahead().begins(), found.ahead().wanted(), l.onTime(), found.ahead().byClock(), Optional.empty())));
+    }
+  }
+
+  /** A full disk keeps nobody from the plan. */
+  private void keep(Foretold said) {
+    try {
+      foretold.keep(List.of(said));
+    } catch (NotKept e) {
+      LOG.warn("What was said of {} is not kept", said.flight(), e);
     }
   }
 
@@ -169,8 +182,10 @@ class PlanDesk {
   /** What is held back to save fuel is not where that would cost time. */
   private Found found(Ahead ahead, Optional<Timeline> before, Duration within) {
     Found held = foundAs(ahead, before, within);
-    return ahead.withNothingHeld().filter(a -> over(held).compareTo(ahead.demands().due()) > 0
-        || held.timeline().isEmpty()).map(a -> foundAs(a, before, within)).orElse(held);
+    boolean late = held.timeline().isEmpty() || over(held).compareTo(ahead.demands().due()) > 0;
+    return ahead.withNothingHeld().filter(a -> late).map(a -> foundAs(a, before, within))
+        .filter(a -> held.timeline().isEmpty() || a.timeline().isPresent() && over(a).compareTo(over(held)) < 0)
+        .orElse(held);
   }
 
   private Found foundAs(Ahead ahead, Optional<Timeline> before, Duration within) {
