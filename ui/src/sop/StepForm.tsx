@@ -8,6 +8,7 @@ import { DrawingsRow, MeasureRow, StatesRow, StepsRow, TagsRow } from './Machine
 import { number, places, type At, type PackDoc, type StepDoc } from './packDoc'
 import classes from './StepForm.module.css'
 import { SmallField } from './SmallField'
+import { WaitRow } from './WaitRow'
 
 interface StepFormProps {
   doc: PackDoc
@@ -169,6 +170,12 @@ export const StepForm = ({ doc, editor, at, faults, disabled, focus, onChange, o
           disabled={disabled}
           onChange={(e) => onChange({ 'changes-trim': e.currentTarget.checked })}
         />
+        <Checkbox
+          label="Never while fuelling"
+          checked={step['not-while-fuelling'] ?? false}
+          disabled={disabled}
+          onChange={(e) => onChange({ 'not-while-fuelling': e.currentTarget.checked })}
+        />
         {procedure.kind === 'checklist' && (
           <Checkbox
             label="Below the line"
@@ -226,33 +233,7 @@ export const StepForm = ({ doc, editor, at, faults, disabled, focus, onChange, o
           disabled={disabled}
           onChange={(closes) => onChange({ closes })}
         />
-        <div className={classes.line}>
-          <span>Then wait</span>
-          <SmallField
-            aria-label="Seconds to wait"
-            chars={5}
-            value={step.waits?.seconds ?? ''}
-            disabled={disabled}
-            onChange={(e) =>
-              onChange({
-                waits:
-                  e.currentTarget.value === ''
-                    ? undefined
-                    : { seconds: number(e.currentTarget.value), before: step.waits?.before ?? 'before the next' },
-              } as Partial<StepDoc>)
-            }
-          />
-          s
-          {step.waits && (
-            <SmallField
-              className={classes.wide}
-              aria-label="Before what"
-              value={step.waits.before}
-              disabled={disabled}
-              onChange={(e) => onChange({ waits: { ...step.waits!, before: e.currentTarget.value } })}
-            />
-          )}
-        </div>
+        <WaitRow wait={step.waits} disabled={disabled} onChange={onChange} />
         <StepsRow
           label="After the wait of"
           doc={doc}

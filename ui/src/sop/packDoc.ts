@@ -20,6 +20,13 @@ export interface ValueDoc {
   back?: boolean
 }
 
+/** A time that must pass after a step; from some latitude on another. */
+export interface WaitDoc {
+  seconds: number
+  before: string
+  'nearer-poles'?: { 'from-deg': number; seconds: number }[]
+}
+
 export interface StepDoc {
   id: string
   at: string
@@ -41,7 +48,7 @@ export interface StepDoc {
   needs?: string[]
   opens?: Json[]
   closes?: Json[]
-  waits?: { seconds: number; before: string }
+  waits?: WaitDoc
   'after-wait'?: string[]
   measures?: { quantity: string; unit: string; least?: number; most?: number }
   alternates?: { choices: string[]; memory?: string }
@@ -54,6 +61,7 @@ export interface StepDoc {
   messages?: { shows: string; expected?: string }[]
   'changes-trim'?: boolean
   'tests-lights'?: boolean
+  'not-while-fuelling'?: boolean
 }
 
 export interface ProcedureDoc {
@@ -64,6 +72,7 @@ export interface ProcedureDoc {
   owner?: string
   leaves?: States
   'takes-s'?: number
+  'monitoring-done-min'?: number
   steps: StepDoc[]
 }
 

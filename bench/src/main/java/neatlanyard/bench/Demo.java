@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.Seat;
@@ -40,7 +41,7 @@ final class Demo {
 
   static Card card(Pack pack) {
     return Card.cut(pack, Seat.LEFT,
-        new Situation(TAIL, new AirfieldId("QTRN"), new AirfieldId("QVSK"), DAY, Map.of()));
+        new Situation(TAIL, new AirfieldId("QTRN"), new AirfieldId("QVSK"), Optional.empty(), DAY, Map.of()));
   }
 
   static String text(String file) {

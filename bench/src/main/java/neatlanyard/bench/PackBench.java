@@ -79,7 +79,7 @@ public class PackBench {
 
   private Situation day() {
     return new Situation(pack.tail(new TailId("TL-ONE")).orElseThrow(), new AirfieldId("QTRN"),
-        new AirfieldId("QVSK"), Demo.DAY, Map.of());
+        new AirfieldId("QVSK"), Optional.empty(), Demo.DAY, Map.of());
   }
 
   @Benchmark

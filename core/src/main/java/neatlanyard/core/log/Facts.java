@@ -18,11 +18,13 @@ import neatlanyard.core.sop.State;
  * @param ground of the airfield of departure; empty where the fleet has none, and in records of earlier versions
  * @param left how the last crew left the tail; empty where they held no such list
  * @param runs what is declared of each runway end one may leave from; none in records of earlier versions
+ * @param latitudeDeg of the airfield of departure, north positive; empty where the fleet has it no more, and in
+ *     records of earlier versions
  */
 public record Facts(List<Elevation> elevations, List<LastUse> lastUses, Optional<Departing> departing,
-    Optional<GroundPlan> ground, Optional<Left> left, List<Run> runs) {
+    Optional<GroundPlan> ground, Optional<Left> left, List<Run> runs, Optional<Double> latitudeDeg) {
   public static final Facts NONE = new Facts(List.of(), List.of(), Optional.empty(), Optional.empty(),
-      Optional.empty(), List.of());
+      Optional.empty(), List.of(), Optional.empty());
 
   public Facts {
     elevations = List.copyOf(elevations);

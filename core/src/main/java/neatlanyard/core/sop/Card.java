@@ -133,8 +133,8 @@ public final class Card {
           Owner.Answering who = crew.answering(step.owner(), pack.policy(),
               places.getOrDefault(step.place(), nowhere));
           Set<Seat> seats = crew.seats(procedure, who, step.place());
-          items.add(new Item(step, procedure, seats, who.any(), why.getOrDefault(step.id(), answer.words()),
-              order++));
+          items.add(new Item(step.at(now.latitudeDeg()), procedure, seats, who.any(),
+              why.getOrDefault(step.id(), answer.words()), order++));
         } else {
           leftOut.add(new LeftOut(step, procedure, answer.words()));
         }
@@ -191,7 +191,7 @@ public final class Card {
     more.add(Circumstance.FIRST_FLIGHT);
     more.add(Circumstance.CREW_CHANGE);
     Day day = new Day(now.day().report(), now.day().simulatedReport(), now.day().dark(), more);
-    return new Situation(now.tail(), now.from(), now.to(), day, now.measured());
+    return new Situation(now.tail(), now.from(), now.to(), now.latitudeDeg(), day, now.measured());
   }
 
   public Pack pack() {

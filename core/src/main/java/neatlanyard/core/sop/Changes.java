@@ -188,6 +188,7 @@ public final class Changes {
     said(words, "Number", number(a), number(b));
     said(words, "Changes a trim", yes(a.changesTrim()), yes(b.changesTrim()));
     said(words, "Tests the lights", yes(a.testsLights()), yes(b.testsLights()));
+    said(words, "Never while fuelling", yes(a.notWhileFuelling()), yes(b.notWhileFuelling()));
     said(words, "Critical", yes(a.critical()), yes(b.critical()));
     said(words, "Caught by alerting", yes(a.alerted()), yes(b.alerted()));
     said(words, "Below the line", yes(a.belowLine()), yes(b.belowLine()));
@@ -284,7 +285,9 @@ public final class Changes {
     listed(changes, "Quantities", before.quantities(), after.quantities(), Quantity::name);
     listed(changes, "Procedures", before.procedures(), after.procedures(), p ->
         "%s (%s, leaves %s%s)".formatted(p.title(), p.stage().title(), p.leaves(),
-        p.takes().map(t -> ", takes %d s".formatted(t.toSeconds())).orElse("")));
+        p.takes().map(t -> ", takes %d s".formatted(t.toSeconds())).orElse("")
+        + p.monitoringDone().map(t -> ", the pilot monitoring is done %d min before".formatted(t.toMinutes()))
+        .orElse("")));
     listed(changes, "Waivers", before.waivers(), after.waivers(), w -> "%s at %s".formatted(w.rule(), w.at()));
     if (!before.due().equals(after.due())) {
       pack(changes, "Times", "The minutes by which stages should be finished are different.");

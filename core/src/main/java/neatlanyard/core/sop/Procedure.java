@@ -9,11 +9,13 @@ import java.util.Optional;
  *
  * @param leaves how controls stand when it is over, whatever was done with them on the way
  * @param takes how long it takes by who drew it up; empty where they do not say
+ * @param monitoringDone how long before the departure the pilot monitoring has done theirs of it, where it can be had;
+ *     empty where no time is wanted
  */
 public record Procedure(ProcedureId id, String title, Stage stage, Kind kind, List<State> leaves, List<Step> steps,
-    Optional<Duration> takes) {
+    Optional<Duration> takes, Optional<Duration> monitoringDone) {
   public Procedure(ProcedureId id, String title, Stage stage, Kind kind, List<State> leaves, List<Step> steps) {
-    this(id, title, stage, kind, leaves, steps, Optional.empty());
+    this(id, title, stage, kind, leaves, steps, Optional.empty(), Optional.empty());
   }
 
   /** What a procedure is; it decides how its steps are worked and what the pack check asks of them. */

@@ -34,6 +34,7 @@ import neatlanyard.core.figures.entry.CriticalFigure;
  * @param looks drawings of the pack that show it right, and wrong
  * @param number as printed on the operator's card; it stays when steps before it are left out
  * @param changesTrim whether it moves what the flight control check went by, so that the check is made again
+ * @param notWhileFuelling whether it is never done while fuel is taken, such as transmitting on HF
  * @param critical whether missing it can hurt somebody
  * @param alerted whether the aircraft's alerting would announce it anyway
  * @param belowLine whether a checklist item stands below its line
@@ -67,6 +68,7 @@ public record Step(
     OptionalInt number,
     boolean changesTrim,
     boolean testsLights,
+    boolean notWhileFuelling,
     boolean critical,
     boolean alerted,
     boolean belowLine) {
@@ -97,10 +99,20 @@ public record Step(
   /** The same with other states. */
   public Step withStates(UnaryOperator<State> other) {
     return states().map(other).toList().equals(states().toList()) ? this
-        : new Step(id, place, challenge, response, owner, when, caution, sets.stream().map(other).toList(),
-        expects.stream().map(other).toList(), verifies.stream().map(other).toList(), needs, opens, closes, waits,
-        afterWait, measures, enters, only, says, alternates, value, course, messages, why, looks, number, changesTrim,
-        testsLights, critical, alerted, belowLine);
+        : with(sets.stream().map(other).toList(), expects.stream().map(other).toList(),
+        verifies.stream().map(other).toList(), waits);
+  }
+
+  /** The same where its wait is that of a place; see {@link Wait#at}. */
+  public Step at(Optional<Double> latitudeDeg) {
+    return waits.filter(w -> !w.nearerPoles().isEmpty())
+        .map(w -> with(sets, expects, verifies, Optional.of(w.at(latitudeDeg)))).orElse(this);
+  }
+
+  private Step with(List<State> set, List<State> expected, List<State> verified, Optional<Wait> wait) {
+    return new Step(id, place, challenge, response, owner, when, caution, set, expected, verified, needs, opens,
+        closes, wait, afterWait, measures, enters, only, says, alternates, value, course, messages, why, looks, number,
+        changesTrim, testsLights, notWhileFuelling, critical, alerted, belowLine);
   }
 
   /** Begins a step that says what and where; see {@link Builder} for the rest. */
@@ -137,6 +149,7 @@ public record Step(
     private OptionalInt number = OptionalInt.empty();
     private boolean changesTrim;
     private boolean testsLights;
+    private boolean notWhileFuelling;
     private boolean critical;
     private boolean alerted;
     private boolean belowLine;
@@ -259,6 +272,11 @@ public record Step(
       return this;
     }
 
+    public Builder notWhileFuelling() {
+      notWhileFuelling = true;
+      return this;
+    }
+
     public Builder critical() {
       critical = true;
       return this;
@@ -278,7 +296,7 @@ public record Step(
       return new Step(
           id, place, challenge, response, owner, when, "", sets, expects, verifies, needs, opens, closes, waits,
           afterWait, measures, enters, only, says, alternates, value, course, messages, why, looks, number,
-          changesTrim, testsLights, critical, alerted, belowLine);
+          changesTrim, testsLights, notWhileFuelling, critical, alerted, belowLine);
     }
   }
 

@@ -568,6 +568,7 @@ public final class DepartureState {
 
   /** The same on some day. */
   public Situation situation(Day day) {
-    return new Situation(opened.tail(), opened.flight().from(), opened.flight().to(), day, measured);
+    return new Situation(
+        opened.tail(), opened.flight().from(), opened.flight().to(), facts.latitudeDeg(), day, measured);
   }
 }

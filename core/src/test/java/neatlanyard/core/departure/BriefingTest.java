@@ -60,7 +60,8 @@ public class BriefingTest {
         Optional.of(new AirfieldId("QBRN")), OptionalInt.of(1_000)), "Brannoch",
         List.of(new Facts.ClimbOut(new RunwayName("36"), 0, "", "left at 500 ft", "mast", obstacleFt)))),
         Optional.empty(), Optional.empty(),
-        List.of(new Facts.Run(new RunwayName("36"), 890, List.of(new Runway.Intersection("B", 210)))))));
+        List.of(new Facts.Run(new RunwayName("36"), 890, List.of(new Runway.Intersection("B", 210)))),
+        Optional.empty())));
     scene.says(OFFICER, day(2_500, -10));
     both(scene, CriticalFigure.RUNWAY, "36");
     both(scene, CriticalFigure.V1, "91");
@@ -96,7 +97,8 @@ public class BriefingTest {
     Scene scene = Scene.ready(Scene.SHORT);
     scene.server(new Event.FlightFacts(new Facts(List.of(), List.of(), Optional.empty(), Optional.empty(),
         Optional.empty(),
-        List.of(new Facts.Run(new RunwayName("36"), 890, List.of(new Runway.Intersection("B", 210)))))));
+        List.of(new Facts.Run(new RunwayName("36"), 890, List.of(new Runway.Intersection("B", 210)))),
+        Optional.empty())));
     both(scene, CriticalFigure.RUNWAY, "36");
     both(scene, CriticalFigure.INTERSECTION, CriticalFigure.WHOLE_RUNWAY);
     assertThat(line(scene, "short").words()).contains("half-way mark");

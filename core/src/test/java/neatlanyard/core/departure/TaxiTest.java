@@ -25,7 +25,7 @@ public class TaxiTest {
   private static Scene scene() {
     Scene s = Scene.ready(Scene.shaped(WayTest.SHAPE));
     s.server(new Event.FlightFacts(new Facts(List.of(), List.of(), Optional.empty(), Optional.of(WayTest.PLAN),
-        Optional.empty(), List.of())));
+        Optional.empty(), List.of(), Optional.empty())));
     return s;
   }
 

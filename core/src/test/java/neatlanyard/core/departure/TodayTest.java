@@ -39,7 +39,7 @@ public class TodayTest {
     s.server(new Event.FlightFacts(new Facts(
         List.of(new Facts.Elevation(new AirfieldId("QVSK"), "Vesk", 212)),
         List.of(new Facts.LastUse("igniter", "left", Instant.EPOCH)), Optional.empty(), Optional.empty(),
-        Optional.empty(), List.of())));
+        Optional.empty(), List.of(), Optional.empty())));
     return s;
   }
 

@@ -59,7 +59,8 @@ public class DispatchTest {
         "", "QTRN", NOON, Optional.empty(), OptionalInt.empty(), List.of(), List.of(), OptionalInt.of(temperatureC),
         OptionalInt.empty(), OptionalDouble.empty());
     Tail tail = new Tail(TAIL, LIST.type(), Optional.empty(), Set.of());
-    return new Situation(tail, new AirfieldId("QTRN"), new AirfieldId("QVSK"), new Day(report, false, dark, Set.of()),
+    return new Situation(tail, new AirfieldId("QTRN"), new AirfieldId("QVSK"), Optional.empty(),
+        new Day(report, false, dark, Set.of()),
         Map.of());
   }
 

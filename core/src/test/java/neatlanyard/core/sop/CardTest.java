@@ -4,10 +4,11 @@ import static neatlanyard.core.sop.Packs.ONE;
 import static neatlanyard.core.sop.Packs.TWO;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.stream.Stream;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.sop.Procedure.Kind;
 import neatlanyard.core.weather.StationReport;
@@ -117,5 +118,25 @@ public class CardTest {
     Day low = new Day(fog, false, false, clear.circumstances());
     assertThat(taxiing.controlCheckOn(low)).isEqualTo("Stationary: visibility 500 m");
     assertThat(Policy.DEFAULT.controlCheckOn(low)).startsWith("Stationary, after start");
+  }
+
+  @DataProvider
+  Object[][] latitudes() {
+    return new Object[][] {
+      {Optional.of(10.0), 300}, {Optional.of(59.9), 300}, {Optional.of(60.0), 420}, {Optional.of(-60.0), 420},
+      {Optional.of(69.9), 420}, {Optional.of(78.2), 600}, {Optional.of(-90.0), 600}, {Optional.<Double>empty(), 600}};
+  }
+
+  @Test(dataProvider = "latitudes")
+  public void a_wait_is_that_of_the_airfields_latitude_and_the_longest_where_nobody_knows_it(
+      Optional<Double> latitude, int seconds) {
+    Wait wait = new Wait(Duration.ofSeconds(300), "before it moves", List.of(
+        new Wait.From(70, Duration.ofSeconds(600)), new Wait.From(60, Duration.ofSeconds(420))));
+    Pack pack = Packs.of(Packs.flow(Step.of("a", "overhead", "Units", "aligned", Owner.LEFT).waits(wait).build()));
+    Situation day = Packs.day(pack, ONE, 15, false, false);
+    Card card = Card.cut(pack, Seat.LEFT, new Situation(
+        day.tail(), day.from(), day.to(), latitude, day.day(), day.measured()));
+    assertThat(card.items()).singleElement().satisfies(i ->
+        assertThat(i.step().waits()).contains(new Wait(Duration.ofSeconds(seconds), "before it moves")));
   }
 }

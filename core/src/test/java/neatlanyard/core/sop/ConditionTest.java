@@ -42,7 +42,7 @@ public class ConditionTest {
 
   private static Situation on(Set<Equipment> fitted, Day day) {
     Tail tail = new Tail(new TailId("TL-XXX"), new TypeId("type"), Optional.empty(), fitted);
-    return new Situation(tail, new AirfieldId("QTRN"), new AirfieldId("QVSK"), day, Map.of());
+    return new Situation(tail, new AirfieldId("QTRN"), new AirfieldId("QVSK"), Optional.empty(), day, Map.of());
   }
 
   private static Condition.Answer ask(Condition c, Set<Equipment> fitted, Day day) {

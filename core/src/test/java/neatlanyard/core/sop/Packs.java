@@ -102,7 +102,7 @@ public final class Packs {
         List.of(),
         OptionalInt.of(celsius), OptionalInt.empty(), OptionalDouble.empty());
     return new Situation(
-        pack.tail(tail).orElseThrow(), new AirfieldId("QTRN"), new AirfieldId("QVSK"),
+        pack.tail(tail).orElseThrow(), new AirfieldId("QTRN"), new AirfieldId("QVSK"), Optional.empty(),
         new Day(report, false, dark, Set.of(so)), Map.of());
   }
 }

@@ -58,7 +58,8 @@ public final class EntryJson {
       "day-set", "{\"day\":{\"report\":{\"ranges\":[],\"trends\":[],\"wind\":{\"sector\":null}}}}",
       "figures-worked", "{\"worked\":{\"texts\":[],\"thrust\":null}}",
       "find-raised", "{\"what\":{\"severity\":\"defect\",\"count\":1,\"entry\":null,\"spot\":null,\"photos\":[]}}",
-      "flight-facts", "{\"facts\":{\"departing\":null,\"ground\":null,\"left\":null,\"runs\":[]}}",
+      "flight-facts", "{\"facts\":{\"departing\":null,\"ground\":null,\"left\":null,\"runs\":[],"
+          + "\"latitude-deg\":null}}",
       "load-sheet-taken", "{\"sheet\":{\"change\":{\"passengers\":{},\"holds-kg\":{}}}}",
       "opened", "{\"flight\":{\"level\":null,\"remark\":\"\",\"arrival\":null}}",
       "tag-hung", "{\"calls\":null}",

@@ -221,6 +221,7 @@ public final class PackWriter {
     unless(m, "owner", !one, Doc.written(owner));
     states(m, "leaves", p.leaves());
     p.takes().ifPresent(t -> m.put("takes-s", t.toSeconds()));
+    p.monitoringDone().ifPresent(t -> m.put("monitoring-done-min", t.toMinutes()));
     m.put("steps", p.steps().stream().map(s -> step(s, one)).toList());
     return m;
   }
@@ -234,13 +235,19 @@ public final class PackWriter {
     unless(m, "caution", s.caution().isEmpty(), s.caution());
     unless(m, "critical", !s.critical(), true);
     unless(m, "alerted", !s.alerted(), true);
+    unless(m, "not-while-fuelling", !s.notWhileFuelling(), true);
     states(m, "sets", s.sets());
     states(m, "expects", s.expects());
     states(m, "verifies", s.verifies());
     some(m, "needs", s.needs(), Object::toString);
     some(m, "opens", s.opens(), PackWriter::hook);
     some(m, "closes", s.closes(), PackWriter::hook);
-    s.waits().ifPresent(w -> m.put("waits", fields("seconds", w.time().toSeconds(), "before", w.before())));
+    s.waits().ifPresent(w -> {
+      Map<String, Object> wait = fields("seconds", w.time().toSeconds(), "before", w.before());
+      some(wait, "nearer-poles", w.nearerPoles(), f ->
+          fields("from-deg", f.latitudeDeg(), "seconds", f.time().toSeconds()));
+      m.put("waits", wait);
+    });
     some(m, "after-wait", s.afterWait(), Object::toString);
     s.measures().ifPresent(x -> {
       Map<String, Object> measure = fields("quantity", x.quantity().id().value(), "unit",

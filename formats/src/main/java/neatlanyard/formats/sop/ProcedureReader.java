@@ -105,7 +105,22 @@ final class ProcedureReader {
       doc.fault("steps", "A procedure needs at least one step.");
     }
     return new Procedure(id, doc.text("title"), stage, kind, leaves, list,
-        doc.has("takes-s") ? Optional.of(Duration.ofSeconds(doc.whole("takes-s", 1, 7_200))) : Optional.empty());
+        doc.has("takes-s") ? Optional.of(Duration.ofSeconds(doc.whole("takes-s", 1, 7_200))) : Optional.empty(),
+        doc.has("monitoring-done-min")
+            ? Optional.of(Duration.ofMinutes(doc.whole("monitoring-done-min", 0, 120))) : Optional.empty());
+  }
+
+  private static Duration wait(Doc doc) {
+    return Duration.ofSeconds(doc.whole("seconds", 1, 7_200));
+  }
+
+  /** Each latitude once. */
+  private static List<Wait.From> nearerPoles(Doc doc) {
+    List<Wait.From> all = doc.list("nearer-poles", d -> new Wait.From(d.whole("from-deg", 1, 90), wait(d)));
+    if (all.stream().map(Wait.From::latitudeDeg).distinct().count() < all.size()) {
+      doc.fault("nearer-poles", "A latitude stands there twice.");
+    }
+    return all;
   }
 
   private Step step(Doc doc, Procedure.Kind kind, Owner procedureOwner, boolean owned) {
@@ -123,7 +138,7 @@ final class ProcedureReader {
         doc.values("needs", StepId::new, "x"),
         hooks(doc, "opens"),
         hooks(doc, "closes"),
-        optional(doc, "waits", d -> new Wait(Duration.ofSeconds(d.whole("seconds", 1, 7_200)), d.text("before"))),
+        optional(doc, "waits", d -> new Wait(wait(d), d.text("before"), nearerPoles(d))),
         doc.values("after-wait", StepId::new, "x"),
         optional(doc, "measures", this::measure),
         doc.values("enters", ProcedureReader::figure, Doc.written(CriticalFigure.V1)),
@@ -140,6 +155,7 @@ final class ProcedureReader {
         doc.has("number") ? OptionalInt.of(doc.whole("number", 1, 9_999)) : OptionalInt.empty(),
         doc.yes("changes-trim", false),
         doc.yes("tests-lights", false),
+        doc.yes("not-while-fuelling", false),
         doc.yes("critical", false),
         doc.yes("alerted", false),
         doc.yes("below-line", false));

@@ -20,6 +20,7 @@ import java.util.Base64;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
@@ -68,7 +69,8 @@ public class PackReaderTest {
     Pack pack = PackReader.read(demo("packs/dovrin-46.yaml")).orThrow("pack");
     Day day = new Day(StationReportReader.read(weather, NOW).orThrow("report"), false, dark, Set.of(so));
     return Card.cut(pack, Seat.LEFT, new Situation(
-        pack.tail(new TailId(tail)).orElseThrow(), new AirfieldId("QTRN"), new AirfieldId("QVSK"), day, Map.of()));
+        pack.tail(new TailId(tail)).orElseThrow(), new AirfieldId("QTRN"), new AirfieldId("QVSK"), Optional.empty(),
+        day, Map.of()));
   }
 
   private static final String WINTER = "QTRN 140720Z 24012KT 9000 -SN FEW012 BKN025 M02/M04 Q1003";

@@ -9,6 +9,7 @@ import java.time.Duration;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.stream.IntStream;
@@ -114,7 +115,9 @@ public class PackWriterTest {
       step.opens(hook).closes(hook);
     }
     if (i == 0) {
-      step.waits(new Wait(Duration.ofSeconds(1 + random.nextInt(900)), any(random, AWKWARD)));
+      step.waits(new Wait(Duration.ofSeconds(1 + random.nextInt(900)), any(random, AWKWARD), random.nextBoolean()
+          ? List.of() : List.of(new Wait.From(60, Duration.ofSeconds(420)),
+          new Wait.From(70, Duration.ofMinutes(10))))).notWhileFuelling();
     } else if (random.nextInt(4) == 0) {
       step.afterWait(new StepId("s0"));
     }
@@ -162,7 +165,7 @@ public class PackWriterTest {
             new Procedure(new ProcedureId("one"), any(random, AWKWARD), Stage.FLOWS, Kind.FLOW,
             List.of(new State(control.id(), any(random, control.states()))), first),
             new Procedure(new ProcedureId("two"), any(random, AWKWARD), Stage.TAXI, Kind.CHECKLIST, List.of(),
-            second)),
+            second, Optional.of(Duration.ofSeconds(90)), Optional.of(Duration.ofMinutes(20)))),
         demo.takeoff(), demo.flightControls(),
         List.of(new Waiver("never", any(random, AWKWARD), any(random, AWKWARD))), demo.drawings(),
         demo.later());

@@ -123,7 +123,8 @@ class TailStatus {
         fleet.fleet().airfield(flight.from()).map(this::departing),
         fleet.fleet().airfield(flight.from()).flatMap(Airfield::ground), left(before),
         fleet.fleet().airfield(flight.from()).stream().flatMap(Airfield::ends).map(e ->
-        new Facts.Run(e.name(), e.declared().toraM(), e.intersections())).toList());
+        new Facts.Run(e.name(), e.declared().toraM(), e.intersections())).toList(),
+        fleet.fleet().airfield(flight.from()).map(Airfield::latitudeDeg));
   }
 
   /** By the lists of the last departure before, where its securing was read; an older one says nothing any more. */

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.AirfieldId;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.fleet.Tail;
@@ -17,6 +18,7 @@ import neatlanyard.core.sop.Pack;
 import neatlanyard.core.sop.PackId;
 import neatlanyard.core.sop.QuantityId;
 import neatlanyard.core.sop.Situation;
+import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
 import neatlanyard.server.problem.ProblemCode;
@@ -39,8 +41,10 @@ class PreviewController {
 
   private final PackDesk desk;
   private final Reports reports;
+  private final FleetDesk fleet;
 
-  PreviewController(PackDesk desk, Reports reports) {
+  PreviewController(PackDesk desk, Reports reports, FleetDesk fleet) {
+    this.fleet = fleet;
     this.desk = desk;
     this.reports = reports;
   }
@@ -86,7 +90,8 @@ class PreviewController {
         .forEach((name, value) -> measured.put(PackViewer.named(name, QuantityId::new, "quantity"), value));
     AirfieldId from = PackViewer.named(text(form.from()), AirfieldId::new, "airfield");
     AirfieldId to = PackViewer.named(text(form.to()), AirfieldId::new, "airfield");
-    return Card.cut(pack, flying, new Situation(tail, from, to, day, measured));
+    return Card.cut(pack, flying, new Situation(
+        tail, from, to, fleet.fleet().airfield(from).map(Airfield::latitudeDeg), day, measured));
   }
 
   private static PreviewCard view(Card card, String tail) {
