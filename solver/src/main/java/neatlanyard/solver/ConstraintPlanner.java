@@ -3,7 +3,6 @@ package neatlanyard.solver;
 import com.google.ortools.Loader;
 import com.google.ortools.sat.CpSolver;
 import com.google.ortools.sat.CpSolverStatus;
-import com.google.ortools.sat.LinearExpr;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -20,10 +19,12 @@ import neatlanyard.core.timeline.Timeline;
 /** Plans with a constraint solver, one aim after the other: each keeps what those before it reached. */
 public final class ConstraintPlanner implements Planner {
   private static final double NANOS = 1e9;
-  /** Of the time there is, what an aim after the first may take at most. */
+  /** Of the time there is, what the earliest departure may take, so that something is left for the other aims. */
+  private static final double FIRST_AIM = 0.75;
+  /** And each of those at most. */
   private static final double LATER_AIM = 0.25;
   /** To begin with by hand: what they find takes thousandths of a second. */
-  private static final int TRIES = 40;
+  private static final int TRIES = 120;
 
   private final int workers;
 
@@ -60,7 +61,7 @@ public final class ConstraintPlanner implements Planner {
 
     Outcome plan(Optional<Timeline> before) {
       Optional<Timeline> byHand = Serial.of(demands, TRIES, new SplittableRandom(1));
-      return byHand.filter(t -> seconds(t) <= model.least)
+      return byHand.filter(t -> seconds(t) <= model.load.departs())
           .<Outcome>map(t -> withLaterAims(t, seconds(t), true, before))
           .orElseGet(() -> searched(byHand, before));
     }
@@ -73,12 +74,19 @@ public final class ConstraintPlanner implements Planner {
     private Outcome searched(Optional<Timeline> byHand, Optional<Timeline> before) {
       byHand.or(() -> before).ifPresent(model::hint);
       model.cp.minimize(model.departs);
-      CpSolver first = solver(left());
+      CpSolver first = solver(Math.min(left(), within * FIRST_AIM));
       return switch (first.solve(model.cp)) {
         case INFEASIBLE -> clash();
-        case OPTIMAL -> withLaterAims(model.timeline(first::value), first.value(model.departs), true, before);
-        case FEASIBLE -> withLaterAims(model.timeline(first::value), bound(first), false, before);
-        default -> byHand.<Outcome>map(t -> new Outcome.Planned(t, Duration.ofSeconds(model.least), false, false))
+        case OPTIMAL -> withLaterAims(byHand.filter(t -> seconds(t) <= first.value(model.departs))
+            .orElseGet(() -> model.timeline(first::value)), first.value(model.departs), true, before);
+        case FEASIBLE -> {
+          Timeline found = model.timeline(first::value);
+          // By hand less is broken off than by who only looked for the departure.
+          Timeline kept = byHand.filter(t -> seconds(t) <= seconds(found)).orElse(found);
+          yield withLaterAims(kept, bound(first), false, before);
+        }
+        default -> byHand.<Outcome>map(t -> new Outcome.Planned(
+            t, Duration.ofSeconds(model.load.departs()), false, false))
             .orElseGet(Outcome.NoTime::new);
       };
     }
@@ -92,30 +100,22 @@ public final class ConstraintPlanner implements Planner {
       Timeline found = first;
       model.cp.addLessOrEqual(model.departs, seconds(first));
       boolean best = earliest;
-      for (LinearExpr aim : aims(before)) {
-        model.hint(Order.early(demands, found));
-        model.cp.minimize(aim);
-        CpSolver next = solver(Math.min(left(), within * LATER_AIM));
-        CpSolverStatus as = next.solve(model.cp);
-        if (as == CpSolverStatus.OPTIMAL || as == CpSolverStatus.FEASIBLE) {
-          found = model.timeline(next::value);
-          model.cp.addLessOrEqual(aim, Math.round(next.objectiveValue()));
+      List<Aim> kept = new ArrayList<>();
+      for (Aim aim : Aim.after(demands, model, seconds(first), before)) {
+        Timeline early = Order.early(demands, found);
+        found = aim.better(early, found, kept) ? early : found;
+        if (aim.of(found) > aim.least()) {
+          model.hint(found);
+          model.cp.minimize(aim.wanted());
+          CpSolver next = solver(Math.min(left(), within * LATER_AIM));
+          CpSolverStatus as = next.solve(model.cp);
+          found = as == CpSolverStatus.OPTIMAL || as == CpSolverStatus.FEASIBLE ? model.timeline(next::value) : found;
+          best &= as == CpSolverStatus.OPTIMAL;
         }
-        best &= as == CpSolverStatus.OPTIMAL;
+        model.cp.addLessOrEqual(aim.wanted(), aim.of(found));
+        kept.add(aim);
       }
       return new Outcome.Planned(Order.early(demands, found), Duration.ofSeconds(bound), earliest, best);
-    }
-
-    /** After the departure: each is wanted as small as it may be. */
-    private List<LinearExpr> aims(Optional<Timeline> before) {
-      List<LinearExpr> aims = new ArrayList<>();
-      demands.runs().ifPresent(r -> aims.add(LinearExpr.term(model.runsFrom(r), -1)));
-      if (!demands.inOneGo().isEmpty()) {
-        aims.add(model.brokenOff());
-      }
-      aims.add(LinearExpr.newBuilder().add(model.rest).build());
-      before.map(model::changed).ifPresent(aims::add);
-      return aims;
     }
 
     private double left() {
@@ -124,7 +124,9 @@ public final class ConstraintPlanner implements Planner {
 
     private CpSolver solver(double seconds) {
       CpSolver solver = new CpSolver();
-      solver.getParameters().setNumWorkers(workers).setRandomSeed(1).setMaxTimeInSeconds(seconds);
+      // What one person does after the other is no linear matter: to relax it costs time and shows nothing.
+      solver.getParameters().setNumWorkers(workers).setRandomSeed(1).setLinearizationLevel(0)
+          .setMaxTimeInSeconds(seconds);
       return solver;
     }
 

@@ -21,6 +21,7 @@ import java.util.stream.Collectors;
 import neatlanyard.core.timeline.Activity;
 import neatlanyard.core.timeline.ActivityId;
 import neatlanyard.core.timeline.Demands;
+import neatlanyard.core.timeline.Load;
 import neatlanyard.core.timeline.Person;
 import neatlanyard.core.timeline.PersonId;
 import neatlanyard.core.timeline.Timeline;
@@ -28,23 +29,21 @@ import neatlanyard.core.timeline.Timeline;
 /** Demands as a model for the solver: whole seconds, an interval an activity, a literal each way to do it. */
 final class Model {
   private final Demands demands;
-  private final Load load;
+  final Load load;
   final CpModel cp = new CpModel();
   private final Map<ActivityId, IntVar> begins = new HashMap<>();
   private final Map<ActivityId, List<BoolVar>> ways = new HashMap<>();
   final IntVar departs;
-  /** No departure is earlier, by what follows without search. */
-  long least;
   /** When everything is over that does not wait for what runs. */
   final IntVar rest;
 
   /** Of all the demands, and what follows from them. */
   static Model of(Demands demands) {
     Model model = new Model(demands, h -> true);
+    model.cp.addGreaterOrEqual(model.departs, model.load.departs());
     for (Activity a : demands.activities()) {
       long before = model.load.before(a);
       long after = model.load.after(a);
-      model.least = Math.max(model.least, Math.max(before, Seconds.up(a.from())) + model.seconds(a.id()) + after);
       model.cp.addGreaterOrEqual(model.of(a.id()), before);
       model.cp.addGreaterOrEqual(model.departs, model.after(a, after));
       if (demands.runs().isEmpty()) {
@@ -59,7 +58,6 @@ final class Model {
     this.demands = demands;
     this.load = new Load(demands);
     long horizon = horizon(demands);
-    this.least = demands.due().toSeconds();
     this.departs = cp.newIntVar(demands.due().toSeconds(), horizon, "departs");
     this.rest = cp.newIntVar(0, horizon, "rest");
     Map<ActivityId, IntervalVar> intervals = new HashMap<>();
@@ -75,9 +73,13 @@ final class Model {
     });
     demands.apart().stream().filter(a -> kept.test(new Hard.KeptApart(a))).forEach(a ->
         cp.addNoOverlap(a.activities().stream().map(id -> get(intervals, id)).toArray(IntervalVar[]::new)));
+    resting().forEach(a -> cp.addGreaterOrEqual(rest, after(a, 0)));
+  }
+
+  /** What does not wait for what runs. */
+  List<Activity> resting() {
     Set<ActivityId> last = demands.runs().map(demands::waitingFor).orElse(Set.of());
-    demands.activities().stream().filter(a -> !last.contains(a.id())).forEach(a ->
-        cp.addGreaterOrEqual(rest, after(a, 0)));
+    return demands.activities().stream().filter(a -> !last.contains(a.id())).toList();
   }
 
   /** Past which nothing need ever be: everything one after the other, with every wait and walk. */
@@ -236,8 +238,8 @@ final class Model {
     return LinearExpr.newBuilder().add(of(a.id())).add(a.length().plannedSeconds() + walk).build();
   }
 
-  IntVar runsFrom(ActivityId id) {
-    return of(id);
+  LinearExpr runsFrom(ActivityId id) {
+    return LinearExpr.term(of(id), -1);
   }
 
   /** How often something begins later than right after what it would rather follow. */

@@ -10,6 +10,7 @@ import java.util.OptionalLong;
 import java.util.Random;
 import java.util.Set;
 import neatlanyard.core.timeline.Activity;
+import neatlanyard.core.timeline.ActivityId;
 import neatlanyard.core.timeline.Demands;
 import neatlanyard.core.timeline.Length;
 import neatlanyard.core.timeline.Order;
@@ -62,6 +63,35 @@ public class ConstraintPlannerTest {
     assertThat(late).isGreaterThan(200);
     assertThat(hands).as("found by hand").isGreaterThan((2_000 - clashes) * 9 / 10);
     assertThat(asEarly).as("as early").isGreaterThan(hands * 9 / 10);
+  }
+
+  /** Of what departs earliest, what runs is shortest, then least is broken off, then the rest is over earliest. */
+  @Test
+  public void nothing_that_departs_as_early_is_better_by_what_else_is_wanted() {
+    Random random = new Random(1_812);
+    int compared = 0;
+    for (int n = 0; n < 600; n++) {
+      Demands some = Instances.random(random, 2 + random.nextInt(3), 1 + random.nextInt(2), 1, n % 4 == 0);
+      Demands d = new Demands(some.people(), some.activities(), some.waits(), some.apart(), some.walks(),
+          List.of(List.of(Instances.id(0), Instances.id(1))), some.due(), some.runs());
+      if (planner.plan(d, Optional.empty(), WITHIN) instanceof Outcome.Planned p) {
+        assertThat(p.best()).isTrue();
+        assertThat(wanted(d, p.timeline())).as("%d: %s", n, d).isEqualTo(
+            Exhaustive.least(d, horizon(d), t -> wanted(d, new Timeline(t))));
+        compared++;
+      }
+    }
+    assertThat(compared).isGreaterThan(400);
+  }
+
+  /** One number for the aims in their order. */
+  private static long wanted(Demands d, Timeline t) {
+    long ran = d.runs().map(r -> -t.of(r).begins().toSeconds()).orElse(0L);
+    long broken = t.of(Instances.id(1)).begins().equals(t.of(Instances.id(0)).ends()) ? 0 : 1;
+    Set<ActivityId> last = d.runs().map(d::waitingFor).orElse(Set.of());
+    long rest = d.activities().stream().map(Activity::id).filter(id -> !last.contains(id))
+        .mapToLong(id -> t.of(id).ends().toSeconds()).max().orElse(0);
+    return (ran * 2 + broken) * 1_000 + rest;
   }
 
   /** What is named clashes, and without any one of it nothing does. */

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.OptionalLong;
 import java.util.Set;
+import java.util.function.ToLongFunction;
 import neatlanyard.core.timeline.Activity;
 import neatlanyard.core.timeline.ActivityId;
 import neatlanyard.core.timeline.Demands;
@@ -20,9 +21,12 @@ final class Exhaustive {
   private final List<Activity> all;
   private final Map<ActivityId, Timeline.Slot> slots = new HashMap<>();
   private final int horizon;
+  private final ToLongFunction<Map<ActivityId, Timeline.Slot>> then;
   private long best = Long.MAX_VALUE;
+  private long least = Long.MAX_VALUE;
 
-  private Exhaustive(Demands demands, int horizon) {
+  private Exhaustive(Demands demands, int horizon, ToLongFunction<Map<ActivityId, Timeline.Slot>> then) {
+    this.then = then;
     this.demands = demands;
     this.all = demands.activities();
     this.horizon = horizon;
@@ -30,16 +34,24 @@ final class Exhaustive {
 
   /** The earliest departure in whole seconds; empty where the demands clash. @param horizon seconds that are tried */
   static OptionalLong departs(Demands demands, int horizon) {
-    Exhaustive search = new Exhaustive(demands, horizon);
+    Exhaustive search = new Exhaustive(demands, horizon, t -> 0);
     search.place(0, demands.due().toSeconds());
     return search.best == Long.MAX_VALUE ? OptionalLong.empty() : OptionalLong.of(search.best);
   }
 
+  /** The least of something among all that depart earliest. */
+  static long least(Demands demands, int horizon, ToLongFunction<Map<ActivityId, Timeline.Slot>> of) {
+    Exhaustive search = new Exhaustive(demands, horizon, of);
+    search.place(0, demands.due().toSeconds());
+    return search.least;
+  }
+
   private void place(int n, long end) {
-    if (end >= best) {
+    if (end > best) {
       return;
     }
     if (n == all.size()) {
+      least = end < best ? then.applyAsLong(slots) : Math.min(least, then.applyAsLong(slots));
       best = end;
       return;
     }

@@ -62,9 +62,9 @@ public class SecondOpinionTest {
   }
 
   /** @param departs empty where nothing is possible @param certain whether that was shown in the time there was */
-  private record Opinion(Optional<Integer> departs, boolean certain) {}
+  record Opinion(Optional<Integer> departs, boolean certain) {}
 
-  private static Opinion opinion(Demands d) {
+  static Opinion opinion(Demands d) {
     Model model = new Model();
     int horizon = (int) d.due().toSeconds() + d.activities().size() * 12 * UNIT;
     IntVar departs = model.intVar("departs", (int) d.due().toSeconds(), horizon);

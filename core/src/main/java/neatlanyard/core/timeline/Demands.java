@@ -115,8 +115,12 @@ public record Demands(
     for (int i = 0; i < apart.size(); i++) {
       unknown("apart[%d]".formatted(i), apart.get(i).activities(), ids, all);
     }
+    Set<ActivityId> pieces = new HashSet<>();
     for (int i = 0; i < inOneGo.size(); i++) {
-      unknown("in-one-go[%d]".formatted(i), new HashSet<>(inOneGo.get(i)), ids, all);
+      String where = "in-one-go[%d]".formatted(i);
+      unknown(where, new HashSet<>(inOneGo.get(i)), ids, all);
+      inOneGo.get(i).stream().filter(piece -> !pieces.add(piece)).forEach(piece ->
+          all.add(new Fault(where, "%s is a piece of something else, or stands there twice.".formatted(piece))));
     }
     runs.ifPresent(r -> unknown("runs", Set.of(r), ids, all));
     return all;

@@ -175,10 +175,12 @@ public final class Order {
     for (List<ActivityId> pieces : demands.inOneGo()) {
       for (int i = 1; i < pieces.size(); i++) {
         int one = ids.indexOf(pieces.get(i - 1));
-        double right = begins[ids.indexOf(pieces.get(i))] - lengths[one];
+        int other = ids.indexOf(pieces.get(i));
+        double right = begins[other] - lengths[one];
         boolean joined = timeline.of(pieces.get(i - 1)).ends().equals(timeline.of(pieces.get(i)).begins());
-        if (joined && from[one] < right && begins[one] < right) {
-          from[one] = right;
+        if (joined && Math.abs(begins[one] - right) > 1 / (2 * MILLIS)) {
+          int earlier = begins[one] < right ? one : other;
+          from[earlier] = earlier == one ? right : begins[one] + lengths[one];
           any = true;
         }
       }

@@ -2,6 +2,7 @@ package neatlanyard.core.timeline;
 
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -11,12 +12,13 @@ import java.util.random.RandomGenerator;
 
 /**
  * A plan as one would make it by hand, in a few thousandths of a second: one activity after the other, that with the
- * least room first, each as early as it fits and by whoever is done with it first; the best of some tries with a
- * little chance in them (serial schedule generation; Kelley 1963). Nothing is proven by it, and where longest waits
- * are tight it may find nothing.
+ * least room first, each as early as it fits and by whoever is done with it first; what is done in one go at once; the
+ * best of some tries, each with a little chance in the order of the best so far (serial schedule generation; Kelley
+ * 1963). It ends where nothing can be earlier. Where longest waits are tight it may find nothing.
  */
 public final class Serial {
   private static final double LITTLE = 240;
+  private static final int NOTHING = -1;
 
   private final Demands demands;
   private final List<Activity> all;
@@ -30,8 +32,22 @@ public final class Serial {
   private final int[][] least;
   /** By activity and way: who is busy, a bit a person. */
   private final long[][] who;
+  /** By activity: what is rather begun right after it; {@link #NOTHING} where nothing is. */
+  private final int[] next;
   private final Map<ActivityId, Integer> index = new HashMap<>();
   private final double[] latest;
+  /** Nothing departs before, and with so little broken off. */
+  private final Score bound;
+
+  /** @param over when the last is over, or it is due @param broken how often something is broken off */
+  private record Score(long over, int broken) {
+    boolean betterThan(Score other) {
+      return over < other.over || over == other.over && broken < other.broken;
+    }
+  }
+
+  /** A try. @param ways by activity, which of its ways */
+  private record Try(int[] begins, int[] ways) {}
 
   private Serial(Demands demands) {
     this.demands = demands;
@@ -57,7 +73,16 @@ public final class Serial {
     List<PersonId> people = demands.people().stream().map(Person::id).toList();
     this.who = all.stream().map(a -> a.ways().stream().mapToLong(w ->
         w.stream().mapToLong(p -> 1L << people.indexOf(p)).sum()).toArray()).toArray(long[][]::new);
-    this.latest = latest();
+    this.next = new int[count];
+    Arrays.fill(next, NOTHING);
+    for (List<ActivityId> pieces : demands.inOneGo()) {
+      for (int i = 1; i < pieces.size(); i++) {
+        next[at(pieces.get(i - 1))] = at(pieces.get(i));
+      }
+    }
+    Load load = new Load(demands);
+    this.latest = latest(load);
+    this.bound = new Score(load.departs(), 0);
   }
 
   private int at(ActivityId id) {
@@ -68,15 +93,16 @@ public final class Serial {
     return found;
   }
 
-  private static int up(Duration d) {
+  /** Whole seconds, rounded up, so that nothing is promised early. */
+  static int up(Duration d) {
     return (int) Math.ceil(d.toMillis() / 1_000.0);
   }
 
   /** When each must begin at the latest for all to be over by some time far off, or by the end of its window. */
-  private double[] latest() {
+  private double[] latest(Load load) {
     double end = 1e7;
-    double[] room = all.stream().mapToDouble(a -> a.until().map(u -> (double) u.toSeconds()).orElse(end)
-        - a.length().plannedSeconds()).toArray();
+    double[] room = all.stream().mapToDouble(a -> Math.min(end - load.after(a),
+        a.until().map(u -> (double) u.toSeconds()).orElse(end)) - a.length().plannedSeconds()).toArray();
     boolean changed = true;
     for (int n = 0; changed && n <= count; n++) {
       changed = false;
@@ -98,57 +124,78 @@ public final class Serial {
    */
   public static Optional<Timeline> of(Demands demands, int tries, RandomGenerator chance) {
     Serial serial = new Serial(demands);
-    int[] best = new int[0];
-    int[] ways = new int[0];
-    int over = Integer.MAX_VALUE;
-    for (int n = 0; n < tries; n++) {
-      double[] order = serial.latest.clone();
-      for (int i = 0; n > 0 && i < order.length; i++) {
-        order[i] += LITTLE * chance.nextGaussian();
-      }
-      int[] begins = new int[serial.count];
-      int[] chosen = new int[serial.count];
-      int end = serial.one(order, begins, chosen);
-      if (end < over && serial.keeps(begins)) {
-        over = end;
-        best = begins;
-        ways = chosen;
-      }
-    }
-    if (over == Integer.MAX_VALUE) {
-      return Optional.empty();
-    }
-    Timeline found = serial.timeline(best, ways);
-    return demands.broken(found).isEmpty() ? Optional.of(found) : Optional.empty();
+    return serial.best(tries, chance).map(serial::timeline).filter(t -> demands.broken(t).isEmpty());
   }
 
-  /** One try. @return when the last is over */
-  private int one(double[] order, int[] begins, int[] ways) {
-    boolean[] placed = new boolean[count];
-    int end = 0;
-    for (int n = 0; n < count; n++) {
-      int next = -1;
-      for (int i = 0; i < count; i++) {
-        boolean rather = !placed[i] && (next < 0 || order[i] < order[next]);
-        next = rather && free(i, placed) ? i : next;
+  private Optional<Try> best(int tries, RandomGenerator chance) {
+    Optional<Try> best = Optional.empty();
+    Score reached = new Score(Long.MAX_VALUE, 0);
+    double[] order = latest;
+    for (int n = 0; n < tries && bound.betterThan(reached); n++) {
+      double[] changed = order.clone();
+      for (int i = 0; n > 0 && i < count; i++) {
+        changed[i] += LITTLE * chance.nextGaussian();
       }
-      int earliest = from[next];
-      for (int k = 0; k < before[next].length; k++) {
-        int a = before[next][k];
-        earliest = Math.max(earliest, begins[a] + lengths[a] + least[next][k]);
+      Try one = one(changed);
+      Score score = score(one);
+      if (score.betterThan(reached) && keeps(one.begins)) {
+        best = Optional.of(one);
+        reached = score;
+        order = n == 0 ? latest : Arrays.stream(one.begins).asDoubleStream().toArray();
       }
-      begins[next] = Integer.MAX_VALUE;
-      for (int way = 0; way < all.get(next).ways().size(); way++) {
-        int fits = fits(next, way, earliest, placed, begins, ways);
-        if (fits < begins[next]) {
-          begins[next] = fits;
-          ways[next] = way;
-        }
-      }
-      placed[next] = true;
-      end = Math.max(end, begins[next] + lengths[next]);
     }
-    return end;
+    return best;
+  }
+
+  private Score score(Try one) {
+    long over = demands.due().toSeconds();
+    int broken = 0;
+    for (int i = 0; i < count; i++) {
+      int ends = one.begins[i] + lengths[i];
+      over = Math.max(over, ends);
+      broken += next[i] != NOTHING && one.begins[next[i]] != ends ? 1 : 0;
+    }
+    return new Score(over, broken);
+  }
+
+  private Try one(double[] order) {
+    Try made = new Try(new int[count], new int[count]);
+    boolean[] placed = new boolean[count];
+    int last = NOTHING;
+    for (int n = 0; n < count; n++) {
+      int follows = last == NOTHING ? NOTHING : next[last];
+      last = follows != NOTHING && !placed[follows] && free(follows, placed) ? follows : first(order, placed);
+      place(last, placed, made);
+    }
+    return made;
+  }
+
+  /** That with the least room of what may be placed. */
+  private int first(double[] order, boolean[] placed) {
+    int first = NOTHING;
+    for (int i = 0; i < count; i++) {
+      if (!placed[i] && (first == NOTHING || order[i] < order[first]) && free(i, placed)) {
+        first = i;
+      }
+    }
+    return first;
+  }
+
+  private void place(int i, boolean[] placed, Try made) {
+    int earliest = from[i];
+    for (int k = 0; k < before[i].length; k++) {
+      int a = before[i][k];
+      earliest = Math.max(earliest, made.begins[a] + lengths[a] + least[i][k]);
+    }
+    made.begins[i] = Integer.MAX_VALUE;
+    for (int way = 0; way < all.get(i).ways().size(); way++) {
+      int fits = fits(i, way, earliest, placed, made.begins, made.ways);
+      if (fits < made.begins[i]) {
+        made.begins[i] = fits;
+        made.ways[i] = way;
+      }
+    }
+    placed[i] = true;
   }
 
   private boolean free(int i, boolean[] placed) {
@@ -194,11 +241,12 @@ public final class Serial {
     });
   }
 
-  private Timeline timeline(int[] begins, int[] ways) {
+  private Timeline timeline(Try made) {
     Map<ActivityId, Timeline.Slot> slots = new HashMap<>();
     for (int i = 0; i < count; i++) {
-      Duration at = Duration.ofSeconds(begins[i]);
-      slots.put(all.get(i).id(), new Timeline.Slot(at, at.plusSeconds(lengths[i]), all.get(i).ways().get(ways[i])));
+      Duration at = Duration.ofSeconds(made.begins[i]);
+      slots.put(all.get(i).id(),
+          new Timeline.Slot(at, at.plusSeconds(lengths[i]), all.get(i).ways().get(made.ways[i])));
     }
     return new Timeline(slots);
   }
