@@ -20,4 +20,9 @@ public record Activity(
   public Activity {
     ways = ways.stream().map(Set::copyOf).toList();
   }
+
+  /** The same in another window. */
+  public Activity within(Duration begins, Optional<Duration> ends) {
+    return new Activity(id, what, ways, length, place, begins, ends);
+  }
 }

@@ -2,6 +2,7 @@ package neatlanyard.core.timeline;
 
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -9,6 +10,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 
 /**
  * All that a timeline must keep to.
@@ -44,19 +47,24 @@ public record Demands(
 
   /** The same, but one of its activities begins at a time and at no other. @param at since the plan begins */
   public Demands beginning(ActivityId id, Duration at) {
-    List<Activity> then = activities.stream().map(a -> !a.id().equals(id) ? a : new Activity(a.id(), a.what(),
-        a.ways(), a.length(), a.place(), at, Optional.of(at.plusSeconds(a.length().plannedSeconds())))).toList();
-    return new Demands(people, then, waits, apart, walks, inOneGo, due, runs);
+    return with(a -> !a.id().equals(id) ? a
+        : a.within(at, Optional.of(at.plusSeconds(a.length().plannedSeconds()))));
   }
 
   /** The same, but some begin no earlier than given, since the plan begins. */
   public Demands from(Map<ActivityId, Duration> least) {
-    List<Activity> then = activities.stream().map(a -> {
-      Duration from = least.getOrDefault(a.id(), a.from());
-      return new Activity(a.id(), a.what(), a.ways(), a.length(), a.place(),
-          from.compareTo(a.from()) > 0 ? from : a.from(), a.until());
-    }).toList();
-    return new Demands(people, then, waits, apart, walks, inOneGo, due, runs);
+    return with(a -> a.within(Optional.ofNullable(least.get(a.id())).filter(f -> f.compareTo(a.from()) > 0)
+        .orElse(a.from()), a.until()));
+  }
+
+  /** The same, but some are over by then, since the plan begins. */
+  public Demands until(Map<ActivityId, Duration> most) {
+    return with(a -> a.within(a.from(), Stream.concat(a.until().stream(),
+        Optional.ofNullable(most.get(a.id())).stream()).min(Comparator.naturalOrder())));
+  }
+
+  private Demands with(UnaryOperator<Activity> other) {
+    return new Demands(people, activities.stream().map(other).toList(), waits, apart, walks, inOneGo, due, runs);
   }
 
   public String name(PersonId id) {
@@ -141,7 +149,7 @@ public record Demands(
   }
 
   private static void unknown(String where, Set<ActivityId> named, Set<ActivityId> ids, List<Fault> all) {
-    named.stream().filter(n -> !ids.contains(n)).sorted(java.util.Comparator.comparing(ActivityId::value)).forEach(n ->
+    named.stream().filter(n -> !ids.contains(n)).sorted(Comparator.comparing(ActivityId::value)).forEach(n ->
         all.add(new Fault(where, "There is no activity %s.".formatted(n))));
   }
 

@@ -31,13 +31,16 @@ import neatlanyard.core.sop.Card.Item;
 import neatlanyard.core.sop.Circumstance;
 import neatlanyard.core.sop.Day;
 import neatlanyard.core.sop.Pack;
+import neatlanyard.core.sop.Stage;
 import neatlanyard.core.sop.StepId;
+import neatlanyard.core.timeline.ActivityId;
 import neatlanyard.core.timeline.Serial;
 import neatlanyard.core.timeline.Timeline;
 import neatlanyard.core.timeline.ahead.Ahead;
 import neatlanyard.core.timeline.ahead.Choice;
 import neatlanyard.core.timeline.ahead.GroundEvent;
 import neatlanyard.core.timeline.ahead.GroundEvent.Kind;
+import neatlanyard.core.timeline.ahead.Monitoring;
 import neatlanyard.core.timeline.ahead.Taken;
 import neatlanyard.core.timeline.ahead.Task;
 import neatlanyard.core.timeline.learned.Learned;
@@ -141,11 +144,55 @@ public class AheadTest {
     Task apu = mild.tasks().stream().filter(t -> t.items().stream().anyMatch(i ->
         i.step().id().value().equals("pu-apu"))).findFirst().orElseThrow();
     assertThat(planned(mild).of(apu.id()).begins()).isEqualTo(Duration.ofMinutes(20));
-    Ahead unheld = mild.withNothingHeld().orElseThrow();
+    Ahead unheld = last(mild);
     assertThat(planned(unheld).of(apu.id()).begins()).isLessThan(Duration.ofMinutes(5));
-    assertThat(unheld.withNothingHeld()).isEmpty();
-    assertThat(Ahead.of(opened("dovrin-46"), List.of(), Learned.NONE, NOW).orElseThrow().withNothingHeld())
-        .as("at two below freezing").isEmpty();
+    Ahead cold = Ahead.of(opened("dovrin-46"), List.of(), Learned.NONE, NOW).orElseThrow();
+    assertThat(cold.demands().activity(apu.id()).from()).as("at two below freezing").isZero();
+  }
+
+  /** With no wish left. */
+  private static Ahead last(Ahead ahead) {
+    return ahead.wantingLess().map(AheadTest::last).orElse(ahead);
+  }
+
+  /** Twenty minutes before, where there is time for it; where there is none the plan says so and goes on. */
+  @Test
+  public void the_pilot_monitoring_is_done_early_where_it_can_be_had() throws IOException {
+    Departure d = opened("halyard-210");
+    Instant early = DEPARTS.minus(Duration.ofMinutes(50));
+    Ahead ahead = Ahead.of(d, List.of(), Learned.NONE, early).orElseThrow();
+    Monitoring wish = ahead.monitoring().getFirst();
+    assertThat(wish.wanted()).isEqualTo(DEPARTS.minus(Duration.ofMinutes(20)));
+    assertThat(wish.tasks()).isNotEmpty().allSatisfy(id ->
+        assertThat(ahead.demands().activity(id).until()).contains(Duration.ofMinutes(30)));
+    Timeline t = planned(ahead);
+    assertThat(wish.tasks()).allSatisfy(id -> assertThat(t.of(id).ends()).isLessThanOrEqualTo(Duration.ofMinutes(30)));
+    Ahead less = ahead.wantingLess().orElseThrow();
+    assertThat(wish.tasks()).allMatch(id -> less.demands().activity(id).until().isEmpty());
+    Ahead late = Ahead.of(d, List.of(), Learned.NONE, DEPARTS.minus(Duration.ofMinutes(22))).orElseThrow();
+    assertThat(late.monitoring().getFirst().tasks()).allMatch(id ->
+        late.demands().activity(id).until().isEmpty());
+  }
+
+  /** What radiates and the hose, and from the start of the engines both pilots with their heads down. */
+  @Test
+  public void what_may_not_be_at_once_is_kept_apart_and_what_others_do_is_not_moved_for_it() throws IOException {
+    Departure d = opened("halyard-210");
+    Ahead ahead = Ahead.of(d, List.of(event(Kind.FUELLING, 5, 30)), Learned.NONE, NOW).orElseThrow();
+    Timeline t = planned(ahead);
+    Task hf = task(ahead, "te-hf");
+    ActivityId fuelling = new ActivityId("ground.fuelling");
+    assertThat(ahead.demands().apart()).anySatisfy(a ->
+        assertThat(a.activities()).containsExactlyInAnyOrder(hf.id(), fuelling));
+    assertThat(t.of(fuelling).begins()).isBetween(Duration.ofMinutes(5), Duration.ofSeconds(301));
+    assertThat(t.of(hf.id()).begins().compareTo(t.of(fuelling).ends()) >= 0
+        || t.of(hf.id()).ends().compareTo(t.of(fuelling).begins()) <= 0).isTrue();
+    List<Task> turning = ahead.tasks().stream().filter(x -> x.stage() == Stage.START
+        && x.procedure().kind().byPanel() && x.seats().size() == 1).toList();
+    assertThat(turning).extracting(Task::seats).contains(Set.of(Seat.LEFT), Set.of(Seat.RIGHT));
+    turning.forEach(one -> turning.stream().filter(other -> !other.seats().equals(one.seats())).forEach(other ->
+        assertThat(t.of(one.id()).ends().compareTo(t.of(other.id()).begins()) <= 0
+        || t.of(other.id()).ends().compareTo(t.of(one.id()).begins()) <= 0).isTrue()));
   }
 
   /** A pack that says how long a procedure takes is believed until crews' own times are known. */

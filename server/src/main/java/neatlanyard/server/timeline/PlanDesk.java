@@ -49,6 +49,8 @@ class PlanDesk {
   private static final Logger LOG = LoggerFactory.getLogger(PlanDesk.class);
   private static final Duration WITHIN = Duration.ofSeconds(1);
   private static final Duration CHOICE_WITHIN = Duration.ofMillis(500);
+  /** A plan with a wish less has at least so long. */
+  private static final Duration LEAST_WITHIN = Duration.ofMillis(250);
   private static final Duration FRESH = Duration.ofSeconds(15);
   private static final Duration KEPT = Duration.ofHours(2);
   private static final int MOST_KEPT = 200;
@@ -179,13 +181,20 @@ class PlanDesk {
     return learned.get(d.state().opened().tail().type(), t -> Learned.of(times.of(t, MOST_TIMES)));
   }
 
-  /** What is held back to save fuel is not where that would cost time. */
+  /** What is only wished for is given up, one after the other, where it would cost time. */
   private Found found(Ahead ahead, Optional<Timeline> before, Duration within) {
-    Found held = foundAs(ahead, before, within);
-    boolean late = held.timeline().isEmpty() || over(held).compareTo(ahead.demands().due()) > 0;
-    return ahead.withNothingHeld().filter(a -> late).map(a -> foundAs(a, before, within))
-        .filter(a -> held.timeline().isEmpty() || a.timeline().isPresent() && over(a).compareTo(over(held)) < 0)
-        .orElse(held);
+    long ends = System.nanoTime() + within.toNanos();
+    Found best = foundAs(ahead, before, within);
+    Optional<Ahead> less = ahead.wantingLess();
+    while (less.isPresent() && (best.timeline().isEmpty() || over(best).compareTo(ahead.demands().due()) > 0)) {
+      Duration left = Duration.ofNanos(ends - System.nanoTime());
+      Found eased = foundAs(less.get(), before, left.compareTo(LEAST_WITHIN) > 0 ? left : LEAST_WITHIN);
+      boolean better = best.timeline().isEmpty()
+          || eased.timeline().isPresent() && over(eased).compareTo(over(best)) < 0;
+      best = better ? eased : best;
+      less = less.get().wantingLess();
+    }
+    return best;
   }
 
   private Found foundAs(Ahead ahead, Optional<Timeline> before, Duration within) {

@@ -27,15 +27,20 @@ import neatlanyard.core.timeline.learned.Learned;
  * @param ground what others do that is not over, by its activity
  * @param learned from how many procedures of earlier departures its times were learned; 0 where they are estimates
  * @param byClock what the plain clock says, a time by which each stage should be over: that none is behind
- * @param demands on the tasks that are not over
- * @param unheld the same where nothing is held back to save fuel; empty where nothing is
+ * @param demands on the tasks that are not over, with all that is wished for
+ * @param eased the same with one wish less each: first that the pilot monitoring is done early, then that something is
+ *     held back to save fuel; none where nothing is wished for
+ * @param monitoring what the pilot monitoring is wanted to have done early, whether it can be had or not
  */
 public record Ahead(
     Instant begins, Instant wanted, Duration departs, List<Task> tasks, Map<ActivityId, GroundEvent> ground,
-    int learned, boolean byClock, Demands demands, Optional<Demands> unheld) {
+    int learned, boolean byClock, Demands demands, List<Demands> eased,
+    List<Monitoring> monitoring) {
   public Ahead {
     tasks = List.copyOf(tasks);
     ground = Map.copyOf(ground);
+    eased = List.copyOf(eased);
+    monitoring = List.copyOf(monitoring);
   }
 
   /**
@@ -83,14 +88,16 @@ public record Ahead(
   public Ahead beginning(ActivityId task, Instant at) {
     Duration since = Duration.ofSeconds(Duration.between(begins, at).toSeconds());
     Duration then = since.isNegative() ? Duration.ZERO : since;
-    return new Ahead(begins, wanted, departs, tasks, ground, learned, byClock, demands.beginning(task, then),
-        unheld.map(d -> d.beginning(task, then)));
+    return with(demands.beginning(task, then), eased.stream().map(d -> d.beginning(task, then)).toList());
   }
 
-  /** For where holding something back would cost time; empty where nothing is held back. */
-  public Optional<Ahead> withNothingHeld() {
-    return unheld.map(d ->
-        new Ahead(begins, wanted, departs, tasks, ground, learned, byClock, d, Optional.empty()));
+  /** For where a wish would cost time: with one less; empty where there is none. */
+  public Optional<Ahead> wantingLess() {
+    return eased.stream().findFirst().map(d -> with(d, eased.subList(1, eased.size())));
+  }
+
+  private Ahead with(Demands other, List<Demands> otherEased) {
+    return new Ahead(begins, wanted, departs, tasks, ground, learned, byClock, other, otherEased, monitoring);
   }
 
   /** A task by its activity; empty for what is no task of the card, such as a walk back. */

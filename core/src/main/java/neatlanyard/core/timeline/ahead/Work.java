@@ -11,6 +11,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import neatlanyard.core.departure.Departure;
 import neatlanyard.core.figures.WorkedOut;
 import neatlanyard.core.fleet.Code;
@@ -33,6 +34,7 @@ import neatlanyard.core.timeline.ActivityId;
 import neatlanyard.core.timeline.Apart;
 import neatlanyard.core.timeline.Demands;
 import neatlanyard.core.timeline.Length;
+import neatlanyard.core.timeline.Load;
 import neatlanyard.core.timeline.Person;
 import neatlanyard.core.timeline.PersonId;
 import neatlanyard.core.timeline.Walk;
@@ -101,14 +103,46 @@ final class Work {
     Instant wanted = d.opened().flight().departs().minus(due);
     Duration left = Duration.between(now, wanted);
     List<Walk> walks = List.of(new Walk(FLIGHT_DECK, OUTSIDE, Takes.wayOut(d.pack().planform())));
-    Demands unheld = new Demands(crew(), activities, net.waits(), apart(), walks, inOneGo,
+    Demands asked = new Demands(crew(), activities, net.waits(), apart(), walks, inOneGo,
         left.isNegative() ? Duration.ZERO : left, Optional.empty());
-    Map<ActivityId, Duration> held = held();
-    Demands demands = unheld.from(held);
+    List<Monitoring> monitoring = monitoring();
+    List<Demands> wished = wished(asked, monitoring);
     boolean byClock = tasks.stream().filter(t -> !t.over())
         .noneMatch(t -> d.due(t.stage()).filter(now::isAfter).isPresent());
-    return new Ahead(now, wanted, due, tasks, expected, learned.count(), byClock, demands,
-        held.isEmpty() ? Optional.empty() : Optional.of(unheld));
+    return new Ahead(now, wanted, due, tasks, expected, learned.count(), byClock, wished.getFirst(),
+        wished.subList(1, wished.size()), monitoring);
+  }
+
+  /** With everything that is wished for, then with one wish less each, and last what is demanded alone. */
+  private List<Demands> wished(Demands asked, List<Monitoring> monitoring) {
+    List<Demands> all = new ArrayList<>(List.of(asked));
+    Map<ActivityId, Duration> held = held();
+    Demands saving = asked.from(held);
+    if (!held.isEmpty()) {
+      all.addFirst(saving);
+    }
+    Map<ActivityId, Duration> early = new HashMap<>();
+    monitoring.forEach(m -> m.tasks().forEach(id -> early.put(id, since(m.wanted()))));
+    Demands monitored = saving.until(early);
+    if (!early.isEmpty() && can(monitored)) {
+      all.addFirst(monitored);
+    }
+    return all;
+  }
+
+  /** Whether it cannot be seen without search that somebody has no time for something. */
+  private static boolean can(Demands demands) {
+    Load load = new Load(demands);
+    return demands.activities().stream().allMatch(a -> a.until().filter(u ->
+        load.before(a) + a.length().plannedSeconds() > u.toSeconds()).isEmpty());
+  }
+
+  private List<Monitoring> monitoring() {
+    Seat seat = d.opened().flight().flyingSeat().other();
+    return card.parts().stream().map(Card.Part::procedure).flatMap(p -> p.monitoringDone().stream()
+        .map(before -> new Monitoring(p.title(), tasks.stream().filter(t -> !t.over() && t.procedure().equals(p)
+        && t.seats().equals(Set.of(seat))).map(Task::id).collect(Collectors.toSet()),
+        d.opened().flight().departs().minus(before)))).filter(m -> !m.tasks().isEmpty()).toList();
   }
 
   /** What others do that is not over; what comes of it is waited for. */
@@ -121,9 +155,11 @@ final class Work {
       Duration from = since(e.begins());
       Duration takes = since(e.ends()).minus(from);
       ActivityId id = new ActivityId("ground.%s".formatted(Code.written(e.kind().name())));
-      activities.add(new Activity(id, e.kind().words(), List.of(Set.of()),
-          e.moment() ? coming(from) : new Length(takes, OUTSIDE_SPREAD), Optional.empty(),
-          e.moment() ? Duration.ZERO : from, Optional.empty()));
+      Length length = e.moment() ? coming(from) : new Length(takes, OUTSIDE_SPREAD);
+      Duration begins = e.moment() ? Duration.ZERO : from;
+      // What others do is not the crew's to move.
+      activities.add(new Activity(id, e.kind().words(), List.of(Set.of()), length, Optional.empty(), begins,
+          Optional.of(begins.plusSeconds(length.plannedSeconds() + 1L))));
       expected.put(id, e);
       tasks.stream().filter(t -> !t.over() && waits(t, e.kind())).forEach(t ->
           net.wait(id, t.id(), Duration.ZERO, ""));
@@ -228,19 +264,45 @@ final class Work {
     return from;
   }
 
+  /** What may not be done at once, though nothing waits for the other. */
+  private List<Apart> apart() {
+    List<Apart> all = new ArrayList<>(nearHazards());
+    expected.forEach((id, e) -> {
+      if (e.kind() == GroundEvent.Kind.FUELLING) {
+        tasks.forEach(t -> t.open().stream().filter(i -> i.step().notWhileFuelling()).findFirst().ifPresent(i ->
+            apart(all, id, t.id(), "%s: never while fuelling".formatted(i.step().challenge()))));
+      }
+    });
+    List<Task> turning = tasks.stream().filter(t -> !t.over() && t.stage().compareTo(Stage.START) >= 0
+        && t.procedure().kind().byPanel() && t.seats().size() == 1).toList();
+    for (int i = 0; i < turning.size(); i++) {
+      for (Task other : turning.subList(i + 1, turning.size())) {
+        if (!turning.get(i).seats().equals(other.seats())) {
+          apart(all, turning.get(i).id(), other.id(), "with engines running one of you looks out");
+        }
+      }
+    }
+    return all;
+  }
+
+  private void apart(List<Apart> all, ActivityId one, ActivityId other, String because) {
+    if (net.free(one, other)) {
+      all.add(new Apart(Set.of(one, other), because));
+    }
+  }
+
   /**
    * What hurts somebody who stands there is not begun while anybody is: a step that hangs a tag, such as that of
    * running pumps, and the pieces of the way round through what is dangerous while it hangs.
    */
-  private List<Apart> apart() {
+  private List<Apart> nearHazards() {
     List<Apart> all = new ArrayList<>();
     for (Planform.Hazard h : d.pack().planform().hazards()) {
       List<Task> begins = h.during().map(tag -> tasks.stream().filter(t -> t.open().stream().anyMatch(i ->
           i.step().opens().stream().anyMatch(o -> o.tag().equals(tag)))).toList()).orElse(List.of());
-      tasks.stream().filter(t -> t.outside() && !begins.isEmpty() && t.open().stream().anyMatch(i -> within(h, i)))
-          .forEach(t -> begins.stream().filter(b -> !b.id().equals(t.id()) && net.free(b.id(), t.id()))
-          .forEach(b -> all.add(new Apart(Set.of(b.id(), t.id()), "%s: nobody near %s".formatted(b.what(),
-          h.name().toLowerCase(Locale.ROOT))))));
+      tasks.stream().filter(t -> t.outside() && t.open().stream().anyMatch(i -> within(h, i))).forEach(t ->
+          begins.stream().filter(b -> !b.id().equals(t.id())).forEach(b -> apart(all, b.id(), t.id(),
+          "%s: nobody near %s".formatted(b.what(), h.name().toLowerCase(Locale.ROOT)))));
     }
     return all;
   }
