@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core'
 import { Link } from '@tanstack/react-router'
 import { useState } from 'react'
-import type { BuysView, FoundView, PlanView } from '../api.gen'
+import type { BuysView, FoundView, PlanView, SlipView } from '../api.gen'
 import { Fetching } from '../app/Fetching'
 import { Fold } from '../app/Fold'
 import { ProblemNotice } from '../app/Notice'
@@ -12,7 +12,7 @@ import { Ground } from './Ground'
 import { OtherEnd, OtherEndLine } from './OtherEnd'
 import classes from './PlanStage.module.css'
 import { Strips, type Trying } from './Strips'
-import { useBuys, usePlan, useTried } from './usePlan'
+import { useChoices, usePlan, useTried } from './usePlan'
 
 const MINUTE_MS = 60_000
 const PERCENT = 100
@@ -107,8 +107,14 @@ const Found = ({ live, plan, found }: { live: Live; plan: PlanView; found: Found
         {nine - Date.parse(plan.wanted) >= MINUTE_MS && `; in nine of ten by ${clockTime(found.nine, zone)}`}.
       </p>
       <OtherEndLine plan={plan} zone={zone} />
+      {found.monitoring.map((m) => (
+        <p key={m.what} className={classes.soft}>
+          The pilot monitoring is done with {m.what} at <b>{clockTime(m.done, zone)}</b>; wanted by{' '}
+          {clockTime(m.wanted, zone)}.
+        </p>
+      ))}
       {mine && <Mine strip={mine} zone={zone} now={now} />}
-      <Buys live={live} plan={plan} wanted={found.likely < LIKELY_ENOUGH} />
+      <Choices live={live} plan={plan} wanted={found.likely < LIKELY_ENOUGH} />
       <div className={classes.wide}>
         {trying ? (
           <Tried live={live} plan={plan} found={found} trying={trying} onTry={setTrying} />
@@ -212,9 +218,9 @@ const Mine = ({ strip, zone, now }: { strip: FoundView['strips'][number]; zone: 
   )
 }
 
-const Buys = ({ live, plan, wanted }: { live: Live; plan: PlanView; wanted: boolean }) => {
+const Choices = ({ live, plan, wanted }: { live: Live; plan: PlanView; wanted: boolean }) => {
   const [asked, setAsked] = useState(false)
-  const { data, isFetching, error } = useBuys(live.view.header.id, plan, wanted || asked)
+  const { data, isFetching, error } = useChoices(live.view.header.id, plan, wanted || asked)
   if (!wanted && !asked)
     return (
       <Button variant="plain" size="desk" className={classes.ask!} onClick={() => setAsked(true)}>
@@ -223,29 +229,43 @@ const Buys = ({ live, plan, wanted }: { live: Live; plan: PlanView; wanted: bool
     )
   if (error) return <ProblemNotice problem={error} />
   if (!data) return isFetching ? <p className={classes.soft}>Trying what would buy time…</p> : null
-  if (data.length === 0) return <p className={classes.soft}>Nothing that could be tried would buy half a minute.</p>
   return (
-    <div className={classes.buys} aria-label="What would buy time, each alone tried">
-      {data.map((b) => (
-        <Buy key={b.words} live={live} buy={b} />
+    <>
+      {data.slips.map((s) => (
+        <Slip key={s.seat} slip={s} mine={live.seat === s.seat} />
       ))}
-    </div>
+      {data.buys.length === 0 && <p className={classes.soft}>Nothing that could be tried would buy half a minute.</p>}
+      <div className={classes.buys} aria-label="What would buy time, each alone tried">
+        {data.buys.map((b) => (
+          <Buy key={b.words} live={live} buy={b} />
+        ))}
+      </div>
+    </>
   )
 }
+
+/** What it costs not to begin now. */
+const Slip = ({ slip, mine }: { slip: SlipView; mine: boolean }) => (
+  <p className={classes.slip} data-mine={mine || undefined}>
+    <b>
+      {slip.what} now{!mine && ` (${slip.seat} seat)`}:
+    </b>{' '}
+    begun {minutes(slip.laterS * 1000)} later, the departure slips {span(slip.slipsS * 1000)}
+    {slip.other && ` and ${slip.other.what} (${slip.other.seat} seat) ${span(slip.other.laterS * 1000)}`}.
+  </p>
+)
 
 /** One that would buy time; whose word it is may say it. */
 const Buy = ({ live, buy }: { live: Live; buy: BuysView }) => {
   const mine = live.seat === buy.by
-  const say = () => {
-    for (const s of buy.says)
-      live.outbox.put(
-        s.kind,
-        s.kind === 'panel-handed-over' ? { panel: s.panel, to: s.to } : { step: s.step, reason: s.reason },
-        buy.words,
-      )
-  }
   return (
-    <Button variant="outline" size="seat" disabled={!mine} onClick={say} className={classes.buy!}>
+    <Button
+      variant="outline"
+      size="seat"
+      disabled={!mine}
+      onClick={() => live.outbox.putAll(buy.says.map((s) => ({ ...s, label: buy.words })))}
+      className={classes.buy!}
+    >
       <span>{buy.words}</span>
       <b>
         {span(buy.gainS * 1000)} earlier, on time in {Math.round(buy.likely * PERCENT)} of 100

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useEffect } from 'react'
-import type { BuysView, PlanLineView, PlanView, TurnRoundView } from '../api.gen'
+import type { TrialsView, PlanLineView, PlanView, TurnRoundView } from '../api.gen'
 import { ask, type Problem } from '../app/api'
 import type { Live } from '../live/useDeparture'
 
@@ -69,11 +69,11 @@ export const planWords = (plan: PlanLineView | undefined): string => {
   return late > 0 ? `${late} min late` : `${Math.floor(plan.slackS / 60)} min to spare`
 }
 
-/** What would buy time, for the plan that is shown. */
-export const useBuys = (id: string, plan: PlanView, wanted: boolean) =>
-  useQuery<BuysView[], Problem>({
+/** What would buy time and what waiting costs, for the plan that is shown. */
+export const useChoices = (id: string, plan: PlanView, wanted: boolean) =>
+  useQuery<TrialsView, Problem>({
     queryKey: ['plan-choices', id, plan.number, plan.ground],
-    queryFn: () => ask<BuysView[]>('GET', `/api/departures/${id}/plan/choices`),
+    queryFn: () => ask<TrialsView>('GET', `/api/departures/${id}/plan/choices`),
     enabled: wanted,
     staleTime: ANEW_MS,
     retry: false,

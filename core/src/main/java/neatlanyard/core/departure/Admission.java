@@ -72,6 +72,7 @@ public final class Admission {
       case Event.Interrupted e -> crew.interrupted();
       case Event.WentOn e -> crew.wentOn();
       case Event.PanelHandedOver e -> crew.handOver(e);
+      case Event.PlanChosen e -> crew.planChosen(e);
       case Event.FindRaised e -> finds.raised(e);
       case Event.VerdictTaken e -> finds.verdict(e);
       case Event.ChecklistStopped e -> checklists.stop(e);

@@ -14,6 +14,8 @@ import neatlanyard.core.log.Event;
 
 /** What is asked of who sits where, who is away, whose panel it is, and of tags hung by hand. */
 final class CrewAdmission {
+  private static final int DAY_SECONDS = 86_400;
+
   private final Attempt attempt;
 
   CrewAdmission(Attempt attempt) {
@@ -63,6 +65,12 @@ final class CrewAdmission {
         ? no(RefusalCode.NO_SUCH_SEAT, "Nobody else sits in the %s seat.".formatted(attempt.name(e.to())),
         "Hand it to a seat that is taken.")
         : Optional.empty();
+  }
+
+  Optional<Refusal> planChosen(Event.PlanChosen e) {
+    return words("choice", e.words()).or(() -> e.earlierS() < 0 || e.earlierS() > DAY_SECONDS
+        ? no(RefusalCode.NO_SUCH_GAIN, "%d seconds are no time that a choice gains.".formatted(e.earlierS()),
+            "Choose what the plan offers.") : Optional.empty());
   }
 
   Optional<Refusal> tagHung(Event.TagHung e) {

@@ -50,6 +50,7 @@ final class Fold {
       case Event.DaySet e -> cut(d, e.day(), entry.number());
       case Event.Measured e -> measured(d, e, entry);
       case Event.DoesNotFit e -> d;
+      case Event.PlanChosen e -> d;
       case Event.StepDone e -> trimmed(d, e.step(), entry).marked(e.step(), mark(entry, Mark.Outcome.DONE, ""));
       case Event.FoundSo e -> d.marked(e.step(), mark(entry, Mark.Outcome.DONE, "found so"));
       case Event.ValueSaid e -> trimmed(d, e.step(), entry).valueSaid(e, entry)

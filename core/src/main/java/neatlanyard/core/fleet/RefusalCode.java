@@ -53,6 +53,7 @@ public enum RefusalCode implements Code {
   NOT_YOUR_ROLE,
   NO_SEAT,
   NO_SUCH_SEAT,
+  NO_SUCH_GAIN,
   NO_SUCH_TAG,
   OTHER_SEAT,
   SERVER_ONLY,

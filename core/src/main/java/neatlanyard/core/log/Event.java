@@ -143,6 +143,14 @@ public sealed interface Event {
   /** What whoever says it works of a panel in a flow goes to another seat. */
   record PanelHandedOver(PlaceId panel, Seat to) implements Event {}
 
+  /**
+   * What buys time was chosen: the plan goes by it. What it is made of is said right after, each word as its own.
+   *
+   * @param words what was chosen
+   * @param earlierS how much earlier all was over by the plan that was tried, in seconds
+   */
+  record PlanChosen(String words, int earlierS) implements Event {}
+
   /** How the runway is, as it was reported. */
   record RunwayReported(RunwayCondition condition) implements Event {}
 

@@ -80,6 +80,7 @@ public record Account(List<StageTime> stages, List<Interruption> interruptions) 
       case Event.VerdictTaken e -> true;
       case Event.ChecklistStopped e -> true;
       case Event.PanelHandedOver e -> true;
+      case Event.PlanChosen e -> true;
       case Event.TiedOff e -> !e.accepted().isEmpty();
       case Event.ControlsChecked e -> !e.judgement().passed();
       case Event.ControlsSeen e -> !e.sightings().stream().allMatch(Sighting::right);

@@ -438,6 +438,19 @@ public class DepartureTest {
   }
 
   @Test
+  public void a_choice_stands_in_the_log_before_what_it_is_made_of() {
+    Scene s = Scene.ready();
+    Event.PlanChosen said = new Event.PlanChosen("Leaves two tests that alerting covers", 180);
+    assertThat(s.tries(STRANGER, said)).isEqualTo("no-seat");
+    assertThat(s.tries(OFFICER, new Event.PlanChosen(" ", 180))).isEqualTo("words-missing");
+    assertThat(s.tries(OFFICER, new Event.PlanChosen("x".repeat(5_000), 180))).isEqualTo("too-long");
+    assertThat(s.tries(OFFICER, new Event.PlanChosen("x", -1))).isEqualTo("no-such-gain");
+    assertThat(s.tries(OFFICER, new Event.PlanChosen("x", Integer.MAX_VALUE))).isEqualTo("no-such-gain");
+    s.says(OFFICER, said);
+    assertThat(s.log.getLast().event()).isEqualTo(said);
+  }
+
+  @Test
   public void what_does_not_fit_is_in_the_log_and_changes_nothing_else() {
     Scene s = Scene.ready();
     Event.DoesNotFit said = new Event.DoesNotFit(new StepId("oxygen-low"), "The table is not aboard");

@@ -145,6 +145,7 @@ public class RecordTest {
       new Event.Interrupted(),
       new Event.WentOn(),
       new Event.PanelHandedOver(new PlaceId("overhead"), Seat.RIGHT),
+      new Event.PlanChosen("The captain gives Left flow", 240),
       new Event.StepLater(STEP, "loaders in the way"),
       new Event.LogTailRead(new TailId("TL-DVB")),
       new Event.FindRaised(new UUID(0x7000L, 1), STEP, "tape\nleft", new FindDetail(
@@ -314,7 +315,7 @@ public class RecordTest {
   public void what_was_altered_is_named_and_other_files_are_no_records() {
     String record = record();
     assertThat(RecordFile.check(record.replace("tape\\nleft", "tape\\nright")))
-        .isEqualTo(new RecordFile.Check.Altered(22, "its content is not what was hashed when it was written"));
+        .isEqualTo(new RecordFile.Check.Altered(23, "its content is not what was hashed when it was written"));
     List<EntryJson.HashedEntry> kept = kept();
     List<String> cut = kept.subList(0, 11).stream().map(EntryJson.HashedEntry::json).toList();
     assertThat(RecordFile.check(written(cut, kept.getLast().hash()))).isInstanceOf(RecordFile.Check.Altered.class);

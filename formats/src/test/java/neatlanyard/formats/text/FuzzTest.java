@@ -62,7 +62,7 @@ public class FuzzTest {
   private static final Path DEMO = Path.of(System.getProperty("lanyard.root", ".."), "demo");
   private static final Instant NOW = Instant.parse("2027-01-14T07:25:00Z");
   /** In all; `./lanyard bench fuzz` asks for more. */
-  private static final int INPUTS = Integer.getInteger("lanyard.fuzz", 50_000);
+  private static final int INPUTS = Integer.getInteger("lanyard.fuzz", 20_000);
   private static final long SEED = Long.getLong("lanyard.seed", 20_270_114L);
   /** A whole pack is long to read; most mutants are of its beginning. */
   private static final int WHOLE_PACK_EVERY = 400;

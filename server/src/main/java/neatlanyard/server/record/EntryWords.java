@@ -104,6 +104,7 @@ final class EntryWords {
       case Event.PanelHandedOver e ->
           "%s handed to the %s seat".formatted(places.getOrDefault(e.panel(), e.panel().value()),
           seating.name(e.to()));
+      case Event.PlanChosen e -> "To gain %d min: %s".formatted(Math.round(e.earlierS() / 60.0), e.words());
       case Event.DoesNotFit e -> "%s: does not fit, %s".formatted(challenge(e.step()), e.words());
       case Event.StepUndone e -> "%s: taken back".formatted(challenge(e.step()));
       case Event.StepLater e -> "%s: put aside, %s".formatted(challenge(e.step()), e.reason());

@@ -17,10 +17,10 @@ import neatlanyard.server.fleet.SignedIn;
 import neatlanyard.server.problem.Problem;
 import neatlanyard.server.problem.ProblemCode;
 import neatlanyard.server.timeline.PlanDesk.Current;
-import neatlanyard.server.timeline.PlanViews.BuysView;
 import neatlanyard.server.timeline.PlanViews.FoundView;
 import neatlanyard.server.timeline.PlanViews.PlanLineView;
 import neatlanyard.server.timeline.PlanViews.PlanView;
+import neatlanyard.server.timeline.PlanViews.TrialsView;
 import neatlanyard.server.timeline.PlanViews.TurnRoundView;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -97,11 +97,13 @@ class PlanController {
     return turnRounds.turnRounds();
   }
 
-  /** What would buy time, each alone tried by the solver. */
+  /** What would buy time and what waiting would cost, each alone tried by the solver. */
   @GetMapping("/api/departures/{id}/plan/choices")
-  List<BuysView> choices(@AuthenticationPrincipal SignedIn who, @PathVariable String id) {
+  TrialsView choices(@AuthenticationPrincipal SignedIn who, @PathVariable String id) {
     Departure d = departures.departure(id);
-    return desk.choices(who.id().value(), d, ground(d)).stream().map(PlanViewer::buys).toList();
+    PlanTrials.Choices tried = desk.choices(who.id().value(), d, ground(d));
+    return new TrialsView(tried.buys().stream().map(PlanViewer::buys).toList(),
+        tried.slips().stream().map(PlanViewer::slip).toList());
   }
 
   /** The plan as a calendar (RFC 5545). */

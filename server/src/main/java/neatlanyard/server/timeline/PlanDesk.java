@@ -5,36 +5,25 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.InstantSource;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.SplittableRandom;
-import java.util.function.BooleanSupplier;
-import java.util.random.RandomGeneratorFactory;
-import java.util.stream.Collectors;
 import neatlanyard.core.departure.Departure;
 import neatlanyard.core.fleet.FlightId;
 import neatlanyard.core.fleet.TypeId;
 import neatlanyard.core.timeline.ActivityId;
-import neatlanyard.core.timeline.Likelihood;
-import neatlanyard.core.timeline.Order;
-import neatlanyard.core.timeline.Planner;
-import neatlanyard.core.timeline.Planner.Outcome;
-import neatlanyard.core.timeline.Serial;
 import neatlanyard.core.timeline.Timeline;
 import neatlanyard.core.timeline.ahead.Ahead;
-import neatlanyard.core.timeline.ahead.Choice;
 import neatlanyard.core.timeline.ahead.GroundEvent;
 import neatlanyard.core.timeline.learned.Foretold;
 import neatlanyard.core.timeline.learned.ForetoldPlans;
 import neatlanyard.core.timeline.learned.Learned;
 import neatlanyard.core.timeline.learned.Took;
 import neatlanyard.core.timeline.learned.TookTimes;
+import neatlanyard.server.timeline.PlanFinder.Found;
+import neatlanyard.server.timeline.PlanTrials.Choices;
 import neatlanyard.server.work.HeavyWork;
-import neatlanyard.solver.ConstraintPlanner;
 import neatlanyard.store.db.NotKept;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -48,24 +37,15 @@ import org.springframework.stereotype.Service;
 class PlanDesk {
   private static final Logger LOG = LoggerFactory.getLogger(PlanDesk.class);
   private static final Duration WITHIN = Duration.ofSeconds(1);
-  private static final Duration CHOICE_WITHIN = Duration.ofMillis(500);
-  /** A plan with a wish less has at least so long. */
-  private static final Duration LEAST_WITHIN = Duration.ofMillis(250);
   private static final Duration FRESH = Duration.ofSeconds(15);
   private static final Duration KEPT = Duration.ofHours(2);
   private static final int MOST_KEPT = 200;
-  private static final int RUNS = 10_000;
   /** What is said of a departure counts for calibration from so long before it should be over until so long. */
   private static final Duration SAID_FROM = Duration.ofMinutes(30);
   private static final Duration SAID_TO = Duration.ofMinutes(10);
   private static final Duration LEARNED_ANEW = Duration.ofMinutes(10);
   /** Of a type; older ones say nothing of how it is done today. */
   private static final int MOST_TIMES = 4_000;
-  private static final long SEED = 2_705;
-  /** More activities than any card has: to put them before a solver takes longer than anybody waits. */
-  private static final int MOST_SEARCHED = 300;
-  /** Less is no choice worth a word between two people. */
-  private static final Duration WORTH = Duration.ofSeconds(30);
 
   private final HeavyWork heavy;
   private final InstantSource clock;
@@ -76,11 +56,6 @@ class PlanDesk {
   private final Cache<FlightId, Current> plans = Caffeine.newBuilder().maximumSize(MOST_KEPT).expireAfterAccess(KEPT)
       .build();
 
-  /** The solver is native code: loaded when it is first asked, which takes a while, and not with the server. */
-  private static final class Loaded {
-    private static final Planner PLANNER = new ConstraintPlanner(1);
-  }
-
   /**
    * A plan as it was worked out.
    *
@@ -88,22 +63,6 @@ class PlanDesk {
    * @param found empty where there is nothing to plan
    */
   record Current(long number, List<GroundEvent> ground, Instant at, Optional<Found> found) {}
-
-  /** @param likelihood empty where there is no timeline */
-  record Found(Ahead ahead, Outcome outcome, Optional<Likelihood> likelihood) {
-    Optional<Timeline> timeline() {
-      return outcome instanceof Outcome.Planned p ? Optional.of(p.timeline()) : Optional.empty();
-    }
-
-    /** What the departure hangs on. */
-    Set<ActivityId> hangs() {
-      return timeline().map(t -> Order.of(ahead.demands(), t).criticalChain().stream().map(Order.Link::activity)
-          .collect(Collectors.toSet())).orElse(Set.of());
-    }
-  }
-
-  /** @param gain how much earlier all is over */
-  record Tried(Choice choice, Duration gain, Likelihood likelihood) {}
 
   PlanDesk(HeavyWork heavy, InstantSource clock, TookTimes times, ForetoldPlans foretold) {
     this.times = times;
@@ -142,7 +101,8 @@ class PlanDesk {
     Optional<Current> before = Optional.ofNullable(plans.getIfPresent(id(d)));
     Instant now = clock.instant();
     Current current = new Current(d.state().lastNumber(), ground, now,
-        Ahead.of(d, ground, learned(d), now).map(a -> found(a, before.flatMap(b -> moved(b, now)), WITHIN)));
+        Ahead.of(d, ground, learned(d), now)
+        .map(a -> PlanFinder.found(a, before.flatMap(b -> moved(b, now)), WITHIN)));
     plans.put(id(d), current);
     current.found().ifPresent(f -> foretell(d, f, before.flatMap(Current::found)));
     return current;
@@ -181,36 +141,6 @@ class PlanDesk {
     return learned.get(d.state().opened().tail().type(), t -> Learned.of(times.of(t, MOST_TIMES)));
   }
 
-  /** What is only wished for is given up, one after the other, where it would cost time. */
-  private Found found(Ahead ahead, Optional<Timeline> before, Duration within) {
-    long ends = System.nanoTime() + within.toNanos();
-    Found best = foundAs(ahead, before, within);
-    Optional<Ahead> less = ahead.wantingLess();
-    while (less.isPresent() && (best.timeline().isEmpty() || over(best).compareTo(ahead.demands().due()) > 0)) {
-      Duration left = Duration.ofNanos(ends - System.nanoTime());
-      Found eased = foundAs(less.get(), before, left.compareTo(LEAST_WITHIN) > 0 ? left : LEAST_WITHIN);
-      boolean better = best.timeline().isEmpty()
-          || eased.timeline().isPresent() && over(eased).compareTo(over(best)) < 0;
-      best = better ? eased : best;
-      less = less.get().wantingLess();
-    }
-    return best;
-  }
-
-  private Found foundAs(Ahead ahead, Optional<Timeline> before, Duration within) {
-    Outcome outcome = ahead.demands().activities().size() > MOST_SEARCHED ? byHand(ahead)
-        : Loaded.PLANNER.plan(ahead.demands(), before, within);
-    Optional<Likelihood> likelihood = outcome instanceof Outcome.Planned p
-        ? Optional.of(Likelihood.of(ahead.demands(), p.timeline(), RUNS,
-        RandomGeneratorFactory.of("L64X128MixRandom").create(SEED))) : Optional.empty();
-    return new Found(ahead, outcome, likelihood);
-  }
-
-  private static Outcome byHand(Ahead ahead) {
-    return Serial.of(ahead.demands(), 1, new SplittableRandom(SEED)).<Outcome>map(t ->
-        new Outcome.Planned(t, ahead.demands().due(), false, false)).orElseGet(Outcome.NoTime::new);
-  }
-
   /** The plan before, told from another moment on; what is past of it begins now. */
   private static Optional<Timeline> moved(Current before, Instant now) {
     Duration by = Duration.between(before.at(), now);
@@ -226,29 +156,13 @@ class PlanDesk {
     return d.isNegative() ? Duration.ZERO : d;
   }
 
-  /** What would buy time, each alone tried by the solver, the most first. */
-  List<Tried> choices(String asker, Departure d, List<GroundEvent> ground) {
+  /** What would buy time, the most first, and what it costs to wait, each alone tried by the solver. */
+  Choices choices(String asker, Departure d, List<GroundEvent> ground) {
     Current current = plan(asker, d, ground);
     return current.found().filter(f -> f.timeline().isPresent())
-        .map(f -> heavy.run(asker, HeavyWork.Kind.PLAN, stop -> tried(d, current, f, stop))).orElse(List.of());
-  }
-
-  private List<Tried> tried(Departure d, Current current, Found found, BooleanSupplier stop) {
-    List<Tried> all = new ArrayList<>();
-    for (Choice choice : Choice.of(d, found.ahead(), found.hangs())) {
-      if (stop.getAsBoolean()) {
-        break;
-      }
-      Ahead.of(choice.taken(d, current.at()), current.ground(), learned(d), current.at())
-          .map(a -> found(a, found.timeline(), CHOICE_WITHIN)).ifPresent(then -> {
-            Duration gain = over(found).minus(over(then));
-            if (then.timeline().isPresent() && gain.compareTo(WORTH) >= 0) {
-              all.add(new Tried(choice, gain, then.likelihood().orElseThrow()));
-            }
-          });
-    }
-    all.sort((a, b) -> b.gain().compareTo(a.gain()));
-    return all;
+        .map(f -> heavy.run(asker, HeavyWork.Kind.PLAN, stop ->
+            new PlanTrials(d, current.ground(), learned(d), f, stop).choices()))
+        .orElse(new Choices(List.of(), List.of()));
   }
 
   /** The plan as it would be if something began at another moment; empty where it is no task of it. */
@@ -256,12 +170,7 @@ class PlanDesk {
     Current current = plan(asker, d, ground);
     return current.found().filter(f -> f.ahead().task(what).filter(t -> !t.over()).isPresent())
         .map(f -> heavy.run(asker, HeavyWork.Kind.PLAN, stop -> new Current(current.number(), current.ground(),
-        current.at(), Optional.of(found(f.ahead().beginning(what, at), f.timeline(), CHOICE_WITHIN)))));
-  }
-
-  /** When the last is over, also where that is before it is wanted. */
-  private static Duration over(Found found) {
-    return found.timeline().map(t -> t.slots().values().stream().map(Timeline.Slot::ends)
-        .reduce(Duration.ZERO, (a, b) -> a.compareTo(b) >= 0 ? a : b)).orElse(Duration.ZERO);
+        current.at(), Optional.of(new PlanTrials(d, current.ground(), learned(d), f, stop)
+        .beginning(what, at)))));
   }
 }

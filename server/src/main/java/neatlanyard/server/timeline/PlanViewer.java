@@ -14,6 +14,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import neatlanyard.core.departure.Departure;
 import neatlanyard.core.fleet.Airfield;
 import neatlanyard.core.fleet.CrewMember;
@@ -35,20 +36,24 @@ import neatlanyard.formats.text.Doc;
 import neatlanyard.formats.timeline.PlanCalendar;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.timeline.PlanDesk.Current;
-import neatlanyard.server.timeline.PlanDesk.Found;
-import neatlanyard.server.timeline.PlanDesk.Tried;
+import neatlanyard.server.timeline.PlanFinder.Found;
+import neatlanyard.server.timeline.PlanTrials.Slip;
+import neatlanyard.server.timeline.PlanTrials.Tried;
 import neatlanyard.server.timeline.PlanViews.BlockView;
 import neatlanyard.server.timeline.PlanViews.BuysView;
 import neatlanyard.server.timeline.PlanViews.DecidesView;
 import neatlanyard.server.timeline.PlanViews.FoundView;
 import neatlanyard.server.timeline.PlanViews.GroundEventView;
 import neatlanyard.server.timeline.PlanViews.HangsView;
+import neatlanyard.server.timeline.PlanViews.LaterThanWantedView;
+import neatlanyard.server.timeline.PlanViews.MovedView;
 import neatlanyard.server.timeline.PlanViews.PersonPlanView;
 import neatlanyard.server.timeline.PlanViews.PlanLineView;
 import neatlanyard.server.timeline.PlanViews.PlanState;
 import neatlanyard.server.timeline.PlanViews.PlanView;
 import neatlanyard.server.timeline.PlanViews.PlanWaitView;
 import neatlanyard.server.timeline.PlanViews.SayView;
+import neatlanyard.server.timeline.PlanViews.SlipView;
 import org.springframework.stereotype.Component;
 
 /** Puts a plan into what the screens show. */
@@ -123,15 +128,22 @@ class PlanViewer {
 
   static BuysView buys(Tried t) {
     return new BuysView(t.choice().words(), t.gain().toSeconds(), t.likelihood().onTime(), t.choice().by(),
-        t.choice().says().stream().map(PlanViewer::say).toList());
+        Stream.concat(Stream.of(new Event.PlanChosen(t.choice().words(), Math.toIntExact(t.gain().toSeconds()))),
+        t.choice().says().stream()).map(PlanViewer::say).toList());
+  }
+
+  static SlipView slip(Slip s) {
+    return new SlipView(s.what(), s.seat(), s.later().toSeconds(), s.slips().toSeconds(),
+        s.other().map(o -> new MovedView(o.what(), o.seat(), o.later().toSeconds())));
   }
 
   private static SayView say(Event event) {
     return switch (event) {
-      case Event.PanelHandedOver e -> new SayView("panel-handed-over", Optional.of(e.panel().value()),
-          Optional.of(e.to()), Optional.empty(), Optional.empty());
-      case Event.StepNotToday e -> new SayView("step-not-today", Optional.empty(), Optional.empty(),
-          Optional.of(e.step().value()), Optional.of(e.reason()));
+      case Event.PlanChosen e -> new SayView("plan-chosen", Map.of("words", e.words(), "earlier-s", e.earlierS()));
+      case Event.PanelHandedOver e -> new SayView("panel-handed-over",
+          Map.of("panel", e.panel().value(), "to", Doc.written(e.to())));
+      case Event.StepNotToday e -> new SayView("step-not-today",
+          Map.of("step", e.step().value(), "reason", e.reason()));
       default -> throw new IllegalArgumentException("%s is not part of a choice".formatted(event));
     };
   }
@@ -172,7 +184,13 @@ class PlanViewer {
           likelihood.onTime(), likelihood.runs(), departs(likelihood.departs()), departs(likelihood.late()), strips,
           waits(), hangs(), likelihood.decides().stream().limit(MOST_DECIDING)
           .map(x -> new DecidesView(ahead.demands().activity(x.activity()).what(), x.share())).toList(),
-          ahead.learned());
+          ahead.learned(), monitoring());
+    }
+
+    private List<LaterThanWantedView> monitoring() {
+      return ahead.monitoring().stream().map(m -> new LaterThanWantedView(m.what(), ahead.at(m.tasks().stream()
+          .map(id -> planned.timeline().of(id).ends()).max(Comparator.naturalOrder()).orElse(Duration.ZERO)),
+          m.wanted())).filter(v -> v.done().isAfter(v.wanted())).toList();
     }
 
     private String name(Rostered r) {

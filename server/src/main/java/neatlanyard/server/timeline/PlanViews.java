@@ -2,6 +2,7 @@ package neatlanyard.server.timeline;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.sop.Stage;
@@ -101,11 +102,15 @@ public final class PlanViews {
    * @param half when it departs in half of the runs, and {@code nine} in nine of ten
    * @param hangs what it hangs on, from now to the departure
    * @param learned from how many procedures of earlier departures its times were learned; 0 where they are estimates
+   * @param monitoring what the pilot monitoring is done with later than is wanted
    */
   public record FoundView(
       Instant departs, Instant bound, boolean earliest, double likely, int runs, Instant half, Instant nine,
       List<PersonPlanView> strips, List<PlanWaitView> waits, List<HangsView> hangs, List<DecidesView> decides,
-      int learned) {}
+      int learned, List<LaterThanWantedView> monitoring) {}
+
+  /** @param done when it is over by the plan */
+  public record LaterThanWantedView(String what, Instant done, Instant wanted) {}
 
   /** What one does. @param seat empty for what others do */
   public record PersonPlanView(Optional<Seat> seat, String name, List<BlockView> blocks) {}
@@ -146,9 +151,24 @@ public final class PlanViews {
    */
   public record BuysView(String words, long gainS, double likely, Seat by, List<SayView> says) {}
 
-  /** An event as a device sends it. @param kind as in its path, such as "panel-handed-over" */
-  public record SayView(
-      String kind, Optional<String> panel, Optional<Seat> to, Optional<String> step, Optional<String> reason) {}
+  /** An event as a device sends it. @param kind such as "panel-handed-over" */
+  public record SayView(String kind, Map<String, Object> body) {}
+
+  /**
+   * What becomes of the departure if somebody does not begin now what they do next, tried by the solver.
+   *
+   * @param laterS how much later it was begun, in seconds
+   * @param slipsS how much later the departure is for it, in seconds
+   * @param other what somebody else then begins later too, and who it is; empty where nothing of theirs moves
+   */
+  public record SlipView(
+      String what, Seat seat, long laterS, long slipsS, Optional<MovedView> other) {}
+
+  /** @param laterS how much later it begins, in seconds */
+  public record MovedView(String what, Seat seat, long laterS) {}
+
+  /** What was tried: what would buy time, and what costs some. */
+  public record TrialsView(List<BuysView> buys, List<SlipView> slips) {}
 
   /**
    * How a departure's plan stands for who keeps an eye on several.

@@ -26,7 +26,7 @@ import neatlanyard.core.timeline.ahead.TurnRound;
 import neatlanyard.server.departure.Departures;
 import neatlanyard.server.fleet.FleetDesk;
 import neatlanyard.server.sop.PackDesk;
-import neatlanyard.server.timeline.PlanDesk.Found;
+import neatlanyard.server.timeline.PlanFinder.Found;
 import neatlanyard.server.timeline.PlanViews.TurnRoundView;
 import org.springframework.stereotype.Service;
 
