@@ -127,6 +127,7 @@ public class PlanScreenTest extends AtTheDemo {
     Crew wren = Crew.in(browser, app, "Wren Adeyo", ColorScheme.DARK).takeSeat("right");
     ida.cut();
     Locator plan = plan(wren);
+    assertThat(plan.getByText("The pilot monitoring is done with")).not().isVisible();
     // Nobody else is waited for: the crew's own work is what the departure hangs on.
     for (String what : new String[] {"Load sheet", "Clearance", "Fuelling", "Boarding"}) {
       others(plan, what, -30, 5);
@@ -144,6 +145,7 @@ public class PlanScreenTest extends AtTheDemo {
     assertThat(plan.getByText(words)).not().isVisible();
     wren.until(20_000, () -> !wren.page.request().get(app.url() + "/api/departures/today-14").text()
         .contains("\"handedOver\":[]"));
+    assertThat(wren.get("/api/departures/today-14/log")).containsPattern("To gain [0-9]+ min: Wren Adeyo gives");
   }
 
   @Test

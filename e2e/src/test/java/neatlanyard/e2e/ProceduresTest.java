@@ -47,6 +47,14 @@ public class ProceduresTest extends AtTheDemo {
     orrin.page.getByLabel("Part 1, press").fill("Lever to the stop");
     assertThat(orrin.button("Cannot be saved yet")).isDisabled();
     orrin.page.getByLabel("Part 1, see").fill("gate light");
+    orrin.page.getByLabel("Never while fuelling").check();
+    orrin.page.getByLabel("Seconds to wait").fill("300");
+    orrin.page.getByLabel("Before what").fill("before it moves");
+    orrin.button("From latitude").click();
+    orrin.page.getByLabel("Latitude 1, degrees").fill("95");
+    orrin.page.getByLabel("Seconds from latitude 1").fill("420");
+    assertThat(orrin.button("Cannot be saved yet")).isDisabled();
+    orrin.page.getByLabel("Latitude 1, degrees").fill("60");
     row(orrin, "Speeds", 1).click();
     orrin.page.getByLabel("Take V2 out").click();
     orrin.page.getByLabel("Add to: Figures agreed").selectOption("flap");
@@ -66,7 +74,8 @@ public class ProceduresTest extends AtTheDemo {
     orrin.page.waitForDownload(() -> link(orrin, "Download").click()).saveAs(file);
     assertThat(Files.readString(file)).contains("of: cruising-level", "plus: -10", "act: Lever to the stop",
         "all vertical and flush, three lights", "Squawk {transponder}.");
-    assertThat(Files.readString(file).replaceAll("\\s+", " ")).contains("agreed: [v1, vr, flap]");
+    assertThat(Files.readString(file).replaceAll("\\s+", " ")).contains("agreed: [v1, vr, flap]",
+        "from-deg: 60", "seconds: 420", "not-while-fuelling: true");
   }
 
   private Crew atTheDraft() {

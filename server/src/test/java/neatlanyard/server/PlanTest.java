@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.UUID;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -42,7 +43,42 @@ public class PlanTest extends AtTheServer {
         .contains("today-14");
     String ics = in("marsk").get("/api/departures/today-14/plan.ics").text();
     assertThat(ics).startsWith("BEGIN:VCALENDAR\r\n").contains("SUMMARY:Walkaround").contains("SUMMARY:Departure");
-    assertThat(in("marsk").get("/api/departures/today-14/plan/choices").status()).isEqualTo(200);
+  }
+
+  /** Each says first what was chosen, then what it is made of, as its own words; nonsense chosen is refused. */
+  @Test
+  public void a_choice_is_said_as_what_it_is_and_what_it_is_made_of() {
+    Http wren = in("adeyo");
+    // Nobody else is waited for: the crew's own work is what the departure hangs on.
+    Instant at = Instant.parse(wren.get(PLAN).json().path("at").asString());
+    for (String kind : List.of("load-sheet", "clearance", "fuelling", "boarding")) {
+      assertThat(wren.post(GROUND, "{\"kind\":\"%s\",\"begins\":\"%s\",\"ends\":\"%s\"}"
+          .formatted(kind, at.minusSeconds(1_800), at.minusSeconds(1_500))).status()).isEqualTo(200);
+    }
+    JsonNode tried = wren.get(PLAN + "/choices").json();
+    assertThat(tried.path("buys")).isNotEmpty();
+    for (JsonNode buy : tried.path("buys")) {
+      assertThat(buy.path("gainS").asLong()).isGreaterThanOrEqualTo(30);
+      JsonNode says = buy.path("says");
+      assertThat(says.path(0).path("kind").asString()).isEqualTo("plan-chosen");
+      assertThat(says.path(0).path("body").path("words").asString()).isEqualTo(buy.path("words").asString());
+      assertThat(says.path(0).path("body").path("earlier-s").asLong()).isEqualTo(buy.path("gainS").asLong());
+      assertThat(says.size()).isGreaterThan(1);
+    }
+    for (JsonNode slip : tried.path("slips")) {
+      assertThat(slip.path("laterS").asLong()).isEqualTo(300);
+      assertThat(slip.path("slipsS").asLong()).isBetween(30L, 300L);
+    }
+    for (String body : List.of("null", "{}", "{\"words\":null,\"earlier-s\":60}",
+        "{\"words\":\" \",\"earlier-s\":60}", "{\"words\":\"\\u0000\",\"earlier-s\":-1}",
+        "{\"words\":\"x\",\"earlier-s\":1000000000000}", "{\"words\":\"x\",\"earlier-s\":1.5}",
+        "{\"words\":\"x\",\"earlier-s\":60,\"more\":1}")) {
+      Http.Answer answer = wren.post("/api/departures/today-14/outbox", """
+          {"events":[{"id":"%s","device":"d","deviceAt":"%sT07:25:00Z","kind":"plan-chosen","body":%s}]}"""
+          .formatted(UUID.randomUUID(), Given.DAY, body));
+      assertThat(answer.status()).as(body).isLessThan(500);
+      assertThat(answer.status() >= 400 || answer.text().contains("refused")).as(answer.text()).isTrue();
+    }
   }
 
   @Test
