@@ -107,13 +107,13 @@ const Found = ({ live, plan, found }: { live: Live; plan: PlanView; found: Found
         {nine - Date.parse(plan.wanted) >= MINUTE_MS && `; in nine of ten by ${clockTime(found.nine, zone)}`}.
       </p>
       <OtherEndLine plan={plan} zone={zone} />
+      {mine && <Mine strip={mine} zone={zone} now={now} />}
       {found.monitoring.map((m) => (
         <p key={m.what} className={classes.soft}>
           The pilot monitoring is done with {m.what} at <b>{clockTime(m.done, zone)}</b>; wanted by{' '}
           {clockTime(m.wanted, zone)}.
         </p>
       ))}
-      {mine && <Mine strip={mine} zone={zone} now={now} />}
       <Choices live={live} plan={plan} wanted={found.likely < LIKELY_ENOUGH} />
       <div className={classes.wide}>
         {trying ? (
@@ -234,12 +234,15 @@ const Choices = ({ live, plan, wanted }: { live: Live; plan: PlanView; wanted: b
       {data.slips.map((s) => (
         <Slip key={s.seat} slip={s} mine={live.seat === s.seat} />
       ))}
-      {data.buys.length === 0 && <p className={classes.soft}>Nothing that could be tried would buy half a minute.</p>}
-      <div className={classes.buys} aria-label="What would buy time, each alone tried">
-        {data.buys.map((b) => (
-          <Buy key={b.words} live={live} buy={b} />
-        ))}
-      </div>
+      {data.buys.length === 0 ? (
+        <p className={classes.soft}>Nothing that could be tried would buy half a minute.</p>
+      ) : (
+        <div className={classes.buys} role="group" aria-label="What would buy time, each alone tried">
+          {data.buys.map((b) => (
+            <Buy key={b.words} live={live} buy={b} />
+          ))}
+        </div>
+      )}
     </>
   )
 }
@@ -250,7 +253,10 @@ const Slip = ({ slip, mine }: { slip: SlipView; mine: boolean }) => (
     <b>
       {slip.what} now{!mine && ` (${slip.seat} seat)`}:
     </b>{' '}
-    begun {minutes(slip.laterS * 1000)} later, the departure slips {span(slip.slipsS * 1000)}
+    begun {minutes(slip.laterS * 1000)} later,{' '}
+    {slip.slipsS
+      ? `the departure slips ${span(slip.slipsS * 1000)}`
+      : 'there is no departure any more that keeps to all'}
     {slip.other && ` and ${slip.other.what} (${slip.other.seat} seat) ${span(slip.other.laterS * 1000)}`}.
   </p>
 )

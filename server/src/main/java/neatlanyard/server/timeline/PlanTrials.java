@@ -16,6 +16,7 @@ import neatlanyard.core.fleet.Seat;
 import neatlanyard.core.timeline.ActivityId;
 import neatlanyard.core.timeline.Likelihood;
 import neatlanyard.core.timeline.Order;
+import neatlanyard.core.timeline.Planner.Outcome;
 import neatlanyard.core.timeline.Timeline;
 import neatlanyard.core.timeline.ahead.Ahead;
 import neatlanyard.core.timeline.ahead.Choice;
@@ -47,10 +48,10 @@ final class PlanTrials {
    * What becomes of the departure if something is not begun now.
    *
    * @param later how much later it was begun
-   * @param slips how much later the departure is
+   * @param slips how much later the departure is; empty where it cannot be any more, such as within its slot
    * @param other what of somebody else begins later too, most of all
    */
-  record Slip(String what, Seat seat, Duration later, Duration slips, Optional<Moved> other) {}
+  record Slip(String what, Seat seat, Duration later, Optional<Duration> slips, Optional<Moved> other) {}
 
   /** Something that begins later than by the plan. */
   record Moved(String what, Seat seat, Duration later) {}
@@ -117,10 +118,13 @@ final class PlanTrials {
   private Optional<Slip> slip(Timeline planned, Task task, Seat seat) {
     Ahead ahead = found.ahead();
     Found then = beginning(task.id(), ahead.at(planned.of(task.id()).begins().plus(PUT_OFF)));
+    if (then.outcome() instanceof Outcome.Clash) {
+      return Optional.of(new Slip(task.what(), seat, PUT_OFF, Optional.empty(), Optional.empty()));
+    }
     return then.timeline().flatMap(t -> {
       Duration slips = t.departs(ahead.demands()).minus(planned.departs(ahead.demands()));
-      return slips.compareTo(WORTH) < 0 ? Optional.empty()
-          : Optional.of(new Slip(task.what(), seat, PUT_OFF, slips, moved(ahead, planned, t, seat)));
+      return slips.compareTo(WORTH) < 0 ? Optional.empty() : Optional.of(
+          new Slip(task.what(), seat, PUT_OFF, Optional.of(slips), moved(ahead, planned, t, seat)));
     });
   }
 

@@ -133,7 +133,7 @@ class PlanViewer {
   }
 
   static SlipView slip(Slip s) {
-    return new SlipView(s.what(), s.seat(), s.later().toSeconds(), s.slips().toSeconds(),
+    return new SlipView(s.what(), s.seat(), s.later().toSeconds(), s.slips().map(Duration::toSeconds),
         s.other().map(o -> new MovedView(o.what(), o.seat(), o.later().toSeconds())));
   }
 

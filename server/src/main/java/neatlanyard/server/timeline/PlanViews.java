@@ -158,11 +158,11 @@ public final class PlanViews {
    * What becomes of the departure if somebody does not begin now what they do next, tried by the solver.
    *
    * @param laterS how much later it was begun, in seconds
-   * @param slipsS how much later the departure is for it, in seconds
+   * @param slipsS how much later the departure is for it, in seconds; empty where it cannot be any more
    * @param other what somebody else then begins later too, and who it is; empty where nothing of theirs moves
    */
   public record SlipView(
-      String what, Seat seat, long laterS, long slipsS, Optional<MovedView> other) {}
+      String what, Seat seat, long laterS, Optional<Long> slipsS, Optional<MovedView> other) {}
 
   /** @param laterS how much later it begins, in seconds */
   public record MovedView(String what, Seat seat, long laterS) {}
