@@ -21,10 +21,10 @@ public final class ConstraintPlanner implements Planner {
   private static final double NANOS = 1e9;
   /** Of the time there is, what the earliest departure may take, so that something is left for the other aims. */
   private static final double FIRST_AIM = 0.75;
-  /** And each of those at most. */
-  private static final double LATER_AIM = 0.25;
+  /** Of what is left then, what each of those may take. */
+  private static final double LATER_AIM = 0.6;
   /** To begin with by hand: what they find takes thousandths of a second. */
-  private static final int TRIES = 120;
+  private static final int TRIES = 40;
 
   private final int workers;
 
@@ -62,7 +62,7 @@ public final class ConstraintPlanner implements Planner {
     Outcome plan(Optional<Timeline> before) {
       Optional<Timeline> byHand = Serial.of(demands, TRIES, new SplittableRandom(1));
       return byHand.filter(t -> seconds(t) <= model.load.departs())
-          .<Outcome>map(t -> withLaterAims(t, seconds(t), true, before))
+          .<Outcome>map(t -> withLaterAims(t, seconds(t), before))
           .orElseGet(() -> searched(byHand, before));
     }
 
@@ -74,19 +74,19 @@ public final class ConstraintPlanner implements Planner {
     private Outcome searched(Optional<Timeline> byHand, Optional<Timeline> before) {
       byHand.or(() -> before).ifPresent(model::hint);
       model.cp.minimize(model.departs);
-      CpSolver first = solver(Math.min(left(), within * FIRST_AIM));
+      double some = Math.min(left(), within * FIRST_AIM);
+      CpSolver first = byHand.isPresent() ? fromBelow(some) : solver(some);
       return switch (first.solve(model.cp)) {
         case INFEASIBLE -> clash();
         case OPTIMAL -> withLaterAims(byHand.filter(t -> seconds(t) <= first.value(model.departs))
-            .orElseGet(() -> model.timeline(first::value)), first.value(model.departs), true, before);
+            .orElseGet(() -> model.timeline(first::value)), first.value(model.departs), before);
         case FEASIBLE -> {
           Timeline found = model.timeline(first::value);
           // By hand less is broken off than by who only looked for the departure.
           Timeline kept = byHand.filter(t -> seconds(t) <= seconds(found)).orElse(found);
-          yield withLaterAims(kept, bound(first), false, before);
+          yield withLaterAims(kept, bound(first), before);
         }
-        default -> byHand.<Outcome>map(t -> new Outcome.Planned(
-            t, Duration.ofSeconds(model.load.departs()), false, false))
+        default -> byHand.<Outcome>map(t -> withLaterAims(t, Math.max(bound(first), model.load.departs()), before))
             .orElseGet(Outcome.NoTime::new);
       };
     }
@@ -95,8 +95,8 @@ public final class ConstraintPlanner implements Planner {
       return (long) Math.ceil(solver.bestObjectiveBound() - 1e-6);
     }
 
-    private Outcome.Planned withLaterAims(
-        Timeline first, long bound, boolean earliest, Optional<Timeline> before) {
+    private Outcome.Planned withLaterAims(Timeline first, long bound, Optional<Timeline> before) {
+      boolean earliest = seconds(first) <= bound;
       Timeline found = first;
       model.cp.addLessOrEqual(model.departs, seconds(first));
       boolean best = earliest;
@@ -107,7 +107,7 @@ public final class ConstraintPlanner implements Planner {
         if (aim.of(found) > aim.least()) {
           model.hint(found);
           model.cp.minimize(aim.wanted());
-          CpSolver next = solver(Math.min(left(), within * LATER_AIM));
+          CpSolver next = fromBelow(left() * LATER_AIM);
           CpSolverStatus as = next.solve(model.cp);
           found = as == CpSolverStatus.OPTIMAL || as == CpSolverStatus.FEASIBLE ? model.timeline(next::value) : found;
           best &= as == CpSolverStatus.OPTIMAL;
@@ -120,6 +120,13 @@ public final class ConstraintPlanner implements Planner {
 
     private double left() {
       return Math.max(0.01, (ends - System.nanoTime()) / NANOS);
+    }
+
+    /** Where something is known already: it shows what cannot be, until what is left can. */
+    private CpSolver fromBelow(double seconds) {
+      CpSolver solver = solver(seconds);
+      solver.getParameters().setOptimizeWithCore(true);
+      return solver;
     }
 
     private CpSolver solver(double seconds) {
