@@ -193,9 +193,12 @@ public final class Load {
 
   /**
    * When the last is over, with what comes after it, if each could be broken off for another: that of which most comes
-   * after it goes first.
+   * after it goes first. 0 where there are no two.
    */
   private long jackson(int[] some, long[] from, long[] after) {
+    if (some.length < 2) {
+      return 0;
+    }
     Integer[] byFrom = Arrays.stream(some).boxed().sorted(Comparator.comparingLong(i -> from[i]))
         .toArray(Integer[]::new);
     PriorityQueue<Integer> ready = new PriorityQueue<>(Comparator.comparingLong((Integer i) -> after[i]).reversed());
