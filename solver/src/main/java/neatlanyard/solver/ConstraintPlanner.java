@@ -19,6 +19,8 @@ import neatlanyard.core.timeline.Timeline;
 /** Plans with a constraint solver, one aim after the other: each keeps what those before it reached. */
 public final class ConstraintPlanner implements Planner {
   private static final double NANOS = 1e9;
+  /** From below it goes second by second: only where so few lie between what is shown and what was made by hand. */
+  private static final long NEAR_S = 60;
   /** Of the time there is, what the earliest departure may take, so that something is left for the other aims. */
   private static final double FIRST_AIM = 0.75;
   /** Of what is left then, what each of those may take. */
@@ -75,7 +77,8 @@ public final class ConstraintPlanner implements Planner {
       byHand.or(() -> before).ifPresent(model::hint);
       model.cp.minimize(model.departs);
       double some = Math.min(left(), within * FIRST_AIM);
-      CpSolver first = byHand.isPresent() ? fromBelow(some) : solver(some);
+      boolean near = byHand.filter(t -> seconds(t) - model.load.departs() <= NEAR_S).isPresent();
+      CpSolver first = near ? fromBelow(some) : solver(some);
       return switch (first.solve(model.cp)) {
         case INFEASIBLE -> clash();
         case OPTIMAL -> withLaterAims(byHand.filter(t -> seconds(t) <= first.value(model.departs))

@@ -37,6 +37,7 @@ import org.springframework.stereotype.Service;
 class PlanDesk {
   private static final Logger LOG = LoggerFactory.getLogger(PlanDesk.class);
   private static final Duration WITHIN = Duration.ofSeconds(1);
+  private static final Duration TRIAL_WITHIN = Duration.ofMillis(500);
   private static final Duration FRESH = Duration.ofSeconds(15);
   private static final Duration KEPT = Duration.ofHours(2);
   private static final int MOST_KEPT = 200;
@@ -161,7 +162,7 @@ class PlanDesk {
     Current current = plan(asker, d, ground);
     return current.found().filter(f -> f.timeline().isPresent())
         .map(f -> heavy.run(asker, HeavyWork.Kind.PLAN, stop ->
-            new PlanTrials(d, current.ground(), learned(d), f, stop).choices()))
+            new PlanTrials(d, current.ground(), learned(d), f, TRIAL_WITHIN, stop).choices()))
         .orElse(new Choices(List.of(), List.of()));
   }
 
@@ -170,7 +171,7 @@ class PlanDesk {
     Current current = plan(asker, d, ground);
     return current.found().filter(f -> f.ahead().task(what).filter(t -> !t.over()).isPresent())
         .map(f -> heavy.run(asker, HeavyWork.Kind.PLAN, stop -> new Current(current.number(), current.ground(),
-        current.at(), Optional.of(new PlanTrials(d, current.ground(), learned(d), f, stop)
+        current.at(), Optional.of(new PlanTrials(d, current.ground(), learned(d), f, TRIAL_WITHIN, stop)
         .beginning(what, at)))));
   }
 }

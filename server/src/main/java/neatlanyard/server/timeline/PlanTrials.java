@@ -27,7 +27,6 @@ import neatlanyard.server.timeline.PlanFinder.Found;
 
 /** Tries by the solver what would buy time, and what it costs to wait; each by itself, nothing of it is kept. */
 final class PlanTrials {
-  private static final Duration CHOICE_WITHIN = Duration.ofMillis(500);
   /** What begins within so long is what somebody does now. */
   private static final Duration NOW = Duration.ofMinutes(1);
   /** So much later it is tried what would begin now. */
@@ -39,6 +38,7 @@ final class PlanTrials {
   private final List<GroundEvent> ground;
   private final Learned learned;
   private final Found found;
+  private final Duration within;
   private final BooleanSupplier stop;
 
   /** @param gain how much earlier all is over */
@@ -59,8 +59,14 @@ final class PlanTrials {
   /** What was tried. */
   record Choices(List<Tried> buys, List<Slip> slips) {}
 
-  /** @param found the plan that is held against, with a timeline @param stop whether nobody waits any more */
-  PlanTrials(Departure d, List<GroundEvent> ground, Learned learned, Found found, BooleanSupplier stop) {
+  /**
+   * @param found the plan that is held against, with a timeline
+   * @param within the most time for each trial
+   * @param stop whether nobody waits any more
+   */
+  PlanTrials(Departure d, List<GroundEvent> ground, Learned learned, Found found, Duration within,
+      BooleanSupplier stop) {
+    this.within = within;
     this.d = d;
     this.ground = ground;
     this.learned = learned;
@@ -74,7 +80,7 @@ final class PlanTrials {
 
   /** The plan as it would be if a task of it began at another moment. */
   Found beginning(ActivityId what, Instant at) {
-    return PlanFinder.found(found.ahead().beginning(what, at), found.timeline(), CHOICE_WITHIN);
+    return PlanFinder.found(found.ahead().beginning(what, at), found.timeline(), within);
   }
 
   private List<Tried> tried() {
@@ -85,7 +91,7 @@ final class PlanTrials {
       }
       Ahead.of(choice.taken(d, found.ahead().begins()), ground, learned,
           found.ahead().begins())
-          .map(a -> PlanFinder.found(a, found.timeline(), CHOICE_WITHIN)).ifPresent(then -> {
+          .map(a -> PlanFinder.found(a, found.timeline(), within)).ifPresent(then -> {
             Duration gain = found.over().minus(then.over());
             if (then.timeline().isPresent() && gain.compareTo(WORTH) >= 0) {
               all.add(new Tried(choice, gain, then.likelihood().orElseThrow()));
@@ -97,7 +103,7 @@ final class PlanTrials {
   }
 
   /** Of what each of the crew would begin now. */
-  private List<Slip> slips() {
+  List<Slip> slips() {
     List<Slip> all = new ArrayList<>();
     Timeline planned = found.timeline().orElseThrow();
     Map<ActivityId, Order.Room> rooms = Order.of(found.ahead().demands(), planned).rooms();
@@ -121,18 +127,21 @@ final class PlanTrials {
     if (then.outcome() instanceof Outcome.Clash) {
       return Optional.of(new Slip(task.what(), seat, PUT_OFF, Optional.empty(), Optional.empty()));
     }
-    return then.timeline().flatMap(t -> {
+    // What was not shown to be the earliest may be later than need be.
+    return then.timeline().filter(t -> then.outcome() instanceof Outcome.Planned p && p.earliest()).flatMap(t -> {
       Duration slips = t.departs(ahead.demands()).minus(planned.departs(ahead.demands()));
       return slips.compareTo(WORTH) < 0 ? Optional.empty() : Optional.of(
-          new Slip(task.what(), seat, PUT_OFF, Optional.of(slips), moved(ahead, planned, t, seat)));
+          new Slip(task.what(), seat, PUT_OFF, Optional.of(slips), moved(then, planned, seat)));
     });
   }
 
-  /** What of the other pilots begins later than by the plan, most of all. */
-  private static Optional<Moved> moved(Ahead ahead, Timeline planned, Timeline then, Seat not) {
-    return Arrays.stream(Seat.values()).filter(s -> s != not).flatMap(s -> ahead.tasks().stream()
-        .filter(t -> !t.over() && planned.of(t.id()).who().equals(Set.of(Ahead.person(s))))
-        .map(t -> new Moved(t.what(), s, then.of(t.id()).begins().minus(planned.of(t.id()).begins()))))
+  /** What of the other pilots the late departure hangs on and begins later than by the plan, most of all. */
+  private static Optional<Moved> moved(Found then, Timeline planned, Seat not) {
+    Set<ActivityId> hangs = then.hangs();
+    Timeline late = then.timeline().orElseThrow();
+    return Arrays.stream(Seat.values()).filter(s -> s != not).flatMap(s -> then.ahead().tasks().stream()
+        .filter(t -> !t.over() && hangs.contains(t.id()) && late.of(t.id()).who().equals(Set.of(Ahead.person(s))))
+        .map(t -> new Moved(t.what(), s, late.of(t.id()).begins().minus(planned.of(t.id()).begins()))))
         .filter(m -> m.later().compareTo(WORTH) >= 0).max(Comparator.comparing(Moved::later));
   }
 }

@@ -35,7 +35,7 @@ import org.testng.annotations.Test;
 /** What it costs to wait, on a card of the demo. */
 public class PlanTrialsTest {
   private static final Instant DEPARTS = Instant.parse("2027-01-14T08:05:00Z");
-  private static final Duration WITHIN = Duration.ofSeconds(5);
+  private static final Duration WITHIN = Duration.ofSeconds(30);
 
   private static Departure departure(Instant now) throws IOException {
     Path file = Path.of(System.getProperty("lanyard.root", ".."), "demo/packs/dovrin-46.yaml");
@@ -63,7 +63,7 @@ public class PlanTrialsTest {
     Departure d = departure(now);
     Found found = PlanFinder.found(Ahead.of(d, ground, Learned.NONE, now).orElseThrow(), Optional.empty(), WITHIN);
     assertThat(found.timeline()).isPresent();
-    return new PlanTrials(d, ground, Learned.NONE, found, () -> false).choices().slips();
+    return new PlanTrials(d, ground, Learned.NONE, found, WITHIN, () -> false).slips();
   }
 
   /** With time in hand nothing; with none the departure slips for it, no more than it was put off; or cannot be. */
