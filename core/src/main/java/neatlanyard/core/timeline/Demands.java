@@ -63,6 +63,11 @@ public record Demands(
         Optional.ofNullable(most.get(a.id())).stream()).min(Comparator.naturalOrder())));
   }
 
+  /** The same, but nothing says by when these are over: what is asked is how much later they may be. */
+  public Demands endless(Set<ActivityId> some) {
+    return with(a -> some.contains(a.id()) ? a.within(a.from(), Optional.empty()) : a);
+  }
+
   private Demands with(UnaryOperator<Activity> other) {
     return new Demands(people, activities.stream().map(other).toList(), waits, apart, walks, inOneGo, due, runs);
   }

@@ -163,7 +163,7 @@ class PlanViewer {
       this.ahead = found.ahead();
       this.planned = (Outcome.Planned) found.outcome();
       this.likelihood = likelihood;
-      Order order = Order.of(ahead.demands(), planned.timeline());
+      Order order = Order.of(ahead.demands().endless(ahead.ground().keySet()), planned.timeline());
       this.rooms = order.rooms();
       this.chain = order.criticalChain();
       this.hangs = chain.stream().map(Order.Link::activity).collect(Collectors.toSet());
