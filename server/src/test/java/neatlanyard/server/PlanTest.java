@@ -41,6 +41,9 @@ public class PlanTest extends AtTheServer {
     }
     assertThat(in("orrin").get("/api/plans").json().valueStream().map(p -> p.path("id").asString()))
         .contains("today-14");
+    assertThat(in("orrin").get("/api/plans").json().valueStream().filter(p -> p.path("id").asString()
+        .equals("today-14")).mapToLong(p -> p.path("slackS").asLong())).as("others' own times are no one's slack")
+        .allMatch(s -> s > 60);
     String ics = in("marsk").get("/api/departures/today-14/plan.ics").text();
     assertThat(ics).startsWith("BEGIN:VCALENDAR\r\n").contains("SUMMARY:Walkaround").contains("SUMMARY:Departure");
   }

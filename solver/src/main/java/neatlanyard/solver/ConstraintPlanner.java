@@ -62,7 +62,7 @@ public final class ConstraintPlanner implements Planner {
     }
 
     Outcome plan(Optional<Timeline> before) {
-      Optional<Timeline> byHand = Serial.of(demands, TRIES, new SplittableRandom(1));
+      Optional<Timeline> byHand = Serial.of(demands, model.load, TRIES, new SplittableRandom(1));
       return byHand.filter(t -> seconds(t) <= model.load.departs())
           .<Outcome>map(t -> withLaterAims(t, seconds(t), before))
           .orElseGet(() -> searched(byHand, before));

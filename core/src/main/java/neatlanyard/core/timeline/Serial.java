@@ -49,7 +49,7 @@ public final class Serial {
   /** A try. @param ways by activity, which of its ways */
   private record Try(int[] begins, int[] ways) {}
 
-  private Serial(Demands demands) {
+  private Serial(Demands demands, Load load) {
     this.demands = demands;
     this.all = demands.activities();
     this.count = all.size();
@@ -80,7 +80,6 @@ public final class Serial {
         next[at(pieces.get(i - 1))] = at(pieces.get(i));
       }
     }
-    Load load = new Load(demands);
     this.latest = latest(load);
     this.bound = new Score(load.departs(), 0);
   }
@@ -123,7 +122,12 @@ public final class Serial {
    * @param chance what makes tries differ; the same sequence gives the same timeline
    */
   public static Optional<Timeline> of(Demands demands, int tries, RandomGenerator chance) {
-    Serial serial = new Serial(demands);
+    return of(demands, new Load(demands), tries, chance);
+  }
+
+  /** The same where what follows without search is at hand. */
+  public static Optional<Timeline> of(Demands demands, Load load, int tries, RandomGenerator chance) {
+    Serial serial = new Serial(demands, load);
     return serial.best(tries, chance).map(serial::timeline).filter(t -> demands.broken(t).isEmpty());
   }
 
