@@ -8,6 +8,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -163,8 +164,12 @@ class PlanViewer {
       this.ahead = found.ahead();
       this.planned = (Outcome.Planned) found.outcome();
       this.likelihood = likelihood;
-      Order order = Order.of(ahead.demands().endless(ahead.ground().keySet()), planned.timeline());
-      this.rooms = order.rooms();
+      Order order = Order.of(ahead.demands(), planned.timeline());
+      this.rooms = new HashMap<>(order.rooms());
+      // Others are not moved by the crew; how much later they may be without moving the departure is theirs to know.
+      Map<ActivityId, Order.Room> later =
+          Order.of(ahead.demands().endless(ahead.ground().keySet()), planned.timeline()).rooms();
+      ahead.ground().keySet().forEach(id -> rooms.put(id, Optional.ofNullable(later.get(id)).orElseThrow()));
       this.chain = order.criticalChain();
       this.hangs = chain.stream().map(Order.Link::activity).collect(Collectors.toSet());
     }
